@@ -1,0 +1,178 @@
+/**
+ * Physical laws of the bake model; docs/science/bake.md gives the equations. SI units throughout, temperatures in °C
+ * unless a name ends in K.
+ */
+
+/** Stefan–Boltzmann constant, W/m2K4 (CODATA, exact since 2019). */
+export const SIGMA = 5.670374419e-8;
+/** Molar mass of water, kg/mol, and the gas constant, J/mol K. */
+const M_WATER = 0.018015;
+const R_GAS = 8.314462618;
+
+/** Saturated vapour pressure over water, Pa; Buck's equation, 101.3 kPa at 100 °C (a test). */
+export const psat = (c: number): number => 611.21 * Math.exp((18.678 - c / 234.5) * (c / (257.14 + c)));
+const dpsat = (c: number): number => (psat(c + 0.01) - psat(c - 0.01)) / 0.02;
+
+/** Latent heat of evaporation, J/kg; linear fit to steam-table values between 20 and 110 °C (2.45 and 2.23 MJ/kg). */
+export const latentHeat = (c: number): number => 2.5008e6 - 2442 * c;
+
+/** Standard-atmosphere pressure at height h metres, Pa. */
+export const airPressure = (h: number): number => 101325 * Math.pow(1 - 2.2558e-5 * h, 5.2559);
+
+/** Temperature at which batter of water activity `aw` boils under pressure p, °C. */
+export function boilingPoint(aw: number, p: number): number {
+  let lo = 60;
+  let hi = 130;
+  for (let i = 0; i < 40; i++) {
+    const mid = (lo + hi) / 2;
+    if (aw * psat(mid) < p) lo = mid;
+    else hi = mid;
+  }
+  return (lo + hi) / 2;
+}
+
+export interface Crumb {
+  /** Conductivity of the wet matrix, W/mK. */
+  readonly kS: number;
+  /** Share of evaporation–condensation transport in the pores that is realised. */
+  readonly beta: number;
+  /** Water activity. */
+  readonly aw: number;
+  /** Gas fraction of the raw batter. */
+  readonly eps0: number;
+  /** Baked volume over raw volume. */
+  readonly rise: number;
+  /** Density of the raw batter, kg/m3, and its heat capacity, J/kgK. */
+  readonly rho: number;
+  readonly cp: number;
+  /** Water that can boil off, kg per kg batter. */
+  readonly water: number;
+  /** Air pressure, Pa. */
+  readonly pressure: number;
+}
+
+const smoothstep = (x: number): number => (x <= 0 ? 0 : x >= 1 ? 1 : x * x * (3 - 2 * x));
+
+/** Expansion of a parcel of batter at temperature T: from 30 °C on, complete at 95 °C. */
+export const expansion = (c: Crumb, t: number): number => 1 + (c.rise - 1) * smoothstep((t - 30) / 65);
+
+/** Conductivity of crumb at temperature T below boiling, W/mK: Maxwell–Eucken with vapour-carrying pores. */
+export function conductivity(c: Crumb, t: number): number {
+  const kelvin = t + 273.15;
+  const diffusivity = 2.12e-5 * Math.pow(kelvin / 273, 1.81);
+  const pv = Math.min(c.aw * psat(t), 0.999 * c.pressure);
+  const enhancement = Math.min(20, c.pressure / (c.pressure - pv));
+  const kp =
+    0.026 + c.beta * latentHeat(t) * diffusivity * (M_WATER / (R_GAS * kelvin)) * c.aw * dpsat(t) * enhancement;
+  const eps = 1 - (1 - c.eps0) / expansion(c, t);
+  return (c.kS * (2 * c.kS + kp - 2 * eps * (c.kS - kp))) / (2 * c.kS + kp + eps * (c.kS - kp));
+}
+
+/** Dry crust, W/mK. */
+const K_DRY = 0.1;
+/** The plateau rises by this much while the crust dries, K. */
+const DRYING_RISE = 6;
+
+/**
+ * Everything the solver needs of the crumb, tabulated over theta = enthalpy / (rho cp), whose unit is K: the
+ * temperature, its slope, the Kirchhoff integrals of vertical (k/phi) and horizontal (k phi) transport, the transport
+ * coefficients themselves, the expansion, and the share of water boiled off.
+ */
+export interface Tables {
+  readonly min: number;
+  readonly step: number;
+  readonly size: number;
+  readonly temperature: Float64Array;
+  readonly vertical: Float64Array;
+  readonly horizontal: Float64Array;
+  readonly kVertical: Float64Array;
+  readonly kHorizontal: Float64Array;
+  readonly phi: Float64Array;
+  readonly boils: number;
+  readonly plateau: number;
+  readonly rhoCp: number;
+}
+
+const MIN = -40;
+const MAX = 760;
+const STEP = 1;
+
+export function tabulate(c: Crumb): Tables {
+  const boils = boilingPoint(c.aw, c.pressure);
+  const plateau = (c.water * latentHeat(100)) / c.cp;
+  const wet = conductivity(c, boils - 1);
+  return build(boils, plateau, c.rho * c.cp, (theta) => {
+    const t = temperatureOf(theta, boils, plateau);
+    const dry = plateau > 0 ? Math.min(1, Math.max(0, (theta - boils) / plateau)) : theta > boils ? 1 : 0;
+    const k = theta < boils - 1 ? conductivity(c, Math.max(-30, t)) : wet + (K_DRY - wet) * dry;
+    return { t, k, phi: expansion(c, t) };
+  });
+}
+
+/** Tables of a plain conductor without boiling or rise, for holding the solver against analytic solutions. */
+export const plainTables = (k: number, rhoCp: number): Tables => build(1e9, 1, rhoCp, (t) => ({ t, k, phi: 1 }));
+
+function temperatureOf(theta: number, boils: number, plateau: number): number {
+  if (theta <= boils) return theta;
+  if (theta <= boils + plateau) return boils + (DRYING_RISE * (theta - boils)) / plateau;
+  return theta - plateau + DRYING_RISE;
+}
+
+function build(boils: number, plateau: number, rhoCp: number, at: (theta: number) => { t: number; k: number; phi: number }): Tables {
+  const size = Math.round((MAX - MIN) / STEP) + 1;
+  const make = (): Float64Array => new Float64Array(size);
+  const temperature = make(), vertical = make(), horizontal = make(), kVertical = make(), kHorizontal = make(), phi = make();
+  let before = at(MIN);
+  for (let i = 0; i < size; i++) {
+    const now = at(MIN + i * STEP);
+    temperature[i] = now.t;
+    phi[i] = now.phi;
+    kVertical[i] = now.k / now.phi;
+    kHorizontal[i] = now.k * now.phi;
+    if (i > 0) {
+      const dt = now.t - before.t;
+      vertical[i] = (vertical[i - 1] as number) + (dt * (now.k / now.phi + before.k / before.phi)) / 2;
+      horizontal[i] = (horizontal[i - 1] as number) + (dt * (now.k * now.phi + before.k * before.phi)) / 2;
+    }
+    before = now;
+  }
+  return { min: MIN, step: STEP, size, temperature, vertical, horizontal, kVertical, kHorizontal, phi, boils, plateau, rhoCp };
+}
+
+/** Heat that a surface at `t` takes up from the oven, W/m2, and its slope with t. */
+export interface SurfaceLaw {
+  /** Convection coefficient, W/m2K, with all geometric factors in it. */
+  readonly h: number;
+  /** Emissivity with all geometric factors in it. */
+  readonly eps: number;
+  /** Vapour transport: evaporation, kg/m2s per Pa of (aw psat(t) − oven vapour); 0 for a tin wall. */
+  readonly evaporation: number;
+}
+
+/** Vapour pressure of oven air, Pa: a vented oven with a wet cake in it. A judgement. */
+const OVEN_VAPOUR = 2500;
+
+/**
+ * Mass-transfer coefficient that goes with a convection coefficient (Lewis relation), kg/m2s per Pa:
+ * h / (rho cp Le^(2/3)) · M / (R T) for air and vapour at about 100 °C.
+ */
+export const evaporationFor = (h: number): number => ((h / 1100) * 1.1 * M_WATER) / (R_GAS * 373);
+
+export function surfaceFlux(law: SurfaceLaw, oven: number, t: number, aw: number, dried: number): { q: number; slope: number; vapour: number } {
+  const ta = oven + 273.15;
+  const ts = t + 273.15;
+  let q = law.h * (oven - t) + law.eps * SIGMA * (ta * ta * ta * ta - ts * ts * ts * ts);
+  let slope = -law.h - 4 * law.eps * SIGMA * ts * ts * ts;
+  let vapour = 0;
+  if (law.evaporation > 0) {
+    const drive = aw * psat(Math.min(t, 130)) - OVEN_VAPOUR;
+    if (drive > 0) {
+      const share = law.evaporation / (1 + dried);
+      vapour = share * drive;
+      const latent = latentHeat(Math.min(t, 130));
+      q -= vapour * latent;
+      slope -= share * aw * dpsat(Math.min(t, 130)) * latent;
+    }
+  }
+  return { q, slope, vapour };
+}

@@ -1,0 +1,146 @@
+import { applyChanges } from '../formula/formula.js';
+import type { Change, Formula, Kitchen } from '../formula/types.js';
+import { teaspoonMl } from '../quantity/units.js';
+import { asMeasured, densityIn } from '../quantity/amount.js';
+import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
+import type { Line } from '../leavening/parts.js';
+import { SODA_G_PER_MOL } from '../leavening/powders.js';
+import { weigh, type Weighed } from './weigh.js';
+import { aFamily, familyOf, type Family } from './families.js';
+import { measures, outside, pctOf, rangeOf } from './verdicts.js';
+
+export interface Advice {
+  readonly id: string;
+  readonly words: string;
+  readonly changes: readonly Change[];
+  /** What the merit falls to when it is followed. */
+  readonly merit: number;
+}
+
+/** Left-over soda that advice aims for: browner, not dark. */
+const AIM_LEFT_G = 0.08;
+
+interface Idea {
+  readonly id: string;
+  readonly changes: readonly Change[];
+  readonly why: string;
+}
+
+const eighth = (line: Line, kitchen: Kitchen): number => (teaspoonMl(kitchen.measures) * densityIn(line.ingredient, kitchen.measures)) / 8;
+
+/** Rounds an amount to what can be measured: an eighth of a teaspoon of leavener or salt, 1 g below 20 g, else 5 g. */
+function measurable(line: Line, grams: number, kitchen: Kitchen): number {
+  const step = line.ingredient.role === 'leavener' || line.ingredient.role === 'salt' ? eighth(line, kitchen) : grams < 20 ? 1 : 5;
+  return Math.max(0, Math.round((Math.round(grams / step) * step) * 100) / 100);
+}
+
+/** Soda so that left-over is about AIM_LEFT_G per 100 g batter, given the acid that is there. */
+function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
+  const soda = w.lines.find((l) => l.ingredient.leavener === 'soda');
+  if (!soda || soda.grams <= 0) return [];
+  const aim = (AIM_LEFT_G * w.totals.batterG) / 100;
+  const left = (w.ledger.leftSodaGPer100gBatter.typical * w.totals.batterG) / 100;
+  const right = measurable(soda, Math.max(0, soda.grams - Math.max(0, left - aim)), kitchen);
+  const change = { itemId: soda.item.id, grams: right };
+  const out: Idea[] = [];
+  if (right < soda.grams) out.push({ id: 'soda-to-its-acid', changes: [change], why: 'that is what its acid can meet' });
+  const powder = w.lines.find((l) => l.ingredient.leavener === 'powder');
+  if (powder && right < soda.grams) {
+    const wanted = ((w.lift.target[0] * 0.6 + w.lift.target[1] * 0.4) * w.totals.baseG) / 100;
+    const met = Math.min((right / SODA_G_PER_MOL) * 1000, w.ledger.acidMeq.typical);
+    const perGram = 3.45;
+    const g = measurable(powder, Math.max(powder.grams, (wanted - met) / perGram), kitchen);
+    if (g !== powder.grams)
+      out.push({ id: 'soda-and-powder', changes: [change, { itemId: powder.item.id, grams: g }], why: `the powder lifts ${aFamily(family)} instead` });
+  }
+  return out;
+}
+
+/** Scales a leavener so that lift reaches a near place inside the band. */
+function liftIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
+  if (w.lift.state === 'ok') return [];
+  const out: Idea[] = [];
+  const [lo, hi] = w.lift.target;
+  const aim = w.lift.state === 'low' ? lo + 0.25 * (hi - lo) : hi - 0.2 * (hi - lo);
+  const now = w.lift.mmolPer100gBase.typical;
+  for (const line of w.lines) {
+    const kind = line.ingredient.leavener;
+    if ((kind !== 'powder' && kind !== 'soda') || line.grams <= 0) continue;
+    const share = w.ledger.entries.filter((e) => e.itemId === line.item.id && e.side === 'soda').reduce((s, e) => s + e.meq.typical, 0);
+    const perBase = (share * 100) / w.totals.baseG;
+    if (perBase <= 0) continue;
+    const g = measurable(line, line.grams * Math.max(0, 1 + (aim - now) / perBase), kitchen);
+    if (g !== line.grams && (kind === 'powder' || w.lift.state === 'high'))
+      out.push({ id: `lift-by-${line.item.id}`, changes: [{ itemId: line.item.id, grams: g }], why: w.lift.state === 'low' ? 'it will rise as it should' : 'it will not dome and crack' });
+  }
+  return out;
+}
+
+const movers: Readonly<Record<(typeof measures)[number], (l: Line) => number>> = {
+  fat: (l) => (l.ingredient.fatCounts && !l.ingredient.pieces ? l.ingredient.per100.fat / 100 : 0),
+  sugar: (l) => (l.ingredient.sugarCounts && !l.ingredient.pieces ? l.ingredient.per100.sugar / 100 : 0),
+  egg: (l) => (l.ingredient.role === 'egg' ? 1 : 0),
+  water: (l) => (l.ingredient.role === 'liquid' ? l.ingredient.per100.water / 100 : 0),
+  salt: (l) => (l.ingredient.role === 'salt' ? 1 : 0),
+};
+
+const reasons: Readonly<Record<(typeof measures)[number], readonly [string, string]>> = {
+  fat: ['more tender, keeps longer', 'less greasy, holds up better'],
+  sugar: ['moister and better coloured', 'sets sooner and will not sink'],
+  egg: ['more to hold it up', 'less springy'],
+  water: ['a softer crumb', 'sets through the middle'],
+  salt: ['not bland', 'not salty'],
+};
+
+/** Moves the largest carrier of a measure just inside its range. */
+function rangeIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
+  const out: Idea[] = [];
+  if (family.id === 'free' || w.totals.flourG <= 0) return out;
+  for (const m of measures) {
+    const range = rangeOf(family, m, w.totals);
+    const x = pctOf(w.totals, m);
+    if (outside(x, range) < 0.02 || (m === 'salt' && x < range[0])) continue;
+    const low = x < range[0];
+    const width = range[1] - range[0];
+    const aim = low ? range[0] + 0.05 * width : range[1] - 0.05 * width;
+    const best = w.lines
+      .map((line) => ({ line, rate: movers[m](line) }))
+      .filter(({ line, rate }) => rate > 0 && line.grams > 0)
+      .sort((a, b) => b.rate * b.line.grams - a.rate * a.line.grams)[0];
+    if (!best) continue;
+    const need = ((aim - x) * w.totals.flourG) / 100 / best.rate;
+    const g = measurable(best.line, best.line.grams + need, kitchen);
+    if (g !== best.line.grams && g > 0) out.push({ id: `${m}-into-range`, changes: [{ itemId: best.line.item.id, grams: g }], why: reasons[m][low ? 0 : 1] });
+  }
+  return out;
+}
+
+function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
+  const parts = idea.changes.map((c) => {
+    const line = w.lines.find((l) => l.item.id === c.itemId);
+    if (!line) return '';
+    const name = line.ingredient.name.replace(/,.*/, '').toLowerCase();
+    const to = c.grams < 0.05 ? 'none' : asMeasured(c.grams, line.ingredient, kitchen.measures);
+    const now = asMeasured(line.grams, line.ingredient, kitchen.measures);
+    return c.grams < line.grams ? `less ${name}, ${now} → ${to}` : `more ${name}, ${now} → ${to}`;
+  });
+  const said = parts.join(', and ');
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}: ${idea.why}.`;
+}
+
+/**
+ * Ideas that strictly lower the merit, best first, at most three. Each is tried on the formula and weighed in full
+ * before it is offered, so that none makes another figure worse than it mends.
+ */
+export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed): Advice[] {
+  const out: Advice[] = [];
+  if (w.totals.baseG <= 0) return out;
+  const family = familyOf(formula.family);
+  const unsettled = w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
+  if (w.merit <= 1e-9 && !unsettled) return out;
+  for (const idea of [...sodaIdeas(w, family, kitchen), ...liftIdeas(w, kitchen), ...rangeIdeas(w, family, kitchen)]) {
+    const merit = weigh(applyChanges(formula, idea.changes), kitchen).merit;
+    if (merit < w.merit - 1e-6) out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });
+  }
+  return out.sort((a, b) => a.merit - b.merit || a.changes.length - b.changes.length).slice(0, 3);
+}

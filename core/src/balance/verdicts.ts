@@ -1,0 +1,180 @@
+import type { Formula } from '../formula/types.js';
+import { allItems, ingredientFor } from '../formula/formula.js';
+import type { Kitchen } from '../formula/types.js';
+import { LEFT_SODA_STEPS, TANG_MEQ, type Ledger } from '../leavening/ledger.js';
+import type { Lift } from '../leavening/lift.js';
+import type { Line } from '../leavening/parts.js';
+import { aFamily, type Family } from './families.js';
+import type { Totals } from './totals.js';
+
+export interface Verdict {
+  readonly id: string;
+  readonly state: 'low' | 'ok' | 'high';
+  readonly severity: 'note' | 'unusual' | 'faulty';
+  readonly words: string;
+  readonly rule: string;
+  readonly school?: string;
+}
+
+type Measure = 'fat' | 'sugar' | 'egg' | 'water' | 'salt';
+type Range = readonly [number, number];
+export const measures: readonly Measure[] = ['fat', 'sugar', 'egg', 'water', 'salt'];
+
+export const pctOf = (t: Totals, m: Measure): number =>
+  ({ fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct, salt: t.saltPct })[m];
+
+/** The range that applies: an eggless formula has no egg minimum, and low salt is bland, not wrong. */
+export function rangeOf(family: Family, m: Measure, t: Totals): Range {
+  const [lo, hi] = family[m];
+  if (m === 'egg' && t.eggPct < 0.5) return [0, hi];
+  return [lo, hi];
+}
+
+/** Distance outside a range over its width; 0 inside. */
+export function outside(x: number, [lo, hi]: Range): number {
+  const width = Math.max(hi - lo, 1e-6);
+  return x < lo ? (lo - x) / width : x > hi ? (x - hi) / width : 0;
+}
+
+const says: Readonly<Record<Measure, readonly [low: string, high: string]>> = {
+  fat: ['little fat: firmer, dries sooner', 'a lot of fat: short and tender, may weep or sink'],
+  sugar: ['not sweet: firmer crumb, paler crust', 'a lot of sugar: sets late, may sink and crust dark'],
+  egg: ['little egg to hold it up', 'a lot of egg: springy, may taste of egg and dry out'],
+  water: ['dry: stiff, tight crumb', 'wet: sets late, may be gummy in the middle'],
+  salt: ['bland', 'salty'],
+};
+
+const name: Readonly<Record<Measure, string>> = { fat: 'Fat', sugar: 'Sugar', egg: 'Egg', water: 'Water', salt: 'Salt' };
+const whole = (x: number): string => (x < 9.95 ? x.toFixed(1).replace(/\.0$/, '') : String(Math.round(x)));
+
+function measureVerdict(m: Measure, t: Totals, family: Family): Verdict {
+  const x = pctOf(t, m);
+  const range = rangeOf(family, m, t);
+  const d = outside(x, range);
+  const state = d === 0 ? 'ok' : x < range[0] ? 'low' : 'high';
+  const rule = `${name[m]} ${whole(range[0])}–${whole(range[1])} % of flour in ${aFamily(family)}`;
+  if (state === 'ok')
+    return { id: m, state, severity: 'note', words: `${name[m]} ${whole(x)} %: usual for ${aFamily(family)}.`, rule };
+  const severity = m === 'salt' && state === 'low' ? 'note' : d > 1 ? 'faulty' : d > 0.03 ? 'unusual' : 'note';
+  const edge = state === 'low' ? range[0] : range[1];
+  const words = `${name[m]} ${whole(x)} % is ${state} for ${aFamily(family)} (${state === 'low' ? 'from' : 'up to'} ${whole(edge)} %): ${says[m][state === 'low' ? 0 : 1]}.`;
+  return { id: m, state, severity, words, rule };
+}
+
+function liftVerdict(lift: Lift, family: Family): Verdict {
+  const [lo, hi] = lift.target;
+  const x = lift.mmolPer100gBase.typical;
+  const rule = `Lift ${whole(lo)}–${whole(hi)} mmol CO2 per 100 g flour and cocoa in ${aFamily(family)}`;
+  if (family.id === 'free')
+    return { id: 'lift', state: 'ok', severity: 'note', words: 'No family chosen: no band to judge the lift by.', rule };
+  if (lift.state === 'ok') {
+    const near = (x - lo) / Math.max(hi - lo, 1e-6);
+    const shade = near < 0.2 ? 'On the low side of right' : near > 0.8 ? 'On the high side of right' : 'Right';
+    const wait = lift.standMin >= 60 ? 'it is in no hurry' : lift.standMin <= 4 ? 'bake it at once' : `it may wait ${lift.standMin} minutes`;
+    return { id: 'lift', state: 'ok', severity: 'note', words: `${shade} for ${aFamily(family)}, and ${wait}.`, rule };
+  }
+  const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
+  const severity = far ? 'faulty' : 'unusual';
+  const words =
+    lift.state === 'low'
+      ? `Lift is ${far ? 'far too ' : ''}low for ${aFamily(family)}: it will stay flat and dense.`
+      : `Lift is ${far ? 'far too ' : ''}high for ${aFamily(family)}: ${far ? 'it will rise, then fall, with a coarse crumb' : 'likely to dome, then crack or sink'}.`;
+  return { id: 'lift', state: lift.state, severity, words, rule };
+}
+
+/** Strong flavours that hide a soapy taste: cocoa, treacle, spice, ripe banana. */
+export function masks(lines: readonly Line[], t: Totals): boolean {
+  const grams = (ids: readonly string[]): number =>
+    lines.filter((l) => ids.includes(l.ingredient.id)).reduce((s, l) => s + l.grams, 0);
+  const f = Math.max(t.flourG, 1);
+  return (
+    t.cocoaG / f > 0.08 ||
+    grams(['treacle', 'stout', 'malt-extract']) / f > 0.1 ||
+    grams(['banana', 'pumpkin-puree', 'carrot', 'parsnip', 'dates']) / f > 0.3 ||
+    grams(['cinnamon', 'ginger-ground', 'mixed-spice', 'cardamom', 'cloves', 'nutmeg']) / f > 0.008
+  );
+}
+
+function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
+  const left = ledger.leftSodaGPer100gBatter.typical;
+  const tang = ledger.leftAcidMeqPer100gBatter.typical;
+  const rule = 'Left-over soda per 100 g batter: unnoticed below 0.10 g, browner to 0.22, dark and soapy-risky above; tang from 3 meq of left-over acid';
+  const share = `${Math.round(100 * ledger.unmetShare)} % of the soda has no acid to meet`;
+  if (ledger.bicarbonateMmol < 1e-6 && tang < TANG_MEQ)
+    return { id: 'ledger', state: 'ok', severity: 'note', words: 'No soda or powder to settle.', rule };
+  if (left >= LEFT_SODA_STEPS.dark) {
+    const unusual = masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
+    const faulty = masked ? LEFT_SODA_STEPS.soapyMasked : LEFT_SODA_STEPS.soapy;
+    const severity = left >= faulty ? 'faulty' : left >= unusual ? 'unusual' : 'note';
+    const effect =
+      severity === 'faulty'
+        ? 'likely to taste soapy and bake very dark'
+        : masked
+          ? 'darker and more tender; the strong flavours hide the soda'
+          : 'darker and more tender, with a risk of a soapy note';
+    return { id: 'ledger', state: 'high', severity, words: `Too much soda for its acid: ${effect}. ${share}.`, rule };
+  }
+  if (tang >= TANG_MEQ)
+    return { id: 'ledger', state: 'low', severity: 'note', words: 'Acid to spare: a plain tang, a paler crust and a tighter crumb.', rule };
+  if (left >= LEFT_SODA_STEPS.browner)
+    return { id: 'ledger', state: 'ok', severity: 'note', words: `A little soda to spare: browner and softer. ${share}.`, rule };
+  return { id: 'ledger', state: 'ok', severity: 'note', words: 'The soda is used up: nothing to taste.', rule };
+}
+
+/** Amounts that no kitchen means: negative, not a number, or heavier than a wheelbarrow. They count as nothing. */
+function amountVerdicts(formula: Formula, kitchen?: Kitchen): Verdict[] {
+  const out: Verdict[] = [];
+  for (const item of allItems(formula)) {
+    const g = item.grams;
+    const bad = !Number.isFinite(g) || g < 0 || g >= 1e6;
+    if (!bad && g <= 50_000) continue;
+    const what = ingredientFor(formula, item, kitchen).name;
+    out.push({
+      id: `amount:${item.id}`,
+      state: g < 0 ? 'low' : 'high',
+      severity: bad ? 'faulty' : 'unusual',
+      words: bad
+        ? `${what}: ${String(g)} g cannot be weighed, so it counts as nothing. Type the amount again.`
+        : `${what}: ${Math.round(g / 1000)} kg is a caterer's amount. If a decimal slipped, type it again.`,
+      rule: 'Amounts from 0 g to 50 kg',
+    });
+  }
+  return out;
+}
+
+export function verdictsOf(
+  formula: Formula, lines: readonly Line[], t: Totals, lift: Lift, ledger: Ledger, family: Family, kitchen?: Kitchen,
+): Verdict[] {
+  const out: Verdict[] = amountVerdicts(formula, kitchen);
+  if (t.baseG <= 0) {
+    out.push({
+      id: 'flour', state: 'low', severity: 'faulty',
+      words: lines.length === 0 ? 'Nothing in the bowl yet. Add flour, or paste a recipe.' : 'No flour: nothing here can set to a crumb. Add flour, or check that the flour line was read.',
+      rule: 'Every family is counted against its flour',
+    });
+    return out;
+  }
+  out.push(liftVerdict(lift, family), ledgerVerdict(ledger, masks(lines, t)));
+  if (family.id !== 'free') for (const m of measures) out.push(measureVerdict(m, t, family));
+  return out;
+}
+
+/**
+ * Sum of normalised distances outside the bands: each of fat, sugar, egg, water, salt and lift by its distance over the
+ * band's width (salt only upward), and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
+ * within. Every proposal strictly lowers it.
+ */
+export function meritOf(t: Totals, lift: Lift, ledger: Ledger, family: Family, masked: boolean): number {
+  if (t.baseG <= 0) return 10;
+  let sum = 0;
+  if (family.id !== 'free') {
+    for (const m of measures) {
+      const d = outside(pctOf(t, m), rangeOf(family, m, t));
+      if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;
+      sum += d;
+    }
+    sum += outside(lift.mmolPer100gBase.typical, lift.target);
+  }
+  const step = masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
+  return sum + Math.max(0, ledger.leftSodaGPer100gBatter.typical - step) / 0.2;
+}

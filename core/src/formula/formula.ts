@@ -1,0 +1,68 @@
+import { ingredientOf } from '../ingredient/catalogue.js';
+import type { Change, Formula, Group, Ingredient, Item, Kitchen } from './types.js';
+import { withGrams } from '../quantity/amount.js';
+
+/** Groups that are not batter: what lies on top, between or around stays out of baker's %. */
+const apart = new Set(['top', 'filling', 'icing', 'soak', 'grease']);
+export const isBatter = (g: Group): boolean => !apart.has(g.role ?? 'batter');
+
+export const allItems = (f: Formula): readonly Item[] => f.groups.flatMap((g) => g.items);
+export const batterItems = (f: Formula): readonly Item[] => f.groups.filter(isBatter).flatMap((g) => g.items);
+
+/** The ingredient of an item: the formula's own first, then the kitchen's, then the catalogue. */
+export const ingredientFor = (f: Formula, item: Item, kitchen?: Kitchen): Ingredient =>
+  ingredientOf(item.ingredient, f.ingredients, kitchen);
+
+/** A number a computation may use: a negative, absurd or missing weight counts as nothing, and a verdict says so. */
+export const usableGrams = (g: number): number => (Number.isFinite(g) && g > 0 && g < 1e6 ? g : 0);
+
+/** Sets weights. Items that do not exist are left out; nothing else of the formula changes. */
+export function applyChanges(formula: Formula, changes: readonly Change[]): Formula {
+  if (changes.length === 0) return formula;
+  const to = new Map(changes.map((c) => [c.itemId, c.grams]));
+  return {
+    ...formula,
+    groups: formula.groups.map((g) =>
+      g.items.some((i) => to.has(i.id))
+        ? { ...g, items: g.items.map((i) => withGrams(i, to.get(i.id) ?? i.grams)) }
+        : g,
+    ),
+  };
+}
+
+export interface Difference {
+  readonly kind: 'added' | 'removed' | 'amount' | 'title' | 'family' | 'bake' | 'tins' | 'method';
+  readonly itemId?: string;
+  readonly words: string;
+  readonly from?: number;
+  readonly to?: number;
+}
+
+/** What changed from `a` to `b`, in reading order, in words. */
+export function differences(a: Formula, b: Formula): Difference[] {
+  const out: Difference[] = [];
+  if (a.title !== b.title) out.push({ kind: 'title', words: `"${a.title}" is now "${b.title}"` });
+  if (a.family !== b.family) out.push({ kind: 'family', words: `family ${a.family} → ${b.family}` });
+  const before = new Map(allItems(a).map((i) => [i.id, i]));
+  const after = new Map(allItems(b).map((i) => [i.id, i]));
+  for (const [id, i] of after) {
+    const old = before.get(id);
+    const name = ingredientFor(b, i).name;
+    if (!old) out.push({ kind: 'added', itemId: id, words: `${name} added`, to: i.grams });
+    else if (Math.abs(old.grams - i.grams) > 0.005)
+      out.push({
+        kind: 'amount',
+        itemId: id,
+        words: `${name} ${Math.round(old.grams * 10) / 10} → ${Math.round(i.grams * 10) / 10} g`,
+        from: old.grams,
+        to: i.grams,
+      });
+  }
+  for (const [id, i] of before)
+    if (!after.has(id))
+      out.push({ kind: 'removed', itemId: id, words: `${ingredientFor(a, i).name} left out`, from: i.grams });
+  if (JSON.stringify(a.bake) !== JSON.stringify(b.bake)) out.push({ kind: 'bake', words: 'heat or time changed' });
+  if (JSON.stringify(a.tins) !== JSON.stringify(b.tins)) out.push({ kind: 'tins', words: 'tins changed' });
+  if (JSON.stringify(a.method) !== JSON.stringify(b.method)) out.push({ kind: 'method', words: 'method changed' });
+  return out;
+}

@@ -1,0 +1,290 @@
+/**
+ * The values that every part of Orvin shares. All are plain, immutable and serialisable: no classes, dates or
+ * functions. The unit of a number is the suffix of its name: G grams, Ml millilitres, Mm millimetres, C degrees
+ * Celsius, Min minutes, S seconds, Pct per cent, Mmol millimoles, Meq milliequivalents.
+ */
+
+/** An uncertain figure: about 10 % of cases lie below `low`, 10 % above `high`. */
+export interface Band {
+  readonly low: number;
+  readonly typical: number;
+  readonly high: number;
+}
+
+/** An amount as the baker entered it; a range is kept as `[low, high]`. */
+export interface Entered {
+  readonly value: number | readonly [number, number];
+  /** A unit id of `quantity/units.ts`, or `'piece'`. */
+  readonly unit: string;
+}
+
+export type FlourHabit = 'sifted' | 'spooned' | 'dipped' | 'packed';
+export type SaltKind = 'fine' | 'coarse' | 'flake';
+export type EggSize = 'us-s' | 'us-m' | 'us-l' | 'us-xl' | 'us-jumbo' | 'eu-s' | 'eu-m' | 'eu-l' | 'eu-xl';
+
+/** The measures a formula was written in. They turned its lines into grams, once. */
+export interface Source {
+  /** Millilitres in a cup, for example 236.6, 240, 250 or 284. */
+  readonly cupMl: number;
+  /** Millilitres in a teaspoon; a value above 10 is taken as a tablespoon of three teaspoons. */
+  readonly spoonMl: number;
+  readonly flourHabit: FlourHabit;
+  readonly saltKind: SaltKind;
+  readonly eggSize: EggSize;
+}
+
+export interface Item {
+  readonly id: string;
+  /** Catalogue id or the id of an own ingredient; `'unknown'` while a doubt about it is open. */
+  readonly ingredient: string;
+  /** The baker's own words for the line. */
+  readonly words: string;
+  readonly entered: Entered | null;
+  /** The truth of the amount, from the moment the line was read. */
+  readonly grams: number;
+  readonly optional?: boolean;
+  /** True when it is folded in whole, so that its water and acid hardly meet the batter. */
+  readonly pieces?: boolean;
+  readonly note?: string;
+}
+
+/** `batter` groups count in baker's %; the others (topping, filling, icing, soak, greasing) do not. */
+export type GroupRole =
+  | 'batter'
+  | 'dry'
+  | 'wet'
+  | 'fat-sugar'
+  | 'egg'
+  | 'fold-in'
+  | 'top'
+  | 'filling'
+  | 'icing'
+  | 'soak'
+  | 'grease';
+
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+  readonly role?: GroupRole;
+  readonly items: readonly Item[];
+}
+
+export interface MethodStep {
+  readonly text: string;
+  readonly itemIds: readonly string[];
+}
+
+export interface BakeStage {
+  readonly fromMin: number;
+  readonly ovenC: number;
+}
+
+export interface BakeSetting {
+  readonly ovenC: number;
+  readonly fan: boolean;
+  readonly minutes?: { readonly early: number; readonly late: number };
+  readonly stages?: readonly BakeStage[];
+}
+
+export interface TinUse {
+  readonly tin: Tin;
+  readonly count: number;
+}
+
+export interface Formula {
+  readonly format: 'orvin.formula';
+  readonly version: 1;
+  readonly id: string;
+  readonly title: string;
+  readonly family: FamilyId;
+  readonly source: Source;
+  /** In mixing order. */
+  readonly groups: readonly Group[];
+  readonly method: readonly MethodStep[];
+  readonly bake?: BakeSetting;
+  readonly tins?: readonly TinUse[];
+  readonly yield?: { readonly pieces: number; readonly name?: string };
+  readonly ingredients?: readonly Ingredient[];
+  readonly notes?: string;
+}
+
+export type TinShape = 'round' | 'square' | 'rect' | 'loaf' | 'cup' | 'tube' | 'sheet' | 'mound' | 'slab';
+export type TinMaterial =
+  | 'light metal'
+  | 'shiny metal'
+  | 'dark metal'
+  | 'glass'
+  | 'ceramic'
+  | 'silicone'
+  | 'cast iron'
+  | 'none';
+
+/** A tin, by its inner dimensions. `topMm` is the diameter or length at the rim, `top2Mm` the width at the rim. */
+export interface Tin {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: TinShape;
+  readonly topMm: number;
+  readonly top2Mm?: number;
+  readonly baseMm?: number;
+  readonly base2Mm?: number;
+  readonly depthMm: number;
+  readonly tubeMm?: number;
+  /** Hollows in the tray, for cups. */
+  readonly cups?: number;
+  /** Measured water capacity of the whole tin (all cups); it wins over geometry. */
+  readonly capacityMl?: number;
+  readonly tareG?: number;
+  readonly material: TinMaterial;
+}
+
+export type FamilyId =
+  | 'biscuit'
+  | 'drop-biscuit'
+  | 'scone'
+  | 'soda-bread'
+  | 'soda-loaf'
+  | 'muffin'
+  | 'quick-bread'
+  | 'tea-loaf'
+  | 'maize-bread'
+  | 'treacle-cake'
+  | 'butter-cake-lean'
+  | 'butter-cake-high-ratio'
+  | 'equal-weight-sponge'
+  | 'pound-cake'
+  | 'oil-cake'
+  | 'chocolate-cake'
+  | 'fruit-cake-rich'
+  | 'fruit-cake-light'
+  | 'free';
+
+export type Role =
+  | 'flour'
+  | 'sugar'
+  | 'fat'
+  | 'egg'
+  | 'liquid'
+  | 'fruit'
+  | 'cocoa'
+  | 'addin'
+  | 'leavener'
+  | 'salt'
+  | 'flavour'
+  | 'acid';
+
+/** Where a data row comes from. Nothing here was measured by Orvin. */
+export type Basis = 'computed' | 'general knowledge, not looked up' | "from the baker's label" | `package:${string}`;
+
+/** Grams per 100 g. `other` is what is left: ash, acids, alcohol, salt, tannins. */
+export interface Composition {
+  readonly water: number;
+  readonly fat: number;
+  readonly sugar: number;
+  readonly protein: number;
+  readonly starch: number;
+  readonly fibre: number;
+  readonly other: number;
+}
+
+export interface Ingredient {
+  readonly id: string;
+  readonly name: string;
+  readonly aliases: readonly string[];
+  readonly role: Role;
+  readonly per100: Composition;
+  /** Grams per millilitre as a baker measures it (flour spooned and levelled, brown sugar packed, fat soft). */
+  readonly gPerMl: number;
+  /** Grams of one piece without peel, stone or shell. */
+  readonly pieceG?: Band;
+  /** Acid to about pH 7, meq per 100 g; negative for an alkaline ingredient. */
+  readonly acidMeq?: Band;
+  /** True when it normally goes in whole or diced, so that its water and acid hardly meet the batter. */
+  readonly pieces?: boolean;
+  /** Whether its fat counts as the formula's fat (fats, creams, chocolate) or is shown apart (milk, yolk, nuts). */
+  readonly fatCounts?: boolean;
+  /** Whether its sugar counts as the formula's sugar, or is fruit's and milk's own. */
+  readonly sugarCounts?: boolean;
+  /** Grams of salt per 100 g. */
+  readonly saltG?: number;
+  /** Grams of water that 1 g of it binds out of the batter, beyond what plain flour does. */
+  readonly drinks?: number;
+  /** Share of its weight that stands in for flour as structure without being counted as flour. */
+  readonly structure?: number;
+  /** `'flour'` counts as flour, `'nut'` as nut flour, `'cocoa'` as cocoa. */
+  readonly base?: 'flour' | 'nut' | 'cocoa';
+  /** For leaveners. */
+  readonly leavener?: 'soda' | 'powder' | 'acid';
+  /** Powder type when `leavener` is `'powder'`; the kitchen's own powder when absent. */
+  readonly powder?: PowderType;
+  /** Carbon dioxide that a self-raising flour brings, mmol per 100 g. */
+  readonly co2Mmol?: Band;
+  readonly allergens: readonly string[];
+  readonly basis: Basis;
+}
+
+export type PowderType =
+  'double-acting' | 'aluminium-free' | 'single-acting tartrate' | 'low-sodium' | 'home-made 1:2:1';
+
+export interface Powder {
+  readonly id: string;
+  readonly name: string;
+  readonly type: PowderType;
+  /** Result of the spoon-in-hot-water test. */
+  readonly strength: 'vigorous' | 'weak' | 'none';
+}
+
+export interface Oven {
+  readonly id: string;
+  readonly name: string;
+  readonly litres: number;
+  readonly fan: boolean;
+  /** How much hotter the air really is than the dial says, as the baker declared it; 0 when not known. */
+  readonly biasC?: number;
+  readonly racks?: number;
+}
+
+/** What the log has taught about this kitchen; see `log/learn.ts`. */
+export interface Learned {
+  readonly ovens: Readonly<
+    Record<string, { readonly speed: number; readonly sdLog: number; readonly bakes: number }>
+  >;
+}
+
+export interface Kitchen {
+  readonly id: string;
+  readonly name: string;
+  readonly measures: Source & { readonly scaleG: number };
+  readonly display: {
+    readonly temperature: 'C' | 'F';
+    readonly length: 'cm' | 'in';
+    readonly amounts: 'both' | 'weight';
+  };
+  readonly schools: {
+    readonly leavenerAtScale: 'linear' | 'trimmed';
+    readonly eggs: 'whole' | 'weighed';
+    readonly muffinFill: 'two-thirds' | 'brim';
+  };
+  readonly ovens: readonly Oven[];
+  readonly tins: readonly Tin[];
+  readonly bowls: readonly { readonly id: string; readonly name: string; readonly ml: number }[];
+  readonly mixer?: { readonly name: string; readonly flourLimitG?: number };
+  readonly powders: readonly Powder[];
+  readonly altitudeM: number;
+  readonly roomC: number;
+  readonly ownIngredients: readonly Ingredient[];
+  readonly prices: Readonly<Record<string, { readonly price: number; readonly perG: number }>>;
+  readonly stock: Readonly<Record<string, number>>;
+  readonly learned?: Learned;
+  readonly locale: {
+    readonly language: string;
+    readonly currency: string;
+    readonly temperature: 'C' | 'F';
+    readonly zone: string;
+  };
+}
+
+export interface Change {
+  readonly itemId: string;
+  readonly grams: number;
+}

@@ -1,0 +1,143 @@
+import type { Band, EggSize, Entered, FlourHabit, Ingredient, Item, SaltKind, Source } from '../formula/types.js';
+import { asFraction, plain, roundTo } from './numbers.js';
+import { middle, scanAmounts } from './scan.js';
+import { sizeOf, teaspoonMl, unitOf } from './units.js';
+
+/** Weight of a cup of flour by habit, against spooned and levelled (100–110, 120–125, 140–150, 155–165 g). */
+export const habitFactor: Readonly<Record<FlourHabit, number>> = { sifted: 0.86, spooned: 1, dipped: 1.185, packed: 1.31 };
+
+/** Grams of a shelled egg by market size; typical US and European weight classes less 11–12 % shell. */
+export const eggG: Readonly<Record<EggSize, number>> = {
+  'us-s': 38, 'us-m': 44, 'us-l': 50, 'us-xl': 56, 'us-jumbo': 63, 'eu-s': 43, 'eu-m': 50, 'eu-l': 60, 'eu-xl': 66,
+};
+
+/** Grams of salt in a millilitre by kind: 5.85, 4.9 and 3.0 g a US teaspoon. */
+export const saltGPerMl: Readonly<Record<SaltKind, number>> = { fine: 1.187, coarse: 0.99, flake: 0.61 };
+
+/** Grams per millilitre of an ingredient as these measures fill a cup or spoon. */
+export function densityIn(ingredient: Ingredient, source: Source): number {
+  if (ingredient.id === 'salt') return saltGPerMl[source.saltKind];
+  const loose = ingredient.base === 'flour' && ingredient.gPerMl < 0.6 && !/oats|bran/.test(ingredient.id);
+  return loose ? ingredient.gPerMl * habitFactor[source.flourHabit] : ingredient.gPerMl;
+}
+
+/** Grams of one piece; eggs by the source's size. Null when pieces make no sense for it. */
+export function pieceGrams(ingredient: Ingredient, source: Source): Band | null {
+  if (!ingredient.pieceG) return null;
+  const share = { egg: 1, 'egg-white': 0.66, 'egg-yolk': 0.34 }[ingredient.id];
+  if (share === undefined) return ingredient.pieceG;
+  const g = eggG[source.eggSize] * share;
+  return { low: g * 0.94, typical: g, high: g * 1.06 };
+}
+
+/** The unit as it is meant under this source: a pint of 568 ml goes with a cup of 284. */
+function size(unitId: string, source: Source): number {
+  if (source.cupMl > 270 && unitId === 'pint') return 568.26;
+  if (source.cupMl > 270 && unitId === 'fl-oz') return 28.413;
+  return sizeOf(unitOf(unitId), source);
+}
+
+/**
+ * Grams of an amount, or null when the unit says nothing about weight (a count of something without a piece weight,
+ * a length). The middle of a range is taken.
+ */
+export function gramsOf(entered: Entered, ingredient: Ingredient, source: Source): number | null {
+  const value = middle(entered.value);
+  const unit = unitOf(entered.unit);
+  switch (unit.dimension) {
+    case 'mass':
+      return value * size(unit.id, source);
+    case 'volume':
+      return value * size(unit.id, source) * densityIn(ingredient, source);
+    case 'count': {
+      const piece = pieceGrams(ingredient, source);
+      return piece ? value * piece.typical : null;
+    }
+    default:
+      return null;
+  }
+}
+
+/** How far a volume may honestly be off by habit of filling, as a factor below and above. */
+export function volumeTolerance(ingredient: Ingredient): readonly [number, number] {
+  if (ingredient.base === 'flour') return [0.8, 1.35];
+  if (ingredient.role === 'leavener' || ingredient.role === 'salt') return [0.7, 1.35];
+  if (ingredient.pieces || ingredient.role === 'addin' || ingredient.role === 'fruit') return [0.65, 1.5];
+  return [0.82, 1.22];
+}
+
+const cupSteps = [1, 3 / 4, 2 / 3, 1 / 2, 1 / 3, 1 / 4];
+
+/** Whole, half and third cups first, then spoons: an amount as it is measured with what the baker owns. */
+export function asMeasured(grams: number, ingredient: Ingredient, source: Source): string {
+  if (!(grams > 0)) return grams === 0 ? 'none' : '–';
+  const piece = pieceGrams(ingredient, source);
+  if (piece && !ingredient.pieces && (ingredient.role === 'egg' || ingredient.role === 'fruit')) {
+    const n = grams / piece.typical;
+    if (ingredient.role === 'egg' || Math.abs(n - roundTo(n, 0.5)) < 0.12)
+      return n < 0.2 ? `${plain(grams)} g beaten` : `${asFraction(roundTo(n, n < 1 ? 0.25 : 0.5))} ${eggWord(ingredient, n)}`;
+  }
+  const ml = grams / densityIn(ingredient, source);
+  const tsp = ml / teaspoonMl(source);
+  if (tsp < 0.11) return 'a pinch';
+  if (tsp < 2.9) return `${asFraction(roundTo(tsp, tsp < 1.1 ? 1 / 8 : 1 / 4))} tsp`;
+  if (ml < source.cupMl * 0.23) return spoons(tsp);
+  const cups = ml / source.cupMl;
+  const whole = Math.floor(cups + 0.02);
+  const rest = cups - whole;
+  const step = rest < 0.03 ? 0 : (cupSteps.find((s) => s <= rest + 0.02) ?? 0);
+  const left = (rest - step) * source.cupMl;
+  const head = whole + step > 0 ? `${asFraction(whole + step)} ${whole + step > 1.001 ? 'cups' : 'cup'}` : '';
+  const leftTsp = left / teaspoonMl(source);
+  if (leftTsp < 0.9 || left < cups * source.cupMl * 0.02) return head;
+  return `${head} + ${spoons(leftTsp)}`;
+}
+
+function spoons(tsp: number): string {
+  if (tsp < 2.6) return `${asFraction(roundTo(tsp, 0.5))} tsp`;
+  return `${asFraction(roundTo(tsp / 3, 0.5))} tbsp`;
+}
+
+function eggWord(ingredient: Ingredient, n: number): string {
+  const many = n > 1.25;
+  const name = { egg: 'egg', 'egg-white': 'white', 'egg-yolk': 'yolk' }[ingredient.id] ?? '';
+  return name === '' ? (many ? 'pieces' : 'piece') : many ? `${name}s` : name;
+}
+
+/** Prints an entered amount in the baker's words: `1½ cups`, `2–3 tbsp`, `2`. */
+export function printEntered(entered: Entered | null): string {
+  if (!entered) return '';
+  const v =
+    typeof entered.value === 'number'
+      ? asFraction(entered.value)
+      : `${asFraction(entered.value[0])}–${asFraction(entered.value[1])}`;
+  if (entered.unit === 'piece') return v;
+  const many = middle(entered.value) > 1.001 && ['cup', 'stick', 'pint', 'quart', 'pinch'].includes(entered.unit);
+  const word = entered.unit === 'pinch' && many ? 'pinches' : many ? `${entered.unit}s` : entered.unit;
+  return `${v} ${word}`;
+}
+
+/**
+ * Reads what a baker types into an amount: `240` is grams, `1 1/2 c`, `2 eggs`, `1 stick`, `½ tsp + 10 g`.
+ * Returns null when it cannot be read, so that the old amount stays and a message can say why.
+ */
+export function readAmount(text: string, ingredient: Ingredient, source: Source): { grams: number; entered: Entered } | null {
+  const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
+  if (found.length === 0) return null;
+  let grams = 0;
+  for (const f of found) {
+    const g = gramsOf({ value: f.value, unit: f.unit ?? 'g' }, ingredient, source);
+    if (g === null || !Number.isFinite(g)) return null;
+    grams += g;
+  }
+  const first = found[0];
+  const entered: Entered =
+    found.length === 1 && first ? { value: first.value, unit: first.unit ?? 'g' } : { value: grams, unit: 'g' };
+  return { grams, entered };
+}
+
+/** A new amount for a line, in words that match its new weight. */
+export function withGrams(item: Item, grams: number): Item {
+  if (item.grams === grams) return item;
+  return { ...item, grams, entered: { value: Math.round(grams * 100) / 100, unit: 'g' } };
+}

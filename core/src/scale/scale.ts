@@ -1,0 +1,96 @@
+import { familyOf } from '../balance/families.js';
+import { densityOf, totalsOf } from '../balance/totals.js';
+import type { Problem } from '../errors.js';
+import { allItems, ingredientFor } from '../formula/formula.js';
+import type { Formula, Item, Kitchen, TinUse } from '../formula/types.js';
+import { defaultKitchen } from '../kitchen/default.js';
+import { linesOf } from '../leavening/parts.js';
+import { asMeasured, pieceGrams } from '../quantity/amount.js';
+import { asFraction } from '../quantity/numbers.js';
+import { capacityOf, outlineOf } from '../tin/geometry.js';
+
+export type ScaleTarget =
+  | { readonly by: 'factor'; readonly factor: number }
+  | { readonly by: 'pieces'; readonly pieces: number }
+  | { readonly by: 'tins'; readonly tins: readonly TinUse[] }
+  | { readonly by: 'batterG'; readonly batterG: number }
+  | { readonly by: 'item'; readonly itemId: string; readonly grams: number };
+
+export interface Scaled {
+  readonly formula: Formula;
+  readonly factor: number;
+  /** How the eggs come out: whole where near, else beaten and weighed. */
+  readonly eggs: readonly { readonly itemId: string; readonly words: string }[];
+  readonly problems: readonly Problem[];
+}
+
+/** Batter weight that a set of tins wants, g: what the formula's own tins hold, or the family's usual fill. */
+export function batterForTins(formula: Formula, tins: readonly TinUse[], kitchen: Kitchen): number {
+  const t = totalsOf(linesOf(formula, kitchen));
+  const family = familyOf(formula.family);
+  const volume = (uses: readonly TinUse[]): number => uses.reduce((s, u) => s + capacityOf(u.tin) * u.count, 0);
+  const own = formula.tins ?? [];
+  const sameKind = own.length > 0 && own.every((u) => outlineOf(u.tin).free === tins.every((x) => outlineOf(x.tin).free));
+  if (own.length > 0 && volume(own) > 0 && sameKind) return (t.batterG * volume(tins)) / volume(own);
+  const usual = (family.fill[0] + family.fill[1]) / 2;
+  return volume(tins) * densityOf(t, family) * (tins.every((x) => outlineOf(x.tin).free) ? 1 : usual);
+}
+
+function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): number {
+  const batterG = totalsOf(linesOf(formula, kitchen)).batterG;
+  switch (target.by) {
+    case 'factor':
+      return target.factor;
+    case 'pieces':
+      return target.pieces / (formula.yield?.pieces ?? formula.tins?.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) ?? 1);
+    case 'tins':
+      return batterForTins(formula, target.tins, kitchen) / batterG;
+    case 'batterG':
+      return target.batterG / batterG;
+    case 'item':
+      return target.grams / (allItems(formula).find((i) => i.id === target.itemId)?.grams ?? 0);
+  }
+}
+
+function scaleItem(item: Item, factor: number): Item {
+  if (factor === 1) return item;
+  const e = item.entered;
+  const value = e === null ? null : typeof e.value === 'number' ? e.value * factor : ([e.value[0] * factor, e.value[1] * factor] as const);
+  return { ...item, grams: item.grams * factor, entered: e && value !== null ? { ...e, value } : e };
+}
+
+/**
+ * Scales every line by one factor; ratios, and so every baker's percentage, stay as they are. An impossible target
+ * leaves the formula untouched and says why.
+ */
+export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = defaultKitchen): Scaled {
+  const factor = factorOf(formula, target, kitchen);
+  if (!Number.isFinite(factor) || factor <= 0 || factor > 1000)
+    return {
+      formula, factor: 1, eggs: [],
+      problems: [{ id: 'scale', place: 'scale', words: 'There is nothing to scale to: the target or the batter weighs nothing.', remedy: 'Give an amount above zero, and check that the formula has weights.' }],
+    };
+  const tins = target.by === 'tins' ? target.tins : formula.tins;
+  const pieces = formula.yield ? { ...formula.yield, pieces: Math.max(1, Math.round(formula.yield.pieces * factor)) } : undefined;
+  const scaled: Formula = {
+    ...formula,
+    groups: formula.groups.map((g) => ({ ...g, items: g.items.map((i) => scaleItem(i, factor)) })),
+    ...(tins && { tins }),
+    ...(pieces && { yield: pieces }),
+  };
+  return { formula: scaled, factor, eggs: eggWords(scaled, kitchen), problems: [] };
+}
+
+function eggWords(formula: Formula, kitchen: Kitchen): { itemId: string; words: string }[] {
+  return allItems(formula).flatMap((item) => {
+    const ingredient = ingredientFor(formula, item, kitchen);
+    const piece = ingredient.role === 'egg' ? pieceGrams(ingredient, kitchen.measures) : null;
+    if (!piece) return [];
+    const n = item.grams / piece.typical;
+    const near = Math.abs(n - Math.round(n)) < 0.12;
+    const words = near
+      ? `${asMeasured(item.grams, ingredient, kitchen.measures)}`
+      : `${asFraction(n)} eggs: beat ${Math.ceil(n)} and weigh ${Math.round(item.grams)} g`;
+    return [{ itemId: item.id, words }];
+  });
+}
