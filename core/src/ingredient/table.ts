@@ -180,7 +180,7 @@ export const rows: readonly Row[] = [
   ['citric-acid', 'Citric acid', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.95, '', { leavener: 'acid', acid: [1500, 1555, 1562] }, ''],
 
   // salt, flavour, water
-  ['salt', 'Fine salt', 'salt', [0.2, 0, 0, 0, 0, 0], 1.187, '', { salt: 99.6 }, 'table salt|fine salt|sea salt|fine sea salt'],
+  ['salt', 'Fine salt', 'salt', [0.2, 0, 0, 0, 0, 0], 1.187, '', { salt: 99.6 }, 'salt|table salt|fine salt|sea salt|fine sea salt'],
   ['salt-coarse', 'Coarse salt', 'salt', [0.3, 0, 0, 0, 0, 0], 0.99, '', { salt: 99.5 }, 'kosher salt|coarse salt|coarse sea salt'],
   ['salt-flake', 'Flake salt', 'salt', [0.5, 0, 0, 0, 0, 0], 0.61, '', { salt: 99.3 }, 'flaky salt|flaky sea salt|salt flakes|sea salt flakes'],
   ['water', 'Water', 'liquid', [100, 0, 0, 0, 0, 0], 1, '', {}, 'boiling water|warm water|hot water|cold water|tap water|ice water'],

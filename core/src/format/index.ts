@@ -1,0 +1,190 @@
+/** Orvin's open files: what they look like and whether a file is one. Apart from `@orvin/core`, since it brings Joi. */
+import Joi from 'joi';
+import type { Problem } from '../errors.js';
+import { families } from '../balance/families.js';
+import type { Formula, Kitchen } from '../formula/types.js';
+import type { BakeRecord } from '../log/types.js';
+
+export interface VersionRecord {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly n: number;
+  readonly at: number;
+  readonly why: string;
+  readonly formula: Formula;
+}
+
+/** A whole kitchen in one file. Unknown fields are kept. */
+export interface KitchenFile {
+  readonly format: 'orvin.kitchen';
+  readonly version: 1;
+  /** Instant of the export, ms since 1970. */
+  readonly exportedAt: number;
+  readonly kitchen: Kitchen;
+  readonly formulas: readonly { readonly formula: Formula; readonly plan: { readonly tins: Formula['tins'] } }[];
+  readonly versions: readonly VersionRecord[];
+  readonly bakes: readonly BakeRecord[];
+}
+
+const id = Joi.string().min(1).max(200);
+const positive = Joi.number().min(0);
+const band = Joi.object({ low: Joi.number().required(), typical: Joi.number().required(), high: Joi.number().required() }).unknown(true);
+const tin = Joi.object({
+  id: id.required(),
+  name: Joi.string().allow('').required(),
+  shape: Joi.valid('round', 'square', 'rect', 'loaf', 'cup', 'tube', 'sheet', 'mound', 'slab').required(),
+  topMm: Joi.number().greater(0).required(),
+  top2Mm: Joi.number().greater(0),
+  baseMm: Joi.number().greater(0),
+  base2Mm: Joi.number().greater(0),
+  depthMm: Joi.number().greater(0).required(),
+  tubeMm: positive,
+  cups: Joi.number().integer().min(1),
+  capacityMl: Joi.number().greater(0),
+  tareG: positive,
+  material: Joi.valid('light metal', 'shiny metal', 'dark metal', 'glass', 'ceramic', 'silicone', 'cast iron', 'none').required(),
+}).unknown(true);
+const tinUse = Joi.object({ tin: tin.required(), count: Joi.number().integer().min(1).required() }).unknown(true);
+const source = Joi.object({
+  cupMl: Joi.number().greater(0).required(),
+  spoonMl: Joi.number().greater(0).required(),
+  flourHabit: Joi.valid('sifted', 'spooned', 'dipped', 'packed').required(),
+  saltKind: Joi.valid('fine', 'coarse', 'flake').required(),
+  eggSize: Joi.valid('us-s', 'us-m', 'us-l', 'us-xl', 'us-jumbo', 'eu-s', 'eu-m', 'eu-l', 'eu-xl').required(),
+}).unknown(true);
+const entered = Joi.object({
+  value: Joi.alternatives(Joi.number(), Joi.array().ordered(Joi.number().required(), Joi.number().required())).required(),
+  unit: Joi.string().required(),
+}).unknown(true);
+const item = Joi.object({
+  id: id.required(),
+  ingredient: id.required(),
+  words: Joi.string().allow('').required(),
+  entered: entered.allow(null).required(),
+  grams: Joi.number().required(),
+  optional: Joi.boolean(),
+  pieces: Joi.boolean(),
+  note: Joi.string().allow(''),
+}).unknown(true);
+const ownIngredient = Joi.object({
+  id: id.required(),
+  name: Joi.string().required(),
+  aliases: Joi.array().items(Joi.string()).required(),
+  role: Joi.string().required(),
+  per100: Joi.object().pattern(Joi.string(), Joi.number()).required(),
+  gPerMl: Joi.number().greater(0).required(),
+  acidMeq: band,
+  pieceG: band,
+  allergens: Joi.array().items(Joi.string()).required(),
+  basis: Joi.string().required(),
+}).unknown(true);
+const minutes = Joi.object({ early: positive.required(), late: positive.required() }).unknown(true);
+
+const formula = Joi.object({
+  format: Joi.valid('orvin.formula').required(),
+  version: Joi.valid(1).required(),
+  id: id.required(),
+  title: Joi.string().allow('').required(),
+  family: Joi.valid(...families.map((f) => f.id)).required(),
+  source: source.required(),
+  groups: Joi.array().items(Joi.object({ id: id.required(), name: Joi.string().allow('').required(), role: Joi.string(), items: Joi.array().items(item).required() }).unknown(true)).required(),
+  method: Joi.array().items(Joi.object({ text: Joi.string().allow('').required(), itemIds: Joi.array().items(Joi.string()).required() }).unknown(true)).required(),
+  bake: Joi.object({ ovenC: Joi.number().required(), fan: Joi.boolean().required(), minutes, stages: Joi.array().items(Joi.object({ fromMin: positive.required(), ovenC: Joi.number().required() }).unknown(true)) }).unknown(true),
+  tins: Joi.array().items(tinUse),
+  yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
+  ingredients: Joi.array().items(ownIngredient),
+  notes: Joi.string().allow(''),
+}).unknown(true);
+
+const kitchen = Joi.object({
+  id: id.required(),
+  name: Joi.string().required(),
+  measures: source.keys({ scaleG: Joi.number().greater(0).required() }).required(),
+  display: Joi.object().required(),
+  schools: Joi.object().required(),
+  ovens: Joi.array().items(Joi.object({ id: id.required(), name: Joi.string().required(), litres: positive.required(), fan: Joi.boolean().required(), biasC: Joi.number() }).unknown(true)).min(1).required(),
+  tins: Joi.array().items(tin).required(),
+  bowls: Joi.array().required(),
+  powders: Joi.array().required(),
+  altitudeM: Joi.number().min(-500).max(6000).required(),
+  roomC: Joi.number().min(-10).max(50).required(),
+  ownIngredients: Joi.array().items(ownIngredient).required(),
+  prices: Joi.object().required(),
+  stock: Joi.object().required(),
+  locale: Joi.object().required(),
+}).unknown(true);
+
+const bakeRecord = Joi.object({
+  id: id.required(),
+  formulaId: id.required(),
+  versionId: Joi.string().allow(null).required(),
+  title: Joi.string().allow('').required(),
+  at: Joi.number().required(),
+  tin: tinUse.required(),
+  batterG: positive.required(),
+  ovenId: id.required(),
+  ovenC: Joi.number().required(),
+  fan: Joi.boolean().required(),
+  predicted: Joi.object().allow(null).required(),
+  minutes: positive.required(),
+  outcome: Joi.valid('good', 'fine', 'under', 'over', 'sunk', 'dense', 'dry').required(),
+  notes: Joi.string().allow('').required(),
+}).unknown(true);
+
+const kitchenFile = Joi.object({
+  format: Joi.valid('orvin.kitchen').required(),
+  version: Joi.valid(1).required(),
+  exportedAt: Joi.number().required(),
+  kitchen: kitchen.required(),
+  formulas: Joi.array().items(Joi.object({ formula: formula.required(), plan: Joi.object({ tins: Joi.array().items(tinUse) }).unknown(true) }).unknown(true)).required(),
+  versions: Joi.array().items(Joi.object({ id: id.required(), formulaId: id.required(), n: positive.required(), at: Joi.number().required(), why: Joi.string().allow('').required(), formula: formula.required() }).unknown(true)).required(),
+  bakes: Joi.array().items(bakeRecord).required(),
+}).unknown(true);
+
+export type Checked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+function check<T>(schema: Joi.ObjectSchema, data: unknown, what: string): Checked<T> {
+  const { error } = schema.validate(data, { abortEarly: false, convert: false });
+  if (!error) return { ok: true, value: data as T };
+  return {
+    ok: false,
+    problems: error.details.slice(0, 8).map((d, i) => ({
+      id: `file-${i}`,
+      place: d.path.length > 0 ? d.path.join(' › ') : what,
+      words: d.message.replace(/"/g, '“').replace(/“([^“]*)“/g, '“$1”'),
+      remedy: 'Mend it in the file, or export it again from where it came. Nothing was changed here.',
+    })),
+  };
+}
+
+/** Checks one formula; docs/formats/formula.schema.json says the same. The value is returned untouched. */
+export const checkFormula = (data: unknown): Checked<Formula> => check(formula, data, 'formula');
+/** Checks a whole kitchen; docs/formats/kitchen.schema.json says the same. */
+export const checkKitchenFile = (data: unknown): Checked<KitchenFile> => check(kitchenFile, data, 'kitchen');
+/** Checks a kitchen's profile alone, as the Larder edits it. */
+export const checkKitchen = (data: unknown): Checked<Kitchen> => check(kitchen, data, 'kitchen');
+export const checkBake = (data: unknown): Checked<BakeRecord> => check(bakeRecord, data, 'bake');
+export const checkTin = (data: unknown): Checked<Formula['tins']> => check(tin, data, 'tin');
+
+/** Reads a file's text: a formula, a whole kitchen, or problems in words. Never throws. */
+export function readFile(text: string): { readonly kind: 'formula'; readonly value: Formula } | { readonly kind: 'kitchen'; readonly value: KitchenFile } | { readonly kind: 'problem'; readonly problems: readonly Problem[] } | { readonly kind: 'text' } {
+  if (!/^\s*[{[]/.test(text)) return { kind: 'text' };
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (e) {
+    const at = /position (\d+)/.exec(e instanceof Error ? e.message : '');
+    const line = at ? text.slice(0, Number(at[1])).split('\n').length : 1;
+    return { kind: 'problem', problems: [{ id: 'broken-json', place: `line ${line}`, words: 'This file breaks off: a bracket, comma or quotation mark is missing, perhaps because only part of it was saved.', remedy: 'Export it again from where it came. Nothing was changed here.' }] };
+  }
+  const format = typeof data === 'object' && data !== null ? (data as Record<string, unknown>)['format'] : undefined;
+  if (format === 'orvin.kitchen') {
+    const c = checkKitchenFile(data);
+    return c.ok ? { kind: 'kitchen', value: c.value } : { kind: 'problem', problems: c.problems };
+  }
+  if (format === 'orvin.formula') {
+    const c = checkFormula(data);
+    return c.ok ? { kind: 'formula', value: c.value } : { kind: 'problem', problems: c.problems };
+  }
+  return { kind: 'text' };
+}

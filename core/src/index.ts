@@ -1,0 +1,57 @@
+/**
+ * `@orvin/core`: the computation of Orvin. Pure functions over plain values; no clock, no randomness, no I/O.
+ * docs/core.md lists what each part does; docs/science has the equations and their sources.
+ */
+export * from './formula/types.js';
+export { OrvinError, type ErrorCode, type Problem } from './errors.js';
+
+export { readRecipe, readRecipes } from './recipe/read.js';
+export { settle } from './recipe/settle.js';
+export { write, type WriteAs } from './recipe/write.js';
+export type { Choice, Doubt, DoubtKind, Edit, Place, RecipeDraft } from './recipe/draft.js';
+export { readTin } from './recipe/baking.js';
+
+export { assess, type Assessment } from './balance/assess.js';
+export type { Advice } from './balance/advice.js';
+export type { Caution } from './balance/cautions.js';
+export type { Verdict } from './balance/verdicts.js';
+export type { Totals } from './balance/totals.js';
+export { consistencyWords } from './balance/totals.js';
+export { aFamily, families, familyOf, type Consistency, type Family } from './balance/families.js';
+export { explain, explainable, type Explanation, type ExplainKey } from './explain/explain.js';
+
+export { allItems, applyChanges, batterItems, differences, ingredientFor, isBatter, type Difference } from './formula/formula.js';
+export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
+export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
+export { fitTins, type TinFit } from './tin/fit.js';
+export { predictBake, type BakeInput, type BakePrediction, type Known, type PlanMark } from './bake/predict.js';
+export { calibrate, type Calibration } from './bake/calibrate.js';
+export type { Sample } from './bake/run.js';
+export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
+
+export { defaultKitchen } from './kitchen/default.js';
+export { catalogueRow, ingredientOf, ingredients } from './ingredient/catalogue.js';
+export { powders, type PowderKind } from './leavening/powders.js';
+export type { Ledger, LedgerEntry } from './leavening/ledger.js';
+export type { Lift, LiftPart } from './leavening/lift.js';
+
+export { asMeasured, densityIn, eggG, gramsOf, habitFactor, pieceGrams, printEntered, readAmount } from './quantity/amount.js';
+export { asFraction, plain, readNumber } from './quantity/numbers.js';
+export { scanAmounts, type Found } from './quantity/scan.js';
+export { convert, teaspoonMl, toCelsius, toFahrenheit, unitOf, units, type Dimension, type Unit } from './quantity/units.js';
+
+/** Shapes a tin can have, in plain words. */
+export const shapes = [
+  { id: 'round', name: 'round' },
+  { id: 'square', name: 'square' },
+  { id: 'rect', name: 'rectangle' },
+  { id: 'loaf', name: 'loaf' },
+  { id: 'cup', name: 'muffin cups' },
+  { id: 'tube', name: 'tube' },
+  { id: 'sheet', name: 'sheet' },
+  { id: 'mound', name: 'free-form' },
+  { id: 'slab', name: 'cut from a slab' },
+] as const;
+export { merge3, same } from './formula/merge.js';
+export { outcomes, type BakeRecord, type Outcome } from './log/types.js';
+export { historyOf, teaching } from './log/learn.js';

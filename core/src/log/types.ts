@@ -1,0 +1,38 @@
+import type { TinUse } from '../formula/types.js';
+
+/** How a bake came out, from the baker's own eyes: one word, and the marks that explain it. */
+export type Outcome = 'good' | 'fine' | 'under' | 'over' | 'sunk' | 'dense' | 'dry';
+
+/** One bake as it went. Times are minutes in the oven until it was taken out. */
+export interface BakeRecord {
+  readonly id: string;
+  readonly formulaId: string;
+  /** The version of the formula that was baked, frozen when the bake was logged. */
+  readonly versionId: string | null;
+  readonly title: string;
+  /** Instant of taking it out, ms since 1970. */
+  readonly at: number;
+  readonly tin: TinUse;
+  /** Batter in one tin, g. */
+  readonly batterG: number;
+  readonly ovenId: string;
+  readonly ovenC: number;
+  readonly fan: boolean;
+  /** What was predicted then; null when nothing was. */
+  readonly predicted: { readonly early: number; readonly likely: number; readonly late: number } | null;
+  readonly minutes: number;
+  readonly outcome: Outcome;
+  readonly notes: string;
+  /** Left out of learning, at the baker's wish. */
+  readonly excluded?: boolean;
+}
+
+export const outcomes: readonly { readonly id: Outcome; readonly words: string }[] = [
+  { id: 'good', words: 'just right' },
+  { id: 'fine', words: 'good enough' },
+  { id: 'under', words: 'underbaked' },
+  { id: 'over', words: 'overbaked' },
+  { id: 'sunk', words: 'sunk in the middle' },
+  { id: 'dense', words: 'flat and dense' },
+  { id: 'dry', words: 'dry' },
+];

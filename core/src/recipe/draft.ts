@@ -1,0 +1,57 @@
+import type { BakeSetting, Entered, FamilyId, Formula, TinUse } from '../formula/types.js';
+
+/** A place in the pasted text: line number from 0, characters from–to. */
+export interface Place {
+  readonly line: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What settling a doubt does to the formula. Plain data, so that drafts can be stored. */
+export type Edit =
+  | { readonly kind: 'keep' }
+  | { readonly kind: 'amount'; readonly itemId: string; readonly grams: number; readonly entered: Entered }
+  | { readonly kind: 'ingredient'; readonly itemId: string; readonly ingredient: string; readonly grams: number }
+  | { readonly kind: 'drop'; readonly itemId: string }
+  | { readonly kind: 'bake'; readonly bake: BakeSetting }
+  | { readonly kind: 'tins'; readonly tins: readonly TinUse[] }
+  | { readonly kind: 'family'; readonly family: FamilyId };
+
+export interface Choice {
+  readonly id: string;
+  readonly words: string;
+  readonly edit: Edit;
+}
+
+export type DoubtKind =
+  | 'disagree'
+  | 'unknown-ingredient'
+  | 'no-amount'
+  | 'leavener'
+  | 'temperature'
+  | 'tin'
+  | 'family'
+  | 'no-ingredients'
+  | 'not-text'
+  | 'too-long'
+  | 'broken-json'
+  | 'empty'
+  | 'amount';
+
+export interface Doubt {
+  readonly id: string;
+  readonly place: Place | null;
+  readonly kind: DoubtKind;
+  readonly words: string;
+  /** Id of the choice that is most likely meant. */
+  readonly likely: string;
+  readonly choices: readonly Choice[];
+  readonly itemId?: string;
+}
+
+export interface RecipeDraft {
+  readonly formula: Formula;
+  readonly doubts: readonly Doubt[];
+  /** 0–1: how much of the text was read without doubt. */
+  readonly confidence: number;
+}

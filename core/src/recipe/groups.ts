@@ -1,0 +1,51 @@
+import { familyOf } from '../balance/families.js';
+import { ingredientFor } from '../formula/formula.js';
+import type { FamilyId, Formula, Group, GroupRole, Item, Kitchen, MethodStep } from '../formula/types.js';
+
+type Slot = 'dry' | 'fat-sugar' | 'egg' | 'wet' | 'fold-in';
+type Order = readonly { readonly slot: Slot; readonly name: string; readonly role: GroupRole }[];
+
+const orders: Readonly<Record<'creaming' | 'rub-in' | 'muffin', Order>> = {
+  creaming: [
+    { slot: 'fat-sugar', name: 'Cream together', role: 'fat-sugar' },
+    { slot: 'egg', name: 'Beat in, one at a time', role: 'egg' },
+    { slot: 'dry', name: 'Dry', role: 'dry' },
+    { slot: 'wet', name: 'In turns with the dry', role: 'wet' },
+    { slot: 'fold-in', name: 'Fold in', role: 'fold-in' },
+  ],
+  'rub-in': [
+    { slot: 'dry', name: 'Dry', role: 'dry' },
+    { slot: 'fat-sugar', name: 'Rub in', role: 'fat-sugar' },
+    { slot: 'egg', name: 'Bind', role: 'egg' },
+    { slot: 'wet', name: 'Wet', role: 'wet' },
+    { slot: 'fold-in', name: 'Fold in', role: 'fold-in' },
+  ],
+  muffin: [
+    { slot: 'dry', name: 'Dry', role: 'dry' },
+    { slot: 'wet', name: 'Wet', role: 'wet' },
+    { slot: 'fold-in', name: 'Fold in', role: 'fold-in' },
+  ],
+};
+
+const dryRoles = new Set(['flour', 'cocoa', 'leavener', 'salt']);
+const drySpice = /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|milk-powder|psyllium|xanthan/;
+
+/** Puts batter items into groups in mixing order, by the way the method or the family mixes. */
+export function intoGroups(items: readonly Item[], formula: Formula, family: FamilyId, method: readonly MethodStep[], kitchen: Kitchen): Group[] {
+  const said = method.map((m) => m.text).join(' ').toLowerCase();
+  const usual = familyOf(family).methods[0];
+  const way = /\bcream\b[^.]*\b(?:sugar|butter)|beat (?:the )?(?:soft )?butter/.test(said) ? 'creaming' : /\brub\b|cut (?:in )?the (?:cold )?butter/.test(said) ? 'rub-in' : said === '' && usual === 'creaming' ? 'creaming' : said === '' && usual === 'rub-in' ? 'rub-in' : 'muffin';
+  const slotOf = (item: Item): Slot => {
+    const i = ingredientFor(formula, item, kitchen);
+    if (item.pieces ?? i.pieces) return 'fold-in';
+    if (dryRoles.has(i.role) || drySpice.test(i.id) || i.base === 'nut') return 'dry';
+    if (way !== 'muffin' && (i.role === 'fat' || (i.role === 'sugar' && way === 'creaming'))) return 'fat-sugar';
+    if (way === 'rub-in' && i.role === 'sugar') return 'dry';
+    if (way !== 'muffin' && i.role === 'egg') return 'egg';
+    if (i.role === 'addin') return 'fold-in';
+    return 'wet';
+  };
+  return orders[way]
+    .map(({ slot, name, role }) => ({ id: slot, name, role, items: items.filter((i) => slotOf(i) === slot) }))
+    .filter((g) => g.items.length > 0);
+}

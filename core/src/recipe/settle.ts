@@ -1,0 +1,43 @@
+import { OrvinError } from '../errors.js';
+import type { Formula, Item } from '../formula/types.js';
+import type { Choice, Edit, RecipeDraft } from './draft.js';
+
+const mapItems = (f: Formula, change: (i: Item) => Item | null): Formula => ({
+  ...f,
+  groups: f.groups.map((g) => ({ ...g, items: g.items.flatMap((i) => change(i) ?? []) })).filter((g) => g.items.length > 0),
+});
+
+export function applyEdit(f: Formula, e: Edit): Formula {
+  switch (e.kind) {
+    case 'keep':
+      return f;
+    case 'amount':
+      return mapItems(f, (i) => (i.id === e.itemId ? { ...i, grams: Math.round(e.grams * 100) / 100, entered: e.entered } : i));
+    case 'ingredient':
+      return mapItems(f, (i) => (i.id === e.itemId ? { ...i, ingredient: e.ingredient, grams: Math.round(e.grams * 100) / 100 } : i));
+    case 'drop':
+      return mapItems(f, (i) => (i.id === e.itemId ? null : i));
+    case 'bake':
+      return { ...f, bake: e.bake };
+    case 'tins':
+      return { ...f, tins: e.tins };
+    case 'family':
+      return { ...f, family: e.family };
+  }
+}
+
+/**
+ * Settles one doubt with one of its choices and returns the draft without it.
+ * @throws OrvinError `unknown-doubt` when the draft has no such doubt or the doubt no such choice
+ */
+export function settle(draft: RecipeDraft, doubtId: string, choice: string | Choice): RecipeDraft {
+  const doubt = draft.doubts.find((d) => d.id === doubtId);
+  if (!doubt) throw new OrvinError('unknown-doubt', `The draft has no doubt '${doubtId}'.`);
+  const id = typeof choice === 'string' ? choice : choice.id;
+  const chosen = doubt.choices.find((c) => c.id === id);
+  if (!chosen) throw new OrvinError('unknown-doubt', `Doubt '${doubtId}' has no choice '${id}'.`);
+  const doubts = draft.doubts.filter((d) => d.id !== doubtId);
+  const settled = chosen.edit.kind === 'drop' ? doubts.filter((d) => d.itemId !== doubt.itemId) : doubts;
+  const n = draft.formula.groups.reduce((s, g) => s + g.items.length, 0);
+  return { formula: applyEdit(draft.formula, chosen.edit), doubts: settled, confidence: Math.max(draft.confidence, 1 - settled.length / (n + 2)) };
+}

@@ -1,0 +1,12 @@
+const flags = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-extensions', '--mute-audio', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'];
+
+module.exports = (config) =>
+  config.set({
+    frameworks: ['jasmine'],
+    plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
+    reporters: ['dots'],
+    browsers: ['Quiet'],
+    customLaunchers: { Quiet: { base: 'ChromeHeadless', flags } },
+    client: { jasmine: { random: true }, clearContext: true },
+    restartOnFileChange: false,
+  });
