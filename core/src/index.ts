@@ -13,6 +13,7 @@ export { readTin } from './recipe/baking.js';
 
 export { assess, type Assessment } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';
+export { usualRanges, type Usual } from './balance/usual.js';
 export type { Caution } from './balance/cautions.js';
 export type { Verdict } from './balance/verdicts.js';
 export type { Totals } from './balance/totals.js';
@@ -24,8 +25,8 @@ export { allItems, applyChanges, batterItems, differences, ingredientFor, isBatt
 export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
 export { fitTins, type TinFit } from './tin/fit.js';
-export { predictBake, type BakeInput, type BakePrediction, type Known, type PlanMark } from './bake/predict.js';
-export { calibrate, type Calibration } from './bake/calibrate.js';
+export { predictBake, statedBake, type BakeInput, type BakePrediction, type Known, type PlanMark } from './bake/predict.js';
+export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
 export type { Sample } from './bake/run.js';
 export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
 
@@ -54,4 +55,4 @@ export const shapes = [
 ] as const;
 export { merge3, same } from './formula/merge.js';
 export { outcomes, type BakeRecord, type Outcome } from './log/types.js';
-export { historyOf, teaching } from './log/learn.js';
+export { knownFrom, teaching } from './log/learn.js';

@@ -1,12 +1,13 @@
 import type { Kitchen } from '../formula/types.js';
-import type { BakeInput, Known } from './predict.js';
+import type { BakeInput } from './predict.js';
 import { setupOf } from './setup.js';
 import { simulate } from './run.js';
 
 /** A bake whose time is known: the recipe's stated time, or one from the log. */
-export interface Observation extends Known {
+export interface KnownBake {
+  readonly input: BakeInput;
+  readonly minutes: number;
   readonly kind: 'stated' | 'logged';
-  readonly fan?: boolean;
 }
 
 export interface Calibration {
@@ -36,7 +37,7 @@ const RESIDUAL_SD = 0.055;
 /** The speed at which the model bakes this tin in the observed minutes; null when no speed between 0.35 and 2.8 does. */
 export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): number | null {
   const at = (logSpeed: number): number => {
-    const run = simulate({ ...setupOf(input, kitchen), speed: Math.exp(logSpeed) });
+    const run = simulate({ ...setupOf(input, kitchen), speed: Math.exp(logSpeed), resolution: 0.75, untilDone: true });
     return Math.log((run.doneMin ?? 1e4) / minutes);
   };
   let x0 = 0;
@@ -61,7 +62,7 @@ export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): 
  * @param history bakes with known minutes; order does not matter
  */
 export function calibrate(
-  history: readonly { readonly input: BakeInput; readonly minutes: number; readonly kind: 'stated' | 'logged' }[],
+  history: readonly KnownBake[],
   kitchen?: Kitchen,
 ): Calibration {
   let precision = 1 / (PRIOR_SD * PRIOR_SD);

@@ -2,7 +2,7 @@ import { familyOf } from '../balance/families.js';
 import type { Problem } from '../errors.js';
 import type { BakeStage, FamilyId, Kitchen, Tin } from '../formula/types.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
-import { calibrate, type Calibration } from './calibrate.js';
+import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
 import { GOLDEN, simulate, type Run, type Sample } from './run.js';
 import { setupOf } from './setup.js';
 
@@ -31,10 +31,8 @@ export interface BakeInput {
   readonly stages?: readonly BakeStage[];
   /** A time the baker trusts, for instance the recipe's own. */
   readonly known?: Known;
-  /** Further known bakes, for instance from the log. */
-  readonly history?: readonly (Known & { readonly kind: 'stated' | 'logged'; readonly fan?: boolean })[];
-  /** Factor on heat transfer, when it has been calibrated already. */
-  readonly speed?: number;
+  /** What known bakes have taught already (`calibrate`); it takes the place of `known`. */
+  readonly calibration?: Calibration;
   /** Samples for the range; the first version states it from documented errors instead. */
   readonly samples?: number;
   readonly seed?: number;
@@ -96,13 +94,8 @@ const fatal = new Set(['no-batter', 'no-heat', 'oven-cold', 'oven-hot', 'too-dee
 export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction {
   const problems = problemsOf(input);
   if (problems.some((x) => fatal.has(x.id))) return nothing(problems);
-  const history = [...(input.known ? [{ ...input.known, kind: 'stated' as const, fan: input.fan }] : []), ...(input.history ?? [])];
-  const calibration =
-    history.length === 0
-      ? null
-      : calibrate(history.map((h) => ({ input: observed(input, h), minutes: h.minutes, kind: h.kind })), kitchen);
-  const speed = input.speed ?? calibration?.speed ?? 1;
-  const setup = setupOf({ ...input, speed }, kitchen);
+  const calibration = input.calibration ?? (input.known ? calibrate([statedBake(input, input.known)], kitchen) : null);
+  const setup = { ...setupOf(input, kitchen), speed: calibration?.speed ?? 1 };
   const run = simulate(setup);
   if (run.doneMin === null)
     return nothing([...problems, { id: 'never-done', place: 'bake', words: 'The middle is not done within six hours.', remedy: 'Turn the oven up, or divide the batter over more tins.' }]);
@@ -125,17 +118,10 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
 }
 
 /** The bake that a known time speaks of: the same batter and family in its own tin and heat. */
-const observed = (input: BakeInput, k: Known & { readonly fan?: boolean }): BakeInput => ({
-  family: input.family,
-  tin: k.tin,
-  batterG: k.batterG,
-  ovenC: k.ovenC,
-  fan: k.fan ?? false,
-  ...(input.startC !== undefined && { startC: input.startC }),
-  ...(input.composition && { composition: input.composition }),
-  ...(input.densityGPerMl !== undefined && { densityGPerMl: input.densityGPerMl }),
-  ...(input.rise !== undefined && { rise: input.rise }),
-});
+export function statedBake(input: BakeInput, k: Known): KnownBake {
+  const { known: _known, calibration: _calibration, stages: _stages, ...rest } = input;
+  return { input: { ...rest, tin: k.tin, batterG: k.batterG, ovenC: k.ovenC }, minutes: k.minutes, kind: 'stated' };
+}
 
 function browningWords(run: Run): string {
   const x = run.browning.top;

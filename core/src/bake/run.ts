@@ -24,6 +24,8 @@ export interface Setup {
   readonly speed: number;
   /** Cells and step relative to the standard resolution; 1 is within 2 % of the converged time. */
   readonly resolution?: number;
+  /** Stop when done; the curve then ends there. */
+  readonly untilDone?: boolean;
 }
 
 export interface Sample {
@@ -165,7 +167,7 @@ function march(model: Model, setup: Setup, batterMm: number): Run {
       lossPct = lossOf(model, state.vapour, boiledShare(state), setup);
     }
     before = r.coldest;
-    if (doneS !== null && s > doneS * 1.2) break;
+    if (doneS !== null && (setup.untilDone || s > doneS * 1.2)) break;
     dt = Math.min(longest, dt * 1.06);
   }
   return { doneMin: doneS === null ? null : doneS / 60, curve, browning: doneS === null ? browning : atDone, topBrownMin, lossPct, batterMm };

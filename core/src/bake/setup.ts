@@ -24,6 +24,6 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
     stages,
     fan: input.fan ?? false,
     altitudeM,
-    speed: input.speed ?? 1,
+    speed: 1,
   };
 }

@@ -142,5 +142,8 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed): Advic
     const merit = weigh(applyChanges(formula, idea.changes), kitchen).merit;
     if (merit < w.merit - 1e-6) out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });
   }
-  return out.sort((a, b) => a.merit - b.merit || a.changes.length - b.changes.length).slice(0, 3);
+  out.sort((a, b) => a.merit - b.merit || a.changes.length - b.changes.length);
+  // half as good as the best is not worth a second thought
+  const enough = (w.merit + (out[0]?.merit ?? 0)) / 2;
+  return out.filter((a) => a.merit <= enough).slice(0, 3);
 }

@@ -21,7 +21,7 @@ export interface KitchenFile {
   /** Instant of the export, ms since 1970. */
   readonly exportedAt: number;
   readonly kitchen: Kitchen;
-  readonly formulas: readonly { readonly formula: Formula; readonly plan: { readonly tins: Formula['tins'] } }[];
+  readonly formulas: readonly { readonly formula: Formula; readonly plan: { readonly tins?: Formula['tins'] } }[];
   readonly versions: readonly VersionRecord[];
   readonly bakes: readonly BakeRecord[];
 }
@@ -119,6 +119,9 @@ const bakeRecord = Joi.object({
   formulaId: id.required(),
   versionId: Joi.string().allow(null).required(),
   title: Joi.string().allow('').required(),
+  family: Joi.valid(...families.map((f) => f.id)).required(),
+  densityGPerMl: Joi.number().greater(0).required(),
+  rise: Joi.number().greater(0).required(),
   at: Joi.number().required(),
   tin: tinUse.required(),
   batterG: positive.required(),

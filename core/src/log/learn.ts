@@ -1,4 +1,4 @@
-import type { BakeInput } from '../bake/predict.js';
+import type { KnownBake } from '../bake/calibrate.js';
 import type { BakeRecord } from './types.js';
 
 /**
@@ -12,6 +12,10 @@ export function teaching(bakes: readonly BakeRecord[], ovenId: string): BakeReco
     .slice(0, 8);
 }
 
-/** Known times for a prediction out of the log, as `BakeInput.history` wants them. */
-export const historyOf = (bakes: readonly BakeRecord[]): NonNullable<BakeInput['history']> =>
-  bakes.map((b) => ({ tin: b.tin.tin, batterG: b.batterG, ovenC: b.ovenC, fan: b.fan, minutes: b.minutes, kind: 'logged' as const }));
+/** Known bakes out of the log, as `calibrate` wants them. */
+export const knownFrom = (bakes: readonly BakeRecord[]): KnownBake[] =>
+  bakes.map((b) => ({
+    input: { family: b.family, tin: b.tin.tin, batterG: b.batterG, ovenC: b.ovenC, fan: b.fan, ovenId: b.ovenId, densityGPerMl: b.densityGPerMl, rise: b.rise },
+    minutes: b.minutes,
+    kind: 'logged' as const,
+  }));

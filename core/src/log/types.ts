@@ -1,4 +1,4 @@
-import type { TinUse } from '../formula/types.js';
+import type { FamilyId, TinUse } from '../formula/types.js';
 
 /** How a bake came out, from the baker's own eyes: one word, and the marks that explain it. */
 export type Outcome = 'good' | 'fine' | 'under' | 'over' | 'sunk' | 'dense' | 'dry';
@@ -10,6 +10,10 @@ export interface BakeRecord {
   /** The version of the formula that was baked, frozen when the bake was logged. */
   readonly versionId: string | null;
   readonly title: string;
+  /** What the batter was like, so that the bake can teach the oven's speed whatever becomes of the formula. */
+  readonly family: FamilyId;
+  readonly densityGPerMl: number;
+  readonly rise: number;
   /** Instant of taking it out, ms since 1970. */
   readonly at: number;
   readonly tin: TinUse;

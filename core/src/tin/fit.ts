@@ -71,7 +71,7 @@ export function fitOne(tin: Tin, count: number, batterG: number, density: number
   const crownMm = mean + dome;
   const edgeMm = Math.max(batterMm * 0.95, mean - dome);
   const [lo, hi] = family.fill;
-  const state = o.free ? 'ok' : edgeMm > o.depth * 1.06 || fill > 1 ? 'overflow' : fill > hi + 0.06 ? 'high' : fill < lo - 0.06 ? 'low' : 'ok';
+  const state = o.free ? 'ok' : edgeMm > o.depth * (tin.shape === 'cup' ? 1.35 : 1.08) || fill > 1 ? 'overflow' : fill > hi + 0.06 ? 'high' : fill < lo - 0.06 ? 'low' : 'ok';
   const pct = Math.round(fill * 100);
   const clear = Math.round(o.depth - crownMm);
   const words = problems[0]

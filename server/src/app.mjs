@@ -1,0 +1,43 @@
+import compress from '@fastify/compress';
+import helmet from '@fastify/helmet';
+import files from '@fastify/static';
+import fastify from 'fastify';
+import { policy, UNHASHED } from './policy.mjs';
+
+/**
+ * The server of the built application. It holds no data: kitchens live in the browser.
+ *
+ * @param {{ root: string, port: number, lan?: boolean }} options root: folder of the built application
+ */
+export async function makeApp({ root, port, lan = false }) {
+  const app = fastify({ logger: false, forceCloseConnections: true });
+  const canonical = `http://localhost:${port}`;
+
+  // one origin, since a browser keeps a kitchen under the address it was made at
+  app.addHook('onRequest', async (request, reply) => {
+    const host = request.headers.host ?? '';
+    if (!lan && /^127\.0\.0\.1(?::|$)|^\[::1\](?::|$)/.test(host)) return reply.redirect(`${canonical}${request.url}`, 308);
+  });
+  await app.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: policy },
+    crossOriginEmbedderPolicy: { policy: 'require-corp' },
+    strictTransportSecurity: false,
+  });
+  await app.register(compress, { encodings: ['br', 'gzip'], threshold: 1024 });
+  await app.register(files, {
+    root,
+    wildcard: true,
+    cacheControl: false,
+    setHeaders: (reply, path) => {
+      const name = path.slice(root.length).replaceAll('\\', '/');
+      reply.setHeader('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
+    },
+  });
+  app.get('/health', async () => ({ ok: true }));
+  app.setNotFoundHandler(async (request, reply) => {
+    const wantsPage = request.method === 'GET' && !/\.[a-z0-9]+$/i.test(request.url.split('?')[0] ?? '');
+    if (!wantsPage) return reply.code(404).type('text/plain').send('Not here.');
+    return reply.header('cache-control', 'no-cache').sendFile('index.html');
+  });
+  return app;
+}

@@ -1,0 +1,21 @@
+/** The nonce that index.html carries; constant, so that the page is served byte for byte as the service worker hashes it. */
+export const NONCE = 'orvin-enamel';
+
+/** Content-Security-Policy: everything from this origin, nothing inline but styles that carry the page's nonce. */
+export const policy = {
+  defaultSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  scriptSrcAttr: ["'none'"],
+  styleSrc: ["'self'", `'nonce-${NONCE}'`],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'"],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  manifestSrc: ["'self'"],
+  baseUri: ["'self'"],
+  formAction: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+/** Files whose name does not change with their content, and which must therefore be asked for each time. */
+export const UNHASHED = /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|)$/;

@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { filter, map } from 'rxjs';
+import { Kitchens } from './data/kitchens';
+import { Notices } from './data/notices';
+import { Desk } from './desk/desk';
+import { FinderPanel } from './ui/finder';
+import { KeysPanel } from './ui/keys';
+import { Panels } from './ui/panels';
+import { Theme } from './ui/theme';
+import { Undo } from './ui/undo';
+import { Updates } from './ui/updates';
+import { WhyPanel } from './ui/why';
+
+interface Hook {
+  readonly name: string;
+  readonly path: string;
+  /** Whether it is about the formula in hand. */
+  readonly hand: boolean;
+  /** Whether the phone's rail has room for it. */
+  readonly phone: boolean;
+}
+
+const hooks: readonly Hook[] = [
+  { name: 'Shelf', path: 'shelf', hand: false, phone: true },
+  { name: 'Bench', path: 'bench', hand: true, phone: false },
+  { name: 'Tins', path: 'tins', hand: true, phone: false },
+  { name: 'Day', path: 'day', hand: true, phone: false },
+  { name: 'Counter', path: 'counter', hand: true, phone: true },
+  { name: 'Log', path: 'log', hand: true, phone: false },
+  { name: 'Larder', path: 'larder', hand: false, phone: false },
+];
+
+/** The rail with the views hung on it, the view, what is said at the foot, and the overlays. */
+@Component({
+  selector: 'orvin-root',
+  imports: [RouterOutlet, RouterLink, WhyPanel, KeysPanel, FinderPanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './app.html',
+  styleUrl: './app.scss',
+})
+export class App {
+  private readonly router = inject(Router);
+  protected readonly desk = inject(Desk);
+  protected readonly kitchens = inject(Kitchens);
+  protected readonly notices = inject(Notices);
+  protected readonly panels = inject(Panels);
+  protected readonly theme = inject(Theme);
+  protected readonly undo = inject(Undo);
+  protected readonly updates = inject(Updates);
+  protected readonly hooks = hooks;
+  private readonly url = toSignal(this.router.events.pipe(filter((e) => e instanceof NavigationEnd), map((e) => e.urlAfterRedirects)), { initialValue: '' });
+  protected readonly view = computed(() => this.url().split(/[/?#]/)[1] ?? '');
+
+  protected link(h: Hook): readonly string[] | null {
+    if (!h.hand) return ['/', h.path];
+    const id = this.desk.id();
+    if (id !== null) return ['/', h.path, id];
+    return h.path === 'log' ? ['/', 'log'] : null;
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable;
+    const meta = e.ctrlKey || e.metaKey;
+    if (meta && e.key.toLowerCase() === 'z' && !(typing && target.tagName === 'TEXTAREA')) {
+      e.preventDefault();
+      if (typing) target.blur();
+      void (e.shiftKey ? this.undo.redo() : this.undo.undo());
+      return;
+    }
+    if (meta && e.key.toLowerCase() === 'y' && !typing) {
+      e.preventDefault();
+      void this.undo.redo();
+      return;
+    }
+    if (e.key === 'Escape' && !this.panels.anyOpen && this.desk.ghost()) return this.desk.drop();
+    if (typing || meta || e.altKey || this.panels.anyOpen || e.defaultPrevented) return;
+    if (e.key === '?') this.panels.openKeys();
+    else if (e.key === '/') {
+      e.preventDefault();
+      this.panels.openFind();
+    } else if (e.key.toLowerCase() === 'd') this.theme.toggle();
+    else if (/^[1-7]$/.test(e.key)) {
+      const hook = hooks[Number(e.key) - 1];
+      const to = hook && this.link(hook);
+      if (to) void this.router.navigate([...to]);
+      else this.notices.say('Take a formula from the Shelf first.');
+    }
+  }
+}

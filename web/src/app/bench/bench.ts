@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { consistencyWords, families, familyOf, ingredientFor, isBatter, usualRanges, type FamilyId, type Item } from '@orvin/core';
+import { SelectModule } from 'primeng/select';
+import { Backup } from '../data/backup';
+import { Desk } from '../desk/desk';
+import { Panels } from '../ui/panels';
+import { Undo } from '../ui/undo';
+import { LedgerDrawing } from './ledger';
+import { LiftDrawing } from './lift';
+import { Ranges } from './ranges';
+import { Row } from './row';
+import { pct } from './words';
+
+/** Formulate and balance: the sheet on one side, one continuous instrument on the other, all of it live. */
+@Component({
+  selector: 'orvin-bench',
+  imports: [FormsModule, RouterLink, SelectModule, Row, LiftDrawing, LedgerDrawing, Ranges],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './bench.html',
+  styleUrl: './bench.scss',
+})
+export class Bench {
+  readonly id = input.required<string>();
+  protected readonly desk = inject(Desk);
+  protected readonly panels = inject(Panels);
+  protected readonly backup = inject(Backup);
+  private readonly undo = inject(Undo);
+
+  protected readonly formula = this.desk.shown;
+  protected readonly a = this.desk.assessment;
+  protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
+  protected readonly adviceAt = signal(0);
+
+  protected readonly pctById = computed(() => new Map(this.a()?.items.map((i) => [i.itemId, i.bakersPct])));
+  /** Ranges of what is stored, so that a bar's scale holds still while it is pulled. */
+  protected readonly usualById = computed(() => {
+    const f = this.desk.formula();
+    return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
+  });
+  protected readonly beforeById = computed(() => {
+    if (!this.desk.changing()) return new Map<string, number>();
+    const now = new Map(this.formula()?.groups.flatMap((g) => g.items).map((i) => [i.id, i.grams]));
+    return new Map(this.desk.formula()?.groups.flatMap((g) => g.items).filter((i) => now.get(i.id) !== i.grams).map((i) => [i.id, i.grams]));
+  });
+  protected readonly advice = computed(() => this.a()?.advice ?? []);
+  protected readonly stored = computed(() => this.desk.formula());
+  /** Advice on the stored formula stays readable while one piece of it is being tried. */
+  protected readonly adviceShown = computed(() => this.advice()[Math.min(this.adviceAt(), this.advice().length - 1)] ?? null);
+  protected readonly batter = computed(() => {
+    const a = this.a();
+    if (!a) return null;
+    return { grams: Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' '), temperature: Math.round(a.batter.temperatureC), consistency: consistencyWords[a.batter.consistency], merit: a.merit };
+  });
+  protected readonly otherFamily = computed(() => {
+    const a = this.a();
+    return a && a.totals.baseG > 0 && a.family.nearest !== a.family.id ? familyOf(a.family.nearest) : null;
+  });
+  protected readonly badAmounts = computed(() => this.a()?.verdicts.filter((v) => v.id.startsWith('amount:')) ?? []);
+  protected readonly pct = pct;
+
+  constructor() {
+    effect(() => void this.desk.pickUp(this.id()));
+    this.undo.scope.set('formula');
+  }
+
+  protected ingredient(item: Item) {
+    const f = this.formula();
+    return f ? ingredientFor(f, item, this.desk.kitchen()) : ingredientFor({ ingredients: [] } as never, item);
+  }
+
+  protected isBatter = isBatter;
+
+  protected rename(e: Event): void {
+    const f = this.desk.formula();
+    const title = (e.target as HTMLInputElement).value.trim();
+    if (f && title !== '' && title !== f.title) this.desk.change(`title "${title}"`, { formula: { ...f, title } });
+  }
+
+  protected setFamily(id: FamilyId): void {
+    const f = this.desk.formula();
+    if (f && id !== f.family) this.desk.change(`family ${familyOf(id).name}`, { formula: { ...f, family: id } });
+  }
+
+  protected tryIt(): void {
+    const next = this.adviceShown();
+    if (next) this.desk.try(next);
+  }
+
+  protected nextAdvice(): void {
+    const n = this.advice().length;
+    this.adviceAt.update((i) => (n === 0 ? 0 : (i + 1) % n));
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    if (/^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName) || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (target.closest('p-select')) return;
+    if (e.key === 'Enter' && this.desk.ghost()) {
+      e.preventDefault();
+      this.desk.keep();
+    } else if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
+  }
+}

@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { asMeasured, readAmount, type Ingredient, type Item, type Kitchen, type Source, type Usual } from '@orvin/core';
+import { Panels } from '../ui/panels';
+import { pct, roleColour, scaleG, stepFor } from './words';
+
+/** One line of the formula sheet: as measured, name, grams, baker's %, and a bar to pull over its usual range. */
+@Component({
+  selector: 'orvin-row',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './row.html',
+  styleUrl: './row.scss',
+  host: { '[class.active]': 'active()', '[class.changed]': 'was() !== null' },
+})
+export class Row {
+  protected readonly panels = inject(Panels);
+  readonly item = input.required<Item>();
+  readonly ingredient = input.required<Ingredient>();
+  readonly bakersPct = input.required<number>();
+  readonly usual = input<Usual | null>(null);
+  readonly kitchen = input.required<Kitchen>();
+  readonly source = input.required<Source>();
+  /** Grams before the change being dragged or tried; null when this line does not change. */
+  readonly was = input<number | null>(null);
+  readonly dragging = output<number>();
+  readonly set = output<{ grams: number; label: string }>();
+  readonly dropped = output<void>();
+
+  protected readonly active = signal(false);
+  protected readonly typed = signal<string | null>(null);
+  protected readonly problem = signal('');
+  private readonly bar = viewChild.required<ElementRef<HTMLElement>>('bar');
+  private grip: { full: number; id: number } | null = null;
+
+  protected readonly measured = computed(() => asMeasured(this.item().grams, this.ingredient(), this.kitchen().measures));
+  protected readonly grams = computed(() => scaleG(this.item().grams));
+  protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
+  protected readonly percent = computed(() => pct(this.bakersPct()));
+  protected readonly colour = computed(() => roleColour[this.ingredient().role]);
+  protected readonly name = computed(() => {
+    const i = this.ingredient();
+    return i.id === 'unknown' ? this.item().words : i.name;
+  });
+  protected readonly full = computed(() => this.grip?.full ?? this.usual()?.full ?? Math.max(1, this.item().grams * 1.6));
+  protected readonly at = (g: number | null): number => Math.min(100, Math.max(0, (100 * (g ?? 0)) / this.full()));
+  protected readonly range = computed(() => {
+    const u = this.usual();
+    return u && u.low !== null && u.high !== null ? { left: this.at(u.low), width: Math.max(1.5, this.at(u.high) - this.at(u.low)) } : null;
+  });
+  protected readonly outside = computed(() => {
+    const u = this.usual();
+    const g = this.item().grams;
+    return u !== null && u.low !== null && u.high !== null && (g < u.low - 0.05 || g > u.high + 0.05);
+  });
+  protected readonly barLabel = computed(() => {
+    const u = this.usual();
+    const usual = u && u.low !== null && u.high !== null ? `, usual ${scaleG(u.low)} to ${scaleG(u.high)}` : '';
+    return `${this.name()}, ${this.grams()} grams${usual}`;
+  });
+
+  protected input(e: Event): void {
+    this.typed.set((e.target as HTMLInputElement).value);
+    this.problem.set('');
+  }
+
+  protected take(): void {
+    const text = this.typed();
+    this.typed.set(null);
+    this.active.set(false);
+    if (text === null || text.trim() === '' || text.trim() === this.grams()) return;
+    const read = readAmount(text, this.ingredient(), { ...this.source(), ...this.kitchen().measures });
+    if (read === null || read.grams < 0) {
+      this.problem.set(`"${text}" is no amount I can read. Try 240, 1 1/2 c, 2 tsp or 2 eggs; it stays ${this.grams()} g.`);
+      return;
+    }
+    if (read.grams > 50_000) {
+      this.problem.set(`${Math.round(read.grams / 1000)} kg is more than a kitchen bakes; it stays ${this.grams()} g.`);
+      return;
+    }
+    this.set.emit({ grams: Math.round(read.grams * 100) / 100, label: `${this.name()} ${this.grams()} → ${scaleG(read.grams)} g` });
+  }
+
+  protected keys(e: KeyboardEvent): void {
+    if (e.key === 'Enter') {
+      e.preventDefault();
+      this.take();
+      (e.target as HTMLElement).blur();
+    } else if (e.key === 'Escape') {
+      this.typed.set(null);
+      this.problem.set('');
+      (e.target as HTMLInputElement).value = this.grams();
+      (e.target as HTMLElement).blur();
+    } else this.nudge(e);
+  }
+
+  /** Arrow keys on the amount or on the bar. */
+  protected nudge(e: KeyboardEvent): void {
+    const up = e.key === 'ArrowUp' || e.key === 'ArrowRight';
+    const down = e.key === 'ArrowDown' || e.key === 'ArrowLeft';
+    const onInput = (e.target as HTMLElement).tagName === 'INPUT';
+    if ((!up && !down) || (onInput && (e.key === 'ArrowLeft' || e.key === 'ArrowRight'))) return;
+    e.preventDefault();
+    this.typed.set(null);
+    const g = this.item().grams;
+    const step = stepFor(this.ingredient().role, g, e);
+    const grams = Math.max(0, Math.round((g + (up ? step : -step)) * 100) / 100);
+    this.set.emit({ grams, label: `${this.name()} ${scaleG(g)} → ${scaleG(grams)} g` });
+  }
+
+  protected grab(e: PointerEvent): void {
+    if (e.button !== 0) return;
+    e.preventDefault();
+    this.grip = { full: this.full(), id: e.pointerId };
+    this.bar().nativeElement.setPointerCapture(e.pointerId);
+    this.bar().nativeElement.focus({ preventScroll: true });
+    this.pull(e);
+  }
+
+  protected pull(e: PointerEvent): void {
+    if (this.grip?.id !== e.pointerId) return;
+    this.dragging.emit(this.gramsAt(e));
+  }
+
+  protected release(e: PointerEvent): void {
+    if (this.grip?.id !== e.pointerId) return;
+    const grams = this.gramsAt(e);
+    this.grip = null;
+    this.set.emit({ grams, label: `${this.name()} → ${scaleG(grams)} g` });
+  }
+
+  protected lost(): void {
+    if (!this.grip) return;
+    this.grip = null;
+    this.dropped.emit();
+  }
+
+  private gramsAt(e: PointerEvent): number {
+    const box = this.bar().nativeElement.getBoundingClientRect();
+    const x = Math.min(1, Math.max(0, (e.clientX - box.left) / box.width));
+    const full = this.grip?.full ?? this.full();
+    const raw = x * full;
+    const step = full < 12 ? 0.1 : full < 60 ? 0.5 : full < 300 ? 1 : 5;
+    return Math.round(Math.round(raw / step) * step * 100) / 100;
+  }
+}

@@ -1,0 +1,128 @@
+import { Injectable, inject, signal } from '@angular/core';
+import { defaultKitchen, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import type { KitchenFile } from '@orvin/core/format';
+import { KitchenDatabase, RegistryDatabase } from './database';
+import { Notices } from './notices';
+import type { KitchenEntry } from './records';
+import { Store } from './store';
+
+interface DemoIndex {
+  readonly kitchen: string;
+  readonly log: string;
+  readonly formulas: readonly string[];
+}
+
+/** The kitchens on this device: open one, start an empty one, load the sample kitchen, restore one from a file. */
+@Injectable({ providedIn: 'root' })
+export class Kitchens {
+  private readonly store = inject(Store);
+  private readonly notices = inject(Notices);
+  private readonly registry = new RegistryDatabase();
+  readonly current = signal<KitchenEntry | null>(null);
+  readonly all = signal<readonly KitchenEntry[]>([]);
+
+  /** Opens the kitchen used last; on the very first start, the sample kitchen. */
+  async start(): Promise<void> {
+    await this.registry.open();
+    const id = (await this.registry.settings.get('current'))?.value;
+    const entry = typeof id === 'string' ? await this.registry.kitchens.get(id) : await this.registry.kitchens.toCollection().first();
+    if (entry) await this.enter(entry);
+    else await this.loadDemo();
+  }
+
+  async enter(entry: KitchenEntry): Promise<void> {
+    await this.store.open(entry.db);
+    await this.registry.settings.put({ key: 'current', value: entry.id });
+    await this.refresh();
+    this.current.set(entry);
+  }
+
+  async switchTo(id: string): Promise<void> {
+    const entry = await this.registry.kitchens.get(id);
+    if (entry) await this.enter(entry);
+  }
+
+  async startEmpty(name: string): Promise<void> {
+    const id = crypto.randomUUID().slice(0, 8);
+    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const kitchen: Kitchen = { ...defaultKitchen, id, name, locale: { ...defaultKitchen.locale, zone } };
+    await this.create(kitchen, [], [], [], false);
+  }
+
+  /** The sample kitchen from the application's own files; its dates move so that the last bake is recent. */
+  async loadDemo(): Promise<void> {
+    const get = async <T>(path: string): Promise<T> => {
+      const answer = await fetch(`demo/${path}`);
+      if (!answer.ok) throw new Error(`demo/${path}: ${answer.status}`);
+      return (await answer.json()) as T;
+    };
+    try {
+      const index = await get<DemoIndex>('index.json');
+      const kitchen = await get<Kitchen>(index.kitchen);
+      const log = await get<{ loadedAt: number; bakes: BakeRecord[] }>(index.log);
+      const formulas = await Promise.all(index.formulas.map((f) => get<Formula>(f)));
+      const shift = Date.now() - log.loadedAt;
+      const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
+      await this.create(kitchen, formulas.map((formula) => ({ formula, plan: {} })), [], bakes, true);
+    } catch {
+      this.notices.problem('The sample kitchen could not be loaded.', 'An empty kitchen is open instead; the sample can be loaded later from the Shelf.');
+      await this.startEmpty('My kitchen');
+    }
+  }
+
+  /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
+  async restore(file: KitchenFile): Promise<void> {
+    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false);
+  }
+
+  /** Removes a kitchen from this device. The caller has asked, and offered the export. */
+  async remove(id: string): Promise<void> {
+    const entry = await this.registry.kitchens.get(id);
+    if (!entry) return;
+    await this.registry.kitchens.delete(id);
+    if (this.current()?.id === id) {
+      this.store.close();
+      await this.registry.settings.delete('current');
+      this.current.set(null);
+      const next = await this.registry.kitchens.toCollection().first();
+      if (next) await this.enter(next);
+      else await this.startEmpty('My kitchen');
+    }
+    await new KitchenDatabase(entry.db).delete();
+    await this.refresh();
+  }
+
+  /** Asks the browser not to evict the data; it may say no, which is no error. */
+  async persist(): Promise<boolean> {
+    return (await navigator.storage?.persist?.()) ?? false;
+  }
+
+  private async create(kitchen: Kitchen, formulas: KitchenFile['formulas'], versions: KitchenFile['versions'], bakes: KitchenFile['bakes'], demo: boolean): Promise<void> {
+    const id = `${kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
+    const db = new KitchenDatabase(`orvin-kitchen-${id}`);
+    await db.open();
+    const now = Date.now();
+    await db.transaction('rw', [db.working, db.versions, db.bakes, db.meta], async () => {
+      await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
+      await db.working.bulkPut(formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })));
+      await db.versions.bulkPut([...versions]);
+      await db.bakes.bulkPut(bakes.map((bake) => ({ id: bake.id, bake, revision: 1 })));
+    });
+    db.close();
+    const entry: KitchenEntry = { id, name: kitchen.name, db: db.name, demo, createdAt: now };
+    await this.registry.kitchens.put(entry);
+    await this.enter(entry);
+  }
+
+  private async refresh(): Promise<void> {
+    this.all.set(await this.registry.kitchens.toArray());
+  }
+
+  async setting(key: string): Promise<unknown> {
+    return (await this.registry.settings.get(key))?.value;
+  }
+
+  async setSetting(key: string, value: unknown): Promise<void> {
+    await this.registry.settings.put({ key, value });
+  }
+}

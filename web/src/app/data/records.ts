@@ -1,0 +1,55 @@
+import type { BakeRecord, Formula, Kitchen, TinUse } from '@orvin/core';
+import type { VersionRecord } from '@orvin/core/format';
+
+/** What a formula's document holds beside the formula: the tins it is being fitted to. */
+export interface Plan {
+  readonly tins?: readonly TinUse[];
+}
+
+/** The autosaved working copy of a formula. `revision` grows by one with each write, in whichever tab. */
+export interface WorkingRecord {
+  readonly id: string;
+  readonly formula: Formula;
+  readonly plan: Plan;
+  readonly revision: number;
+  readonly updatedAt: number;
+}
+
+export interface MetaRecord {
+  readonly key: string;
+  readonly value: unknown;
+  readonly revision: number;
+}
+
+export interface BakeRow {
+  readonly id: string;
+  readonly bake: BakeRecord;
+  readonly revision: number;
+}
+
+export type TableName = 'working' | 'bakes' | 'meta';
+
+/** One undoable change of one record; `null` stands for "not there". */
+export interface Command {
+  readonly seq?: number;
+  /** The document it belongs to: a formula's id, `log` or `kitchen`. */
+  readonly doc: string;
+  readonly at: number;
+  readonly label: string;
+  readonly table: TableName;
+  readonly key: string;
+  readonly before: unknown;
+  readonly after: unknown;
+  /** 1 once it has been undone and can be redone. */
+  readonly undone: 0 | 1;
+}
+
+export interface KitchenEntry {
+  readonly id: string;
+  readonly name: string;
+  readonly db: string;
+  readonly demo: boolean;
+  readonly createdAt: number;
+}
+
+export type { BakeRecord, Formula, Kitchen, TinUse, VersionRecord };

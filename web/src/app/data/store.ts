@@ -1,0 +1,200 @@
+import { Injectable, inject } from '@angular/core';
+import { merge3, same, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import { liveQuery } from 'dexie';
+import { BehaviorSubject, Observable, filter, from, map, shareReplay, switchMap } from 'rxjs';
+import { KitchenDatabase } from './database';
+import { Notices, storageTrouble } from './notices';
+import type { BakeRow, Command, MetaRecord, Plan, TableName, VersionRecord, WorkingRecord } from './records';
+
+const MAX_COMMANDS = 300;
+
+export interface Doc {
+  readonly formula: Formula;
+  readonly plan: Plan;
+}
+
+/** What is worth undoing in a record: all but its revision and dates. */
+function body(table: TableName, record: unknown): unknown {
+  if (record === undefined || record === null) return null;
+  if (table === 'working') {
+    const { formula, plan } = record as WorkingRecord;
+    return { formula, plan };
+  }
+  return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
+}
+
+/**
+ * The open kitchen's records as streams, and the one way to change them: a command, which is stored beside the change
+ * so that it can be undone after a reload and from another tab.
+ */
+@Injectable({ providedIn: 'root' })
+export class Store {
+  private readonly notices = inject(Notices);
+  private readonly open$ = new BehaviorSubject<KitchenDatabase | null>(null);
+  private readonly ready$ = this.open$.pipe(filter((db): db is KitchenDatabase => db !== null));
+  private queue: Promise<unknown> = Promise.resolve();
+
+  readonly working$ = this.live((db) => db.working.orderBy('updatedAt').reverse().toArray());
+  readonly bakes$: Observable<readonly BakeRecord[]> = this.live((db) => db.bakes.orderBy('bake.at').reverse().toArray()).pipe(map((rows) => rows.map((r) => r.bake)));
+  readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
+  readonly kitchen$ = this.live((db) => db.meta.get('kitchen')).pipe(
+    map((m) => m?.value as Kitchen | undefined),
+    filter((k): k is Kitchen => k !== undefined),
+    shareReplay(1),
+  );
+
+  get database(): KitchenDatabase {
+    const db = this.open$.value;
+    if (!db) throw new Error('No kitchen is open.');
+    return db;
+  }
+
+  async open(name: string): Promise<void> {
+    const db = new KitchenDatabase(name, () => this.notices.problem('A newer Orvin is running in another tab.', 'Reload this tab to go on with it; nothing is lost.'));
+    await db.open();
+    const old = this.open$.value;
+    this.open$.next(db);
+    old?.close();
+  }
+
+  close(): void {
+    this.open$.value?.close();
+    this.open$.next(null);
+  }
+
+  /** Records as they are, and again after every change in this or another tab. */
+  live<T>(query: (db: KitchenDatabase) => Promise<T>): Observable<T> {
+    return this.ready$.pipe(switchMap((db) => from(liveQuery(() => query(db)))));
+  }
+
+  formula$(id: string): Observable<WorkingRecord | undefined> {
+    return this.live((db) => db.working.get(id));
+  }
+
+  /** How many steps of a document can be undone and redone. */
+  history$(doc: string): Observable<{ undo: Command | undefined; redo: Command | undefined }> {
+    return this.live(async (db) => ({
+      undo: await db.commands.where('[doc+undone]').equals([doc, 0]).last(),
+      redo: await db.commands.where('[doc+undone]').equals([doc, 1]).first(),
+    }));
+  }
+
+  /**
+   * Writes a record and the command that undoes it, in one transaction. When another tab has written in the meantime,
+   * the change is merged onto what it wrote.
+   *
+   * @param base what this tab believed the record to be
+   */
+  commit(doc: string, label: string, table: TableName, key: string, base: unknown, next: unknown): Promise<boolean> {
+    return this.guarded(async (db) => {
+      await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
+        const current = body(table, await this.read(db, table, key));
+        const after = base === null || next === null || same(current, base) ? next : current === null ? next : merge3(base, next, current);
+        if (same(current, after)) return;
+        await db.commands.where('[doc+undone]').equals([doc, 1]).delete();
+        await db.commands.add({ doc, at: Date.now(), label, table, key, before: current, after, undone: 0 });
+        await this.write(db, table, key, after);
+        await this.trim(db, doc);
+      });
+    });
+  }
+
+  undo(doc: string): Promise<Command | null> {
+    return this.replay(doc, 0);
+  }
+
+  redo(doc: string): Promise<Command | null> {
+    return this.replay(doc, 1);
+  }
+
+  private async replay(doc: string, undone: 0 | 1): Promise<Command | null> {
+    let moved: Command | null = null;
+    await this.guarded(async (db) => {
+      await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
+        const range = db.commands.where('[doc+undone]').equals([doc, undone]);
+        const command = undone === 0 ? await range.last() : await range.first();
+        if (command?.seq === undefined) return;
+        const [was, to] = undone === 0 ? [command.after, command.before] : [command.before, command.after];
+        const current = body(command.table, await this.read(db, command.table, command.key));
+        const merged = current === null || to === null || same(current, was) ? to : merge3(was, to, current);
+        await this.write(db, command.table, command.key, merged);
+        await db.commands.update(command.seq, { undone: undone === 0 ? 1 : 0 });
+        moved = command;
+      });
+    });
+    return moved;
+  }
+
+  /** Freezes the formula as an immutable version, unless it equals the newest one. Returns the version's id. */
+  async freeze(formula: Formula, why: string): Promise<string | null> {
+    let id: string | null = null;
+    await this.guarded(async (db) => {
+      await db.transaction('rw', db.versions, async () => {
+        const all = await db.versions.where('formulaId').equals(formula.id).toArray();
+        const newest = all.sort((a, b) => b.n - a.n)[0];
+        if (newest && same(newest.formula, formula)) {
+          id = newest.id;
+          return;
+        }
+        const n = (newest?.n ?? 0) + 1;
+        const version: VersionRecord = { id: `${formula.id}@${n}`, formulaId: formula.id, n, at: Date.now(), why, formula };
+        await db.versions.add(version);
+        id = version.id;
+      });
+    });
+    return id;
+  }
+
+  async logBake(bake: BakeRecord): Promise<boolean> {
+    return this.commit('log', `log ${bake.title}`, 'bakes', bake.id, null, bake);
+  }
+
+  private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {
+    return table === 'working' ? db.working.get(key) : table === 'bakes' ? db.bakes.get(key) : db.meta.get(key);
+  }
+
+  private async write(db: KitchenDatabase, table: TableName, key: string, value: unknown): Promise<void> {
+    if (value === null) {
+      await (table === 'working' ? db.working.delete(key) : table === 'bakes' ? db.bakes.delete(key) : db.meta.delete(key));
+      return;
+    }
+    if (table === 'working') {
+      const old = await db.working.get(key);
+      await db.working.put({ ...(old ?? {}), ...(value as Doc), id: key, revision: (old?.revision ?? 0) + 1, updatedAt: Date.now() });
+    } else if (table === 'bakes') {
+      const old = await db.bakes.get(key);
+      await db.bakes.put({ id: key, bake: value as BakeRecord, revision: (old?.revision ?? 0) + 1 });
+    } else {
+      const old = await db.meta.get(key);
+      await db.meta.put({ key, value, revision: (old?.revision ?? 0) + 1 });
+    }
+  }
+
+  private async trim(db: KitchenDatabase, doc: string): Promise<void> {
+    const n = await db.commands.where('doc').equals(doc).count();
+    if (n <= MAX_COMMANDS) return;
+    const old = await db.commands.where('doc').equals(doc).limit(n - MAX_COMMANDS).primaryKeys();
+    await db.commands.bulkDelete(old);
+  }
+
+  /** Runs writes one after another, and turns a failed one into words; what is on the screen stays. */
+  private guarded(work: (db: KitchenDatabase) => Promise<void>): Promise<boolean> {
+    const done = this.queue.then(async () => {
+      try {
+        await work(this.database);
+        return true;
+      } catch (e) {
+        const { words, remedy } = storageTrouble(e);
+        this.notices.problem(words, remedy);
+        return false;
+      }
+    });
+    this.queue = done;
+    return done;
+  }
+
+  /** Resolves when everything asked for so far is on disk. */
+  settled(): Promise<unknown> {
+    return this.queue;
+  }
+}

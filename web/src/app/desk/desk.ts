@@ -1,0 +1,170 @@
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { allItems, applyChanges, assess, defaultKitchen, same, type Advice, type Change, type Formula, type Kitchen, type TinUse } from '@orvin/core';
+import { BehaviorSubject, of, switchMap } from 'rxjs';
+import type { Command, Plan, WorkingRecord } from '../data/records';
+import { Store, type Doc } from '../data/store';
+
+/** A change being tried: nothing is stored until it is kept. */
+export interface Ghost {
+  readonly id: string;
+  readonly words: string;
+  readonly formula: Formula;
+}
+
+/**
+ * The formula in hand: what is stored, what is being dragged or tried, and what all of it amounts to. Every view reads
+ * from here; every change goes through here.
+ */
+@Injectable({ providedIn: 'root' })
+export class Desk {
+  private readonly store = inject(Store);
+  private readonly id$ = new BehaviorSubject<string | null>(null);
+  readonly id = toSignal(this.id$, { initialValue: null });
+  private readonly stored = toSignal(this.id$.pipe(switchMap((id) => (id === null ? of(undefined) : this.store.formula$(id)))));
+  readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen as Kitchen });
+  private readonly history = toSignal(this.id$.pipe(switchMap((id) => (id === null ? of(null) : this.store.history$(id)))));
+
+  /** What this tab holds to be true; ahead of the database for a moment after each change. */
+  private readonly local = signal<Doc | null>(null);
+  private pending = 0;
+  /** True while the formula asked for has not been found. */
+  readonly missing = signal(false);
+
+  readonly formula = computed(() => this.local()?.formula ?? null);
+  readonly plan = computed<Plan>(() => this.local()?.plan ?? {});
+  readonly ghost = signal<Ghost | null>(null);
+  readonly drag = signal<readonly Change[] | null>(null);
+  readonly undoable = computed<Command | undefined>(() => this.history()?.undo);
+  readonly redoable = computed<Command | undefined>(() => this.history()?.redo);
+
+  /** The formula as it would be: with what is being dragged or tried. */
+  readonly shown = computed<Formula | null>(() => {
+    const f = this.formula();
+    const drag = this.drag();
+    const ghost = this.ghost();
+    return f === null ? null : drag ? applyChanges(ghost?.formula ?? f, drag) : (ghost?.formula ?? f);
+  });
+  readonly changing = computed(() => this.drag() !== null || this.ghost() !== null);
+  readonly assessment = computed(() => {
+    const f = this.shown();
+    return f === null ? null : assess(f, this.kitchen());
+  });
+  /** Before the change that is being dragged or tried; null when nothing is. */
+  readonly before = computed(() => {
+    const f = this.formula();
+    return f === null || !this.changing() ? null : assess(f, this.kitchen());
+  });
+
+  constructor() {
+    effect(() => {
+      const record = this.stored();
+      if (this.pending > 0) return;
+      const id = this.id();
+      untracked(() => this.take(id, record));
+    });
+  }
+
+  private take(id: string | null, record: WorkingRecord | undefined): void {
+    if (id === null || record?.id !== id) return;
+    this.missing.set(false);
+    const doc: Doc = { formula: record.formula, plan: record.plan };
+    if (!same(doc, this.local())) this.local.set(doc);
+  }
+
+  /** Takes a formula in hand. */
+  async pickUp(id: string): Promise<void> {
+    if (this.id() === id && this.local()) return;
+    this.ghost.set(null);
+    this.drag.set(null);
+    this.local.set(null);
+    this.id$.next(id);
+    const record = await this.store.database.working.get(id);
+    this.missing.set(record === undefined);
+    this.take(id, record);
+  }
+
+  putDown(): void {
+    this.id$.next(null);
+    this.local.set(null);
+    this.ghost.set(null);
+    this.drag.set(null);
+  }
+
+  /** Stores a new state of the document as one undoable command. */
+  change(label: string, next: Partial<Doc>): void {
+    const now = this.local();
+    const id = this.id();
+    if (!now || id === null) return;
+    const after: Doc = { ...now, ...next };
+    if (same(after, now)) return;
+    this.local.set(after);
+    this.ghost.set(null);
+    this.drag.set(null);
+    void this.persist(() => this.store.commit(id, label, 'working', id, now, after));
+  }
+
+  setGrams(itemId: string, grams: number, label: string): void {
+    const f = this.formula();
+    if (f) this.change(label, { formula: applyChanges(f, [{ itemId, grams }]) });
+  }
+
+  setTins(tins: readonly TinUse[]): void {
+    this.change(`fit to ${tins.map((t) => `${t.count} × ${t.tin.name}`).join(', ')}`, { plan: { ...this.plan(), tins } });
+  }
+
+  try(advice: Advice): void {
+    const f = this.formula();
+    if (f) this.ghost.set({ id: advice.id, words: advice.words, formula: applyChanges(f, advice.changes) });
+  }
+
+  drop(): void {
+    this.ghost.set(null);
+    this.drag.set(null);
+  }
+
+  /** Keeps what is being tried, and freezes the version that comes of it. */
+  keep(): void {
+    const ghost = this.ghost();
+    if (!ghost) return;
+    this.change(ghost.words, { formula: ghost.formula });
+    void this.store.freeze(ghost.formula, ghost.words);
+  }
+
+  async undo(): Promise<Command | null> {
+    return this.step((id) => this.store.undo(id));
+  }
+
+  async redo(): Promise<Command | null> {
+    return this.step((id) => this.store.redo(id));
+  }
+
+  private async step(move: (id: string) => Promise<Command | null>): Promise<Command | null> {
+    const id = this.id();
+    if (id === null) return null;
+    this.drop();
+    let command: Command | null = null;
+    await this.persist(async () => {
+      command = await move(id);
+      return true;
+    });
+    return command;
+  }
+
+  /** While a write is under way the database's older state is not taken over; afterwards its newest is. */
+  private async persist(write: () => Promise<boolean>): Promise<void> {
+    this.pending++;
+    try {
+      await write();
+    } finally {
+      this.pending--;
+    }
+    const id = this.id();
+    if (this.pending === 0 && id !== null) this.take(id, await this.store.database.working.get(id));
+  }
+
+  readonly itemCount = computed(() => {
+    const f = this.shown();
+    return f ? allItems(f).length : 0;
+  });
+}

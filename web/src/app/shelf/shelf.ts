@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { assess, defaultKitchen, familyOf, fitTins, outcomes, type BakeRecord, type Formula, type TinFit } from '@orvin/core';
+import { DateTime } from 'luxon';
+import { Backup } from '../data/backup';
+import { Kitchens } from '../data/kitchens';
+import { Notices } from '../data/notices';
+import { Store } from '../data/store';
+import { Desk } from '../desk/desk';
+import { TinSection } from '../ui/tin-section';
+import { Undo } from '../ui/undo';
+import { Intake } from './intake';
+
+interface Standing {
+  readonly id: string;
+  readonly title: string;
+  readonly family: string;
+  readonly verdict: string;
+  readonly severity: 'ok' | 'note' | 'unusual' | 'faulty';
+  readonly last: string;
+  readonly fit: TinFit | null;
+}
+
+/** The formulas, standing in their tins on the shelf, with what they need and how they last came out. */
+@Component({
+  selector: 'orvin-shelf',
+  imports: [RouterLink, TinSection],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:paste)': 'pasted($event)', '(dragover)': '$event.preventDefault()', '(drop)': 'dropped($event)' },
+  templateUrl: './shelf.html',
+  styleUrl: './shelf.scss',
+})
+export class Shelf {
+  private readonly store = inject(Store);
+  private readonly intake = inject(Intake);
+  private readonly notices = inject(Notices);
+  protected readonly desk = inject(Desk);
+  protected readonly kitchens = inject(Kitchens);
+  protected readonly backup = inject(Backup);
+  private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
+  private readonly working = toSignal(this.store.working$);
+  private readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
+  protected readonly text = signal('');
+  protected readonly problem = signal('');
+  protected readonly loaded = computed(() => this.working() !== undefined);
+
+  protected readonly standing = computed<readonly Standing[]>(() =>
+    [...(this.working() ?? [])]
+      .sort((a, b) => a.formula.title.localeCompare(b.formula.title))
+      .map((w) => this.stand(w.formula)),
+  );
+
+  constructor() {
+    inject(Undo).scope.set('formula');
+  }
+
+  private stand(f: Formula): Standing {
+    const kitchen = this.kitchen();
+    const a = assess(f, kitchen);
+    const worst = [...a.verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
+    const fine = !worst || worst.severity === 'note';
+    const bake = this.bakes().find((b) => b.formulaId === f.id);
+    const how = outcomes.find((o) => o.id === bake?.outcome)?.words;
+    const when = bake ? DateTime.fromMillis(bake.at, { zone: kitchen.locale.zone }).toRelativeCalendar({ locale: 'en' }) : null;
+    return {
+      id: f.id,
+      title: f.title,
+      family: familyOf(f.family).name,
+      verdict: fine ? 'in balance' : firstClause(worst.words),
+      severity: fine ? 'ok' : worst.severity,
+      last: when ? `baked ${when}: ${how ?? ''}` : 'not baked yet',
+      fit: f.tins && f.tins.length > 0 ? (fitTins(f, f.tins, kitchen)[0] ?? null) : null,
+    };
+  }
+
+  protected typed(e: Event): void {
+    this.text.set((e.target as HTMLTextAreaElement).value);
+    this.problem.set('');
+  }
+
+  protected read(): void {
+    if (this.text().trim() === '') {
+      this.problem.set('There is nothing to read yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.');
+      return;
+    }
+    this.intake.read(this.text(), this.kitchen());
+  }
+
+  /** Pasting anywhere on the shelf reads at once. */
+  protected pasted(e: ClipboardEvent): void {
+    const target = e.target as HTMLElement;
+    if (/^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
+    const text = e.clipboardData?.getData('text/plain') ?? '';
+    if (text.trim() !== '') this.intake.read(text, this.kitchen());
+  }
+
+  protected chosen(e: Event): void {
+    const field = e.target as HTMLInputElement;
+    const files = [...(field.files ?? [])];
+    field.value = '';
+    void this.intake.files(files, this.kitchen());
+  }
+
+  protected dropped(e: DragEvent): void {
+    e.preventDefault();
+    const files = [...(e.dataTransfer?.files ?? [])];
+    if (files.length > 0) void this.intake.files(files, this.kitchen());
+  }
+
+  protected async takeAway(s: Standing): Promise<void> {
+    const record = await this.store.database.working.get(s.id);
+    if (!record) return;
+    if (this.desk.id() === s.id) this.desk.putDown();
+    await this.store.commit(s.id, `take away "${s.title}"`, 'working', s.id, { formula: record.formula, plan: record.plan }, null);
+    this.notices.say(`${s.title} is off the shelf.`, { label: 'put it back', run: () => void this.store.undo(s.id) });
+  }
+
+}
+
+const rank = (s: string): number => ['note', 'unusual', 'faulty'].indexOf(s);
+const firstClause = (words: string): string => words.split(/[:.]/)[0] ?? words;

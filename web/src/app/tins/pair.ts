@@ -1,0 +1,151 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { outlineOf, type TinFit } from '@orvin/core';
+import { hollowsOf, sectionPaths } from '../ui/tin-section';
+
+const W = 640;
+const H = 236;
+const SHELF = 196;
+
+interface Drawn {
+  readonly x: number;
+  readonly batter: string;
+  readonly risen: string;
+  readonly wall: string;
+  readonly key: string;
+}
+interface Side {
+  readonly title: string;
+  readonly drawn: readonly Drawn[];
+  readonly from: number;
+  readonly to: number;
+  readonly notes: readonly string[];
+  readonly more: string;
+}
+
+/** The tins of now and those wanted, to one scale on the oven's rack: raw batter, and where it rises to. */
+@Component({
+  selector: 'orvin-pair',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + W + ' ' + H" role="img" [attr.aria-label]="label()">
+      <path class="rack" [attr.d]="'M8 ' + (SHELF + 4) + ' H' + (W - 8)" />
+      <path class="rods" [attr.d]="rods" />
+      @for (s of sides(); track $index) {
+        @for (d of s.drawn; track d.key) {
+          <g [attr.transform]="'translate(' + d.x + ' ' + SHELF + ') scale(' + scale() + ')'">
+            <path class="risen" [attr.d]="d.risen" />
+            <path class="batter" [attr.d]="d.batter" />
+            <path class="wall" [attr.d]="d.wall" />
+          </g>
+        }
+        <text class="side" [attr.x]="(s.from + s.to) / 2" y="226" text-anchor="middle">{{ s.title }}{{ s.more }}</text>
+        @for (n of s.notes; track n; let i = $index) {
+          <text class="note" [class.strong]="i === 0" [attr.x]="(s.from + s.to) / 2" [attr.y]="16 + i * 18" text-anchor="middle">{{ n }}</text>
+        }
+      }
+    </svg>
+  `,
+  styles: `
+    svg {
+      display: block;
+      width: 100%;
+    }
+    .rack {
+      stroke: var(--ink-2);
+      stroke-width: 3;
+      stroke-linecap: round;
+    }
+    .rods {
+      stroke: var(--ink-2);
+      stroke-width: 3;
+      stroke-linecap: round;
+      stroke-dasharray: 0 22;
+    }
+    path {
+      vector-effect: non-scaling-stroke;
+      fill: none;
+    }
+    .batter {
+      fill: var(--batter);
+      stroke: var(--crust);
+    }
+    .risen {
+      fill: color-mix(in srgb, var(--crust) 24%, transparent);
+      stroke: var(--heat-line);
+      stroke-width: 1.6;
+      stroke-dasharray: 5 3;
+    }
+    .wall {
+      stroke: var(--rim);
+      stroke-width: 3.5;
+      stroke-linecap: round;
+      stroke-linejoin: round;
+    }
+    text {
+      font-size: 14px;
+      fill: var(--ink-2);
+    }
+    .strong {
+      font-weight: 750;
+      fill: var(--ink);
+      font-size: 16px;
+    }
+    .side {
+      font-weight: 600;
+    }
+  `,
+})
+export class TinPair {
+  readonly own = input<readonly TinFit[]>([]);
+  readonly target = input<readonly TinFit[]>([]);
+  readonly differs = input(false);
+  readonly label = input('');
+  protected readonly W = W;
+  protected readonly H = H;
+  protected readonly SHELF = SHELF;
+  protected readonly rods = `M20 ${SHELF + 9} H${W - 20}`;
+
+  private readonly lists = computed(() => (this.differs() ? [this.own(), this.target()] : [this.target()]).filter((l) => l.length > 0));
+  /** How many tins of a list to draw, and how wide they stand together, mm. */
+  private readonly spread = (fits: readonly TinFit[]): { fit: TinFit; width: number }[] =>
+    fits.flatMap((fit) => {
+      const { half } = sectionPaths(fit);
+      const n = outlineOf(fit.tin).cups > 1 ? hollowsOf(fit.tin) : Math.min(fit.count, 3);
+      return Array.from({ length: n }, () => ({ fit, width: half * 2 + 14 }));
+    });
+  protected readonly scale = computed(() => {
+    const all = this.lists().map(this.spread);
+    const wide = all.reduce((s, l) => s + l.reduce((t, x) => t + x.width, 0), 0) + 60 * (all.length - 1);
+    const tall = Math.max(1, ...all.flat().map((x) => sectionPaths(x.fit).height));
+    return Math.min((W - 50) / Math.max(wide, 1), 122 / tall, 1.6);
+  });
+  protected readonly sides = computed<readonly Side[]>(() => {
+    const k = this.scale();
+    const all = this.lists().map((l) => ({ fits: l, stood: this.spread(l) }));
+    const widths = all.map((a) => a.stood.reduce((t, x) => t + x.width, 0) * k);
+    const gap = (W - widths.reduce((a, b) => a + b, 0)) / (all.length + 1);
+    let x = gap;
+    return all.map((a, side) => {
+      const from = x;
+      const drawn = a.stood.map((d, i) => {
+        const at = x + (d.width * k) / 2;
+        x += d.width * k;
+        return { x: at, ...sectionPaths(d.fit), key: `${side}-${i}` };
+      });
+      const to = x;
+      x += gap;
+      const fit = a.fits[0];
+      const cups = fit ? outlineOf(fit.tin).cups : 1;
+      const shown = drawn.length;
+      const total = fit ? (cups > 1 ? cups * fit.count : fit.count) : 0;
+      const grams = fit ? (cups > 1 ? `${Math.round(fit.perCupG)} g each` : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`) : '';
+      const reads = fit?.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
+      return {
+        title: fit ? (fit.count > 1 ? `${fit.count} × ${fit.tin.name}` : fit.tin.name) : '',
+        more: total > shown ? ` (${shown} of ${total} drawn)` : '',
+        drawn, from, to,
+        notes: fit ? [grams, reads].filter((t) => t !== '') : [],
+      };
+    });
+  });
+}

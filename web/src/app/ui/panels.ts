@@ -1,0 +1,34 @@
+import { Injectable, signal } from '@angular/core';
+
+/** Which overlay is open: the reason behind a figure, the sheet of keys, or the finder. One at a time. */
+@Injectable({ providedIn: 'root' })
+export class Panels {
+  readonly why = signal<string | null>(null);
+  readonly keys = signal(false);
+  readonly find = signal(false);
+
+  explain(key: string): void {
+    this.closeAll();
+    this.why.set(key);
+  }
+
+  openKeys(): void {
+    this.closeAll();
+    this.keys.set(true);
+  }
+
+  openFind(): void {
+    this.closeAll();
+    this.find.set(true);
+  }
+
+  closeAll(): void {
+    this.why.set(null);
+    this.keys.set(false);
+    this.find.set(false);
+  }
+
+  get anyOpen(): boolean {
+    return this.why() !== null || this.keys() || this.find();
+  }
+}

@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { explain, plain, type Explanation } from '@orvin/core';
+import { DialogModule } from 'primeng/dialog';
+import { Desk } from '../desk/desk';
+import { Panels } from './panels';
+
+/** The reason behind a figure: in words, as an equation with this formula's numbers, with inputs and source. */
+@Component({
+  selector: 'orvin-why',
+  imports: [DialogModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p-dialog [visible]="panels.why() !== null" (visibleChange)="panels.why.set(null)" [modal]="true" [dismissableMask]="true" [draggable]="false" header="Where this comes from" styleClass="why-dialog">
+      @if (what(); as e) {
+        <p>{{ e.words }}</p>
+        <p class="equation">{{ e.equation }}</p>
+        @if (e.band; as b) {
+          <p class="quiet">Likely {{ figure(b.typical) }}; four times in five between {{ figure(b.low) }} and {{ figure(b.high) }}.</p>
+        }
+        @if (e.inputs.length > 0) {
+          <table>
+            <caption class="visually-hidden">What it is made from</caption>
+            <tbody>
+              @for (i of e.inputs; track i.name) {
+                <tr>
+                  <th scope="row">{{ i.name }}</th>
+                  <td class="figure">{{ figure(i.value) }} {{ i.unit }}</td>
+                  <td class="quiet">{{ i.from }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
+        <p class="quiet small">{{ e.source }}</p>
+      }
+    </p-dialog>
+  `,
+  styles: `
+    p + p,
+    table {
+      margin-top: 0.8rem;
+    }
+    .equation {
+      padding: 0.6rem 0.8rem;
+      background: var(--rim-wash);
+      border-radius: var(--round-small);
+      font-weight: 650;
+    }
+    table {
+      border-collapse: collapse;
+      width: 100%;
+    }
+    th {
+      text-align: left;
+      font-weight: 500;
+    }
+    th,
+    td {
+      padding: 0.3rem 0.9rem 0.3rem 0;
+      border-top: 1px solid var(--hair);
+      vertical-align: baseline;
+    }
+    table + p {
+      margin-top: 0.8rem;
+    }
+  `,
+})
+export class WhyPanel {
+  protected readonly panels = inject(Panels);
+  private readonly desk = inject(Desk);
+  protected readonly figure = plain;
+  protected readonly what = computed<Explanation | null>(() => {
+    const key = this.panels.why();
+    const f = this.desk.shown();
+    return key !== null && f ? explain(f, key, this.desk.kitchen()) : null;
+  });
+}
