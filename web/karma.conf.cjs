@@ -1,4 +1,15 @@
-const flags = ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-extensions', '--mute-audio', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'];
+const flags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-dev-shm-usage',
+  '--disable-extensions',
+  '--mute-audio',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+  '--disable-quic',
+];
 
 module.exports = (config) =>
   config.set({

@@ -21,11 +21,26 @@ export { consistencyWords } from './balance/totals.js';
 export { aFamily, families, familyOf, type Consistency, type Family } from './balance/families.js';
 export { explain, explainable, type Explanation, type ExplainKey } from './explain/explain.js';
 
-export { allItems, applyChanges, batterItems, differences, ingredientFor, isBatter, type Difference } from './formula/formula.js';
+export {
+  allItems,
+  applyChanges,
+  batterItems,
+  differences,
+  ingredientFor,
+  isBatter,
+  type Difference,
+} from './formula/formula.js';
 export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
 export { fitTins, type TinFit } from './tin/fit.js';
-export { predictBake, statedBake, type BakeInput, type BakePrediction, type Known, type PlanMark } from './bake/predict.js';
+export {
+  predictBake,
+  statedBake,
+  type BakeInput,
+  type BakePrediction,
+  type Known,
+  type PlanMark,
+} from './bake/predict.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
 export type { Sample } from './bake/run.js';
 export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
@@ -36,10 +51,28 @@ export { powders, type PowderKind } from './leavening/powders.js';
 export type { Ledger, LedgerEntry } from './leavening/ledger.js';
 export type { Lift, LiftPart } from './leavening/lift.js';
 
-export { asMeasured, densityIn, eggG, gramsOf, habitFactor, pieceGrams, printEntered, readAmount } from './quantity/amount.js';
+export {
+  asMeasured,
+  densityIn,
+  eggG,
+  gramsOf,
+  habitFactor,
+  pieceGrams,
+  printEntered,
+  readAmount,
+} from './quantity/amount.js';
 export { asFraction, plain, readNumber } from './quantity/numbers.js';
 export { scanAmounts, type Found } from './quantity/scan.js';
-export { convert, teaspoonMl, toCelsius, toFahrenheit, unitOf, units, type Dimension, type Unit } from './quantity/units.js';
+export {
+  convert,
+  teaspoonMl,
+  toCelsius,
+  toFahrenheit,
+  unitOf,
+  units,
+  type Dimension,
+  type Unit,
+} from './quantity/units.js';
 
 /** Shapes a tin can have, in plain words. */
 export const shapes = [

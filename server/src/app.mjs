@@ -16,7 +16,8 @@ export async function makeApp({ root, port, lan = false }) {
   // one origin, since a browser keeps a kitchen under the address it was made at
   app.addHook('onRequest', async (request, reply) => {
     const host = request.headers.host ?? '';
-    if (!lan && /^127\.0\.0\.1(?::|$)|^\[::1\](?::|$)/.test(host)) return reply.redirect(`${canonical}${request.url}`, 308);
+    if (!lan && /^127\.0\.0\.1(?::|$)|^\[::1\](?::|$)/.test(host))
+      return reply.redirect(`${canonical}${request.url}`, 308);
   });
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: policy },
@@ -30,7 +31,7 @@ export async function makeApp({ root, port, lan = false }) {
     cacheControl: false,
     setHeaders: (reply, path) => {
       const name = path.slice(root.length).replaceAll('\\', '/');
-      reply.setHeader('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
+      reply.header('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
     },
   });
   app.get('/health', async () => ({ ok: true }));

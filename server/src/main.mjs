@@ -8,7 +8,9 @@ const lan = process.argv.includes('--lan');
 const root = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
 if (!Number.isInteger(port) || port < 1 || port > 65535) {
-  console.error(`"${argument('port') ?? process.env['PORT']}" is no port. Use a number from 1024 to 65535: npm start -- --port=4311`);
+  console.error(
+    `"${argument('port') ?? process.env['PORT']}" is no port. Use a number from 1024 to 65535: npm start -- --port=4311`,
+  );
   process.exit(2);
 }
 
@@ -27,8 +29,11 @@ try {
 console.log(`Orvin is at http://localhost:${port}`);
 if (lan) {
   for (const list of Object.values(networkInterfaces()))
-    for (const n of list ?? []) if (n.family === 'IPv4' && !n.internal) console.log(`  in the house: http://${n.address}:${port}`);
-  console.log('  Over the house network these need a secure address and stay off: offline start, keeping the screen awake, notifications.');
+    for (const n of list ?? [])
+      if (n.family === 'IPv4' && !n.internal) console.log(`  in the house: http://${n.address}:${port}`);
+  console.log(
+    '  Over the house network these need a secure address and stay off: offline start, keeping the screen awake, notifications.',
+  );
   console.log('  A kitchen does not travel by itself: export it on one device, import it on the other.');
 }
 for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => void app.close().then(() => process.exit(0)));

@@ -18,4 +18,5 @@ export const policy = {
 };
 
 /** Files whose name does not change with their content, and which must therefore be asked for each time. */
-export const UNHASHED = /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|)$/;
+export const UNHASHED =
+  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|)$/;

@@ -61,10 +61,7 @@ export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): 
  *
  * @param history bakes with known minutes; order does not matter
  */
-export function calibrate(
-  history: readonly KnownBake[],
-  kitchen?: Kitchen,
-): Calibration {
+export function calibrate(history: readonly KnownBake[], kitchen?: Kitchen): Calibration {
   let precision = 1 / (PRIOR_SD * PRIOR_SD);
   let weighted = 0;
   let used = 0;
@@ -73,7 +70,9 @@ export function calibrate(
     if (!(h.minutes > 1 && h.minutes < 600)) continue;
     const speed = speedFor(h.input, h.minutes, kitchen);
     if (speed === null || speed < SPEED_BOUNDS[0] * 0.85 || speed > SPEED_BOUNDS[1] * 1.2) {
-      doubts.push(`${Math.round(h.minutes)} min in ${h.input.tin.name || 'that tin'} is ${speed !== null && speed < 1 ? 'slower' : 'faster'} than any ordinary oven: check the time, the heat and the tin.`);
+      doubts.push(
+        `${Math.round(h.minutes)} min in ${h.input.tin.name || 'that tin'} is ${speed !== null && speed < 1 ? 'slower' : 'faster'} than any ordinary oven: check the time, the heat and the tin.`,
+      );
       continue;
     }
     const sd = TIME_SD[h.kind] / TIME_EXPONENT;
@@ -92,6 +91,7 @@ function wordsFor(speed: number, used: number): string {
   if (used === 0) return 'No known time yet: an ordinary oven is assumed.';
   const pct = Math.round(100 * Math.abs(speed - 1));
   const from = used === 1 ? 'one known bake' : `${used} known bakes`;
-  if (pct < 3) return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven.`;
+  if (pct < 3)
+    return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven.`;
   return `From ${from}: heats ${pct} % ${speed > 1 ? 'faster' : 'slower'} than an ordinary oven.`;
 }

@@ -59,7 +59,18 @@ function straight(name: 'x' | 'y' | 'z', w: Float64Array, stride: number, low: F
     gap[i] = i + 1 < n ? (wi + (w[i + 1] as number)) / 2 : 0;
     areaLow[i] = areaHigh[i] = 1 / wi;
   }
-  return { name, n, stride, gap, halfLow: (w[0] as number) / 2, halfHigh: (w[n - 1] as number) / 2, areaLow, areaHigh, low, high };
+  return {
+    name,
+    n,
+    stride,
+    gap,
+    halfLow: (w[0] as number) / 2,
+    halfHigh: (w[n - 1] as number) / 2,
+    areaLow,
+    areaHigh,
+    low,
+    high,
+  };
 }
 
 export function roundGrid(radius: number, inner: number, height: number, nr: number, nz: number, side: Face): Grid {
@@ -80,11 +91,28 @@ export function roundGrid(radius: number, inner: number, height: number, nr: num
     r = next;
   }
   const x: Axis = {
-    name: 'x', n: nr, stride: 1, gap, halfLow: (wr[0] as number) / 2, halfHigh: (wr[nr - 1] as number) / 2,
-    areaLow, areaHigh, low: inner > 0 ? 'inner tin' : 'symmetric', high: side,
+    name: 'x',
+    n: nr,
+    stride: 1,
+    gap,
+    halfLow: (wr[0] as number) / 2,
+    halfHigh: (wr[nr - 1] as number) / 2,
+    areaLow,
+    areaHigh,
+    low: inner > 0 ? 'inner tin' : 'symmetric',
+    high: side,
   };
   const area = Math.PI * (radius * radius - inner * inner);
-  return { nx: nr, ny: 1, nz, plan, dz, axes: [straight('z', dz, nr, 'base', 'open'), x], volume: area * height, planArea: area };
+  return {
+    nx: nr,
+    ny: 1,
+    nz,
+    plan,
+    dz,
+    axes: [straight('z', dz, nr, 'base', 'open'), x],
+    volume: area * height,
+    planArea: area,
+  };
 }
 
 export function boxGrid(length: number, width: number, height: number, nx: number, ny: number, nz: number): Grid {
@@ -94,8 +122,16 @@ export function boxGrid(length: number, width: number, height: number, nx: numbe
   const plan = new Float64Array(nx * ny);
   for (let j = 0; j < ny; j++) for (let i = 0; i < nx; i++) plan[j * nx + i] = (wx[i] as number) * (wy[j] as number);
   return {
-    nx, ny, nz, plan, dz,
-    axes: [straight('z', dz, nx * ny, 'base', 'open'), straight('x', wx, 1, 'symmetric', 'tin'), straight('y', wy, nx, 'symmetric', 'tin')],
+    nx,
+    ny,
+    nz,
+    plan,
+    dz,
+    axes: [
+      straight('z', dz, nx * ny, 'base', 'open'),
+      straight('x', wx, 1, 'symmetric', 'tin'),
+      straight('y', wy, nx, 'symmetric', 'tin'),
+    ],
     volume: (length * width * height) / 4,
     planArea: length * width,
   };

@@ -118,10 +118,20 @@ function temperatureOf(theta: number, boils: number, plateau: number): number {
   return theta - plateau + DRYING_RISE;
 }
 
-function build(boils: number, plateau: number, rhoCp: number, at: (theta: number) => { t: number; k: number; phi: number }): Tables {
+function build(
+  boils: number,
+  plateau: number,
+  rhoCp: number,
+  at: (theta: number) => { t: number; k: number; phi: number },
+): Tables {
   const size = Math.round((MAX - MIN) / STEP) + 1;
   const make = (): Float64Array => new Float64Array(size);
-  const temperature = make(), vertical = make(), horizontal = make(), kVertical = make(), kHorizontal = make(), phi = make();
+  const temperature = make(),
+    vertical = make(),
+    horizontal = make(),
+    kVertical = make(),
+    kHorizontal = make(),
+    phi = make();
   let before = at(MIN);
   for (let i = 0; i < size; i++) {
     const now = at(MIN + i * STEP);
@@ -136,7 +146,20 @@ function build(boils: number, plateau: number, rhoCp: number, at: (theta: number
     }
     before = now;
   }
-  return { min: MIN, step: STEP, size, temperature, vertical, horizontal, kVertical, kHorizontal, phi, boils, plateau, rhoCp };
+  return {
+    min: MIN,
+    step: STEP,
+    size,
+    temperature,
+    vertical,
+    horizontal,
+    kVertical,
+    kHorizontal,
+    phi,
+    boils,
+    plateau,
+    rhoCp,
+  };
 }
 
 /** Heat that a surface at `t` takes up from the oven, W/m2, and its slope with t. */
@@ -158,7 +181,13 @@ const OVEN_VAPOUR = 2500;
  */
 export const evaporationFor = (h: number): number => ((h / 1100) * 1.1 * M_WATER) / (R_GAS * 373);
 
-export function surfaceFlux(law: SurfaceLaw, oven: number, t: number, aw: number, dried: number): { q: number; slope: number; vapour: number } {
+export function surfaceFlux(
+  law: SurfaceLaw,
+  oven: number,
+  t: number,
+  aw: number,
+  dried: number,
+): { q: number; slope: number; vapour: number } {
   const ta = oven + 273.15;
   const ts = t + 273.15;
   let q = law.h * (oven - t) + law.eps * SIGMA * (ta * ta * ta * ta - ts * ts * ts * ts);

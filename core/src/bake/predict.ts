@@ -68,23 +68,47 @@ const UNCALIBRATED_SD = 0.13;
 function problemsOf(input: BakeInput): Problem[] {
   const out = [...tinProblems(input.tin)];
   const add = (id: string, words: string, remedy: string): void => void out.push({ id, place: 'bake', words, remedy });
-  if (!(Number.isFinite(input.batterG) && input.batterG > 0)) add('no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
+  if (!(Number.isFinite(input.batterG) && input.batterG > 0))
+    add('no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
   const done = familyOf(input.family).doneC[0];
   if (!Number.isFinite(input.ovenC)) add('no-heat', 'The oven has no temperature.', 'Type one, in °C or °F.');
   else if (input.ovenC < done + 15)
-    add('oven-cold', `At ${Math.round(input.ovenC)} °C the middle would never reach ${done} °C in good time.`, 'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.');
-  else if (input.ovenC > 320) add('oven-hot', `${Math.round(input.ovenC)} °C is beyond a home oven.`, 'If it was meant in Fahrenheit, type F after it.');
+    add(
+      'oven-cold',
+      `At ${Math.round(input.ovenC)} °C the middle would never reach ${done} °C in good time.`,
+      'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.',
+    );
+  else if (input.ovenC > 320)
+    add(
+      'oven-hot',
+      `${Math.round(input.ovenC)} °C is beyond a home oven.`,
+      'If it was meant in Fahrenheit, type F after it.',
+    );
   if (out.length === 0) {
     const o = outlineOf(input.tin);
     const height = heightFor(input.tin, input.batterG / (input.densityGPerMl ?? 1));
-    if (height > 300 || (!o.free && height > o.depth * 3)) add('too-deep', `The batter would stand ${Math.round(height)} mm deep.`, 'Take more tins, or a bigger one.');
+    if (height > 300 || (!o.free && height > o.depth * 3))
+      add('too-deep', `The batter would stand ${Math.round(height)} mm deep.`, 'Take more tins, or a bigger one.');
     if (height < 2) add('too-thin', 'The batter would be thinner than 2 mm.', 'Take a smaller tin, or make more.');
   }
   return out;
 }
 
 /** Problems that leave no bake to simulate; the others are warnings beside a result. */
-const fatal = new Set(['no-batter', 'no-heat', 'oven-cold', 'oven-hot', 'too-deep', 'too-thin', 'tin-size', 'tin-tube', 'tin-large', 'tin-deep', 'tin-shallow', 'tin-small']);
+const fatal = new Set([
+  'no-batter',
+  'no-heat',
+  'oven-cold',
+  'oven-hot',
+  'too-deep',
+  'too-thin',
+  'tin-size',
+  'tin-tube',
+  'tin-large',
+  'tin-deep',
+  'tin-shallow',
+  'tin-small',
+]);
 
 /**
  * Predicts time and heat for one tin from geometry and physics; docs/science/bake.md has the model. Known times scale
@@ -98,7 +122,15 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
   const setup = { ...setupOf(input, kitchen), speed: calibration?.speed ?? 1 };
   const run = simulate(setup);
   if (run.doneMin === null)
-    return nothing([...problems, { id: 'never-done', place: 'bake', words: 'The middle is not done within six hours.', remedy: 'Turn the oven up, or divide the batter over more tins.' }]);
+    return nothing([
+      ...problems,
+      {
+        id: 'never-done',
+        place: 'bake',
+        words: 'The middle is not done within six hours.',
+        remedy: 'Turn the oven up, or divide the batter over more tins.',
+      },
+    ]);
   const sd = calibration?.timeSd ?? UNCALIBRATED_SD;
   const likely = run.doneMin;
   const minutes = { early: likely * Math.exp(-Z80 * sd), likely, late: likely * Math.exp(Z80 * sd) };
@@ -113,7 +145,15 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     plan: planOf(run, minutes),
     lossPct: run.lossPct,
     batterMm: run.batterMm,
-    problems: [...problems, ...(calibration?.doubts ?? []).map((words) => ({ id: 'known-time', place: 'known time', words, remedy: 'It is left out of the prediction until it is mended.' }))],
+    problems: [
+      ...problems,
+      ...(calibration?.doubts ?? []).map((words) => ({
+        id: 'known-time',
+        place: 'known time',
+        words,
+        remedy: 'It is left out of the prediction until it is mended.',
+      })),
+    ],
   };
 }
 
@@ -125,7 +165,16 @@ export function statedBake(input: BakeInput, k: Known): KnownBake {
 
 function browningWords(run: Run): string {
   const x = run.browning.top;
-  const top = x < 0.35 ? 'top stays pale' : x < 0.8 * GOLDEN ? 'top light gold' : x < 2 ? 'top golden' : x < 3.5 ? 'top well browned' : 'top gets dark: cover it';
+  const top =
+    x < 0.35
+      ? 'top stays pale'
+      : x < 0.8 * GOLDEN
+        ? 'top light gold'
+        : x < 2
+          ? 'top golden'
+          : x < 3.5
+            ? 'top well browned'
+            : 'top gets dark: cover it';
   const side = run.browning.side > 2.5 * Math.max(x, 0.8) ? '; sides darker than the top' : '';
   return `${top}${side}`;
 }
@@ -135,9 +184,19 @@ function planOf(run: Run, m: BakePrediction['minutes']): PlanMark[] {
   const at85 = (run.curve.find((x) => x.centreC >= 85)?.s ?? 0) / 60;
   const round = (x: number): number => Math.max(1, Math.round(x));
   const marks: PlanMark[] = [];
-  if (m.likely > 15) marks.push({ kind: 'turn', atMin: round(Math.max(m.likely * 0.6, Math.min(at85, m.early * 0.9))), words: 'turn it once, if your oven browns unevenly' });
+  if (m.likely > 15)
+    marks.push({
+      kind: 'turn',
+      atMin: round(Math.max(m.likely * 0.6, Math.min(at85, m.early * 0.9))),
+      words: 'turn it once, if your oven browns unevenly',
+    });
   const tent = run.topBrownMin !== null && run.topBrownMin < m.likely * 0.95 ? run.topBrownMin : null;
-  if (tent !== null) marks.push({ kind: 'tent', atMin: round(Math.max(tent, at85 * 0.9)), words: 'cover loosely if the top is dark; foil away from the element' });
+  if (tent !== null)
+    marks.push({
+      kind: 'tent',
+      atMin: round(Math.max(tent, at85 * 0.9)),
+      words: 'cover loosely if the top is dark; foil away from the element',
+    });
   const firstLook = Math.min(m.likely, Math.max(m.early * 0.95, at85));
   marks.push({ kind: 'first look', atMin: round(firstLook), words: 'look through the glass first' });
   marks.push({ kind: 'out', atMin: round(m.likely), words: 'likely done' });

@@ -88,13 +88,27 @@ export function simulate(setup: Setup): Run {
   const cp = 4180 * setup.water + 2000 * setup.fat + 1500 * (1 - setup.water - setup.fat);
   const boilable = Math.max(0.08, setup.water - 0.1);
   const eps0 = Math.min(0.4, Math.max(0.05, 1 - rho / p.matrixDensity));
-  const tables = tabulate({ kS: p.kS, beta: p.beta, aw: p.aw, eps0, rise: setup.rise, rho, cp, water: boilable, pressure });
+  const tables = tabulate({
+    kS: p.kS,
+    beta: p.beta,
+    aw: p.aw,
+    eps0,
+    rise: setup.rise,
+    rho,
+    cp,
+    water: boilable,
+    pressure,
+  });
   const size = Math.pow(0.2 / Math.sqrt(grid.planArea), p.sizeExponent);
   const g = setup.speed * size;
   const hc = setup.fan ? p.hcFan : p.hcStill;
   const material = materials[setup.tin.material];
   const shade = rimView((o.depth - heightM * 1000) * 0.6, Math.min(o.top, o.top2));
-  const air = (view: number): SurfaceLaw => ({ h: g * hc * view, eps: g * p.epsTop * view, evaporation: evaporationFor(g * hc * view) });
+  const air = (view: number): SurfaceLaw => ({
+    h: g * hc * view,
+    eps: g * p.epsTop * view,
+    evaporation: evaporationFor(g * hc * view),
+  });
   const metal = (share: number): Wall => ({
     law: { h: g * share * hc, eps: g * share * material.eps, evaporation: 0 },
     capacity: material.capacity,
@@ -170,10 +184,19 @@ function march(model: Model, setup: Setup, batterMm: number): Run {
     if (doneS !== null && (setup.untilDone || s > doneS * 1.2)) break;
     dt = Math.min(longest, dt * 1.06);
   }
-  return { doneMin: doneS === null ? null : doneS / 60, curve, browning: doneS === null ? browning : atDone, topBrownMin, lossPct, batterMm };
+  return {
+    doneMin: doneS === null ? null : doneS / 60,
+    curve,
+    browning: doneS === null ? browning : atDone,
+    topBrownMin,
+    lossPct,
+    batterMm,
+  };
 }
 
 function lossOf(model: Model, vapour: number, boiled: number, setup: Setup): number {
-  const batterKg = (model.grid.volume * model.tables.rhoCp) / (4180 * setup.water + 2000 * setup.fat + 1500 * (1 - setup.water - setup.fat));
+  const batterKg =
+    (model.grid.volume * model.tables.rhoCp) /
+    (4180 * setup.water + 2000 * setup.fat + 1500 * (1 - setup.water - setup.fat));
   return 100 * (vapour / batterKg + boiled * Math.max(0.08, setup.water - 0.1));
 }

@@ -10,7 +10,10 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
   const altitudeM = kitchen?.altitudeM ?? 0;
   const oven = input.ovenId === undefined ? kitchen?.ovens[0] : kitchen?.ovens.find((o) => o.id === input.ovenId);
   const bias = oven?.biasC ?? 0;
-  const stages = [{ fromMin: 0, ovenC: input.ovenC }, ...(input.stages ?? [])].map((s) => ({ fromMin: s.fromMin, ovenC: s.ovenC + bias }));
+  const stages = [{ fromMin: 0, ovenC: input.ovenC }, ...(input.stages ?? [])].map((s) => ({
+    fromMin: s.fromMin,
+    ovenC: s.ovenC + bias,
+  }));
   return {
     tin: input.tin,
     batterG: input.batterG,

@@ -42,7 +42,14 @@ export interface State {
   readonly theta: Float64Array;
   readonly temperature: Float64Array;
   readonly axes: readonly AxisState[];
-  readonly scratch: { readonly a: Float64Array; readonly b: Float64Array; readonly c: Float64Array; readonly d: Float64Array; readonly s: Float64Array; readonly k: Float64Array };
+  readonly scratch: {
+    readonly a: Float64Array;
+    readonly b: Float64Array;
+    readonly c: Float64Array;
+    readonly d: Float64Array;
+    readonly s: Float64Array;
+    readonly k: Float64Array;
+  };
   /** Heat taken up since the start through all faces, J (over the modelled quarter, or the whole round). */
   heat: number;
   /** Water evaporated at open faces, kg. */
@@ -69,7 +76,11 @@ function axisState(axis: Axis, grid: Grid, tables: Tables, model: Model): AxisSt
   const starts: number[] = [];
   const lows: number[] = [];
   const highs: number[] = [];
-  const limit = { x: axis.name === 'x' ? 1 : grid.nx, y: axis.name === 'y' ? 1 : grid.ny, z: axis.name === 'z' ? 1 : grid.nz };
+  const limit = {
+    x: axis.name === 'x' ? 1 : grid.nx,
+    y: axis.name === 'y' ? 1 : grid.ny,
+    z: axis.name === 'z' ? 1 : grid.nz,
+  };
   for (let z = 0; z < limit.z; z++)
     for (let y = 0; y < limit.y; y++)
       for (let x = 0; x < limit.x; x++) {
@@ -80,7 +91,12 @@ function axisState(axis: Axis, grid: Grid, tables: Tables, model: Model): AxisSt
   const side = (face: Face, areas: number[]): WallState | null =>
     face === 'symmetric'
       ? null
-      : { wall: model.walls[face], t: new Float64Array(starts.length).fill(model.startC), lost: new Float64Array(starts.length), area: Float64Array.from(areas) };
+      : {
+          wall: model.walls[face],
+          t: new Float64Array(starts.length).fill(model.startC),
+          lost: new Float64Array(starts.length),
+          area: Float64Array.from(areas),
+        };
   const sideways = axis.name !== 'z';
   return {
     axis,
@@ -153,9 +169,13 @@ function sweep(state: State, line: AxisState, dt: number, oven: number): void {
       a[i + 1] = -into * (s[i] as number);
       d[i + 1] = (d[i + 1] as number) - into * dk;
     }
-    const atLow = line.low && couple(state, line, line.low, l, start, 0, axis.halfLow, (axis.areaLow[0] as number) * scale, dt, oven);
+    const atLow =
+      line.low &&
+      couple(state, line, line.low, l, start, 0, axis.halfLow, (axis.areaLow[0] as number) * scale, dt, oven);
     const last = start + (n - 1) * axis.stride;
-    const atHigh = line.high && couple(state, line, line.high, l, last, n - 1, axis.halfHigh, (axis.areaHigh[n - 1] as number) * scale, dt, oven);
+    const atHigh =
+      line.high &&
+      couple(state, line, line.high, l, last, n - 1, axis.halfHigh, (axis.areaHigh[n - 1] as number) * scale, dt, oven);
     for (let i = 1; i < n; i++) {
       const m = (a[i] as number) / (b[i - 1] as number);
       b[i] = (b[i] as number) - m * (c[i - 1] as number);
@@ -188,7 +208,16 @@ interface Coupling {
 
 /** Eliminates the wall of one line's end into the end cell's row. */
 function couple(
-  state: State, line: AxisState, wall: WallState, l: number, cell: number, row: number, half: number, scale: number, dt: number, oven: number,
+  state: State,
+  line: AxisState,
+  wall: WallState,
+  l: number,
+  cell: number,
+  row: number,
+  half: number,
+  scale: number,
+  dt: number,
+  oven: number,
 ): Coupling {
   const { b, d } = state.scratch;
   const { tables, aw, mc } = state.model;

@@ -26,12 +26,14 @@ interface Idea {
   readonly why: string;
 }
 
-const eighth = (line: Line, kitchen: Kitchen): number => (teaspoonMl(kitchen.measures) * densityIn(line.ingredient, kitchen.measures)) / 8;
+const eighth = (line: Line, kitchen: Kitchen): number =>
+  (teaspoonMl(kitchen.measures) * densityIn(line.ingredient, kitchen.measures)) / 8;
 
 /** Rounds an amount to what can be measured: an eighth of a teaspoon of leavener or salt, 1 g below 20 g, else 5 g. */
 function measurable(line: Line, grams: number, kitchen: Kitchen): number {
-  const step = line.ingredient.role === 'leavener' || line.ingredient.role === 'salt' ? eighth(line, kitchen) : grams < 20 ? 1 : 5;
-  return Math.max(0, Math.round((Math.round(grams / step) * step) * 100) / 100);
+  const step =
+    line.ingredient.role === 'leavener' || line.ingredient.role === 'salt' ? eighth(line, kitchen) : grams < 20 ? 1 : 5;
+  return Math.max(0, Math.round(Math.round(grams / step) * step * 100) / 100);
 }
 
 /** Soda so that left-over is about AIM_LEFT_G per 100 g batter, given the acid that is there. */
@@ -43,7 +45,8 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
   const right = measurable(soda, Math.max(0, soda.grams - Math.max(0, left - aim)), kitchen);
   const change = { itemId: soda.item.id, grams: right };
   const out: Idea[] = [];
-  if (right < soda.grams) out.push({ id: 'soda-to-its-acid', changes: [change], why: 'that is what its acid can meet' });
+  if (right < soda.grams)
+    out.push({ id: 'soda-to-its-acid', changes: [change], why: 'that is what its acid can meet' });
   const powder = w.lines.find((l) => l.ingredient.leavener === 'powder');
   if (powder && right < soda.grams) {
     const wanted = ((w.lift.target[0] * 0.6 + w.lift.target[1] * 0.4) * w.totals.baseG) / 100;
@@ -51,7 +54,11 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
     const perGram = 3.45;
     const g = measurable(powder, Math.max(powder.grams, (wanted - met) / perGram), kitchen);
     if (g !== powder.grams)
-      out.push({ id: 'soda-and-powder', changes: [change, { itemId: powder.item.id, grams: g }], why: `the powder lifts ${aFamily(family)} instead` });
+      out.push({
+        id: 'soda-and-powder',
+        changes: [change, { itemId: powder.item.id, grams: g }],
+        why: `the powder lifts ${aFamily(family)} instead`,
+      });
   }
   return out;
 }
@@ -66,12 +73,18 @@ function liftIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
   for (const line of w.lines) {
     const kind = line.ingredient.leavener;
     if ((kind !== 'powder' && kind !== 'soda') || line.grams <= 0) continue;
-    const share = w.ledger.entries.filter((e) => e.itemId === line.item.id && e.side === 'soda').reduce((s, e) => s + e.meq.typical, 0);
+    const share = w.ledger.entries
+      .filter((e) => e.itemId === line.item.id && e.side === 'soda')
+      .reduce((s, e) => s + e.meq.typical, 0);
     const perBase = (share * 100) / w.totals.baseG;
     if (perBase <= 0) continue;
     const g = measurable(line, line.grams * Math.max(0, 1 + (aim - now) / perBase), kitchen);
     if (g !== line.grams && (kind === 'powder' || w.lift.state === 'high'))
-      out.push({ id: `lift-by-${line.item.id}`, changes: [{ itemId: line.item.id, grams: g }], why: w.lift.state === 'low' ? 'it will rise as it should' : 'it will not dome and crack' });
+      out.push({
+        id: `lift-by-${line.item.id}`,
+        changes: [{ itemId: line.item.id, grams: g }],
+        why: w.lift.state === 'low' ? 'it will rise as it should' : 'it will not dome and crack',
+      });
   }
   return out;
 }
@@ -110,7 +123,12 @@ function rangeIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
     if (!best) continue;
     const need = ((aim - x) * w.totals.flourG) / 100 / best.rate;
     const g = measurable(best.line, best.line.grams + need, kitchen);
-    if (g !== best.line.grams && g > 0) out.push({ id: `${m}-into-range`, changes: [{ itemId: best.line.item.id, grams: g }], why: reasons[m][low ? 0 : 1] });
+    if (g !== best.line.grams && g > 0)
+      out.push({
+        id: `${m}-into-range`,
+        changes: [{ itemId: best.line.item.id, grams: g }],
+        why: reasons[m][low ? 0 : 1],
+      });
   }
   return out;
 }
@@ -136,11 +154,13 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed): Advic
   const out: Advice[] = [];
   if (w.totals.baseG <= 0) return out;
   const family = familyOf(formula.family);
-  const unsettled = w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
+  const unsettled =
+    w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
   if (w.merit <= 1e-9 && !unsettled) return out;
   for (const idea of [...sodaIdeas(w, family, kitchen), ...liftIdeas(w, kitchen), ...rangeIdeas(w, family, kitchen)]) {
     const merit = weigh(applyChanges(formula, idea.changes), kitchen).merit;
-    if (merit < w.merit - 1e-6) out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });
+    if (merit < w.merit - 1e-6)
+      out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });
   }
   out.sort((a, b) => a.merit - b.merit || a.changes.length - b.changes.length);
   // half as good as the best is not worth a second thought

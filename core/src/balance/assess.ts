@@ -12,7 +12,12 @@ import { verdictsOf, type Verdict } from './verdicts.js';
 import { weigh } from './weigh.js';
 
 export interface Assessment {
-  readonly items: readonly { readonly itemId: string; readonly grams: number; readonly bakersPct: number; readonly part: number }[];
+  readonly items: readonly {
+    readonly itemId: string;
+    readonly grams: number;
+    readonly bakersPct: number;
+    readonly part: number;
+  }[];
   readonly totals: Totals;
   readonly lift: Lift;
   readonly ledger: Ledger;

@@ -14,12 +14,21 @@ export function cautionsOf(formula: Formula, kitchen?: Kitchen): Caution[] {
   const out: Caution[] = [{ id: 'hot', words: 'The oven, the tin and the steam are hot; lift covers away from you.' }];
   if (has((_, role) => role === 'flour' || role === 'egg'))
     out.push({ id: 'raw', words: 'Do not taste raw batter: flour and egg can carry germs until baked.' });
-  if (has((id) => id === 'honey')) out.push({ id: 'honey', words: 'No honey for babies under 12 months, baked or not.' });
-  if (items.some(({ ingredient }) => /walnut|pecan|almond|hazelnut|pistachio|nuts|peanut/.test(ingredient.id) && ingredient.pieces))
+  if (has((id) => id === 'honey'))
+    out.push({ id: 'honey', words: 'No honey for babies under 12 months, baked or not.' });
+  if (
+    items.some(
+      ({ ingredient }) => /walnut|pecan|almond|hazelnut|pistachio|nuts|peanut/.test(ingredient.id) && ingredient.pieces,
+    )
+  )
     out.push({ id: 'nuts', words: 'Whole nuts and hard pieces are a choking risk for children under 5.' });
   if (has((id) => id === 'spirit'))
-    out.push({ id: 'alcohol', words: 'Alcohol vapour burns: brush spirit on away from flame, on a cake that is warm, not oven-hot.' });
-  if (has((id) => id === 'plum' || id === 'cherry')) out.push({ id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.' });
+    out.push({
+      id: 'alcohol',
+      words: 'Alcohol vapour burns: brush spirit on away from flame, on a cake that is warm, not oven-hot.',
+    });
+  if (has((id) => id === 'plum' || id === 'cherry'))
+    out.push({ id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.' });
   return out;
 }
 

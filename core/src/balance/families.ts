@@ -67,11 +67,53 @@ const table: readonly Family[] = [
 ];
 
 function f(
-  id: FamilyId, name: string, plural: string, fat: Range, sugar: Range, egg: Range, water: Range, salt: Range, lift: Range,
-  doneC: Range, ovenC: Range, density: Range, rise: Range, fill: Range, methods: readonly MixingMethod[], flourParts: number,
-  coolTinMin: number, coolRackMin: number, keeps: string, signs: string, lossPct: Range, creamed = false,
+  id: FamilyId,
+  name: string,
+  plural: string,
+  fat: Range,
+  sugar: Range,
+  egg: Range,
+  water: Range,
+  salt: Range,
+  lift: Range,
+  doneC: Range,
+  ovenC: Range,
+  density: Range,
+  rise: Range,
+  fill: Range,
+  methods: readonly MixingMethod[],
+  flourParts: number,
+  coolTinMin: number,
+  coolRackMin: number,
+  keeps: string,
+  signs: string,
+  lossPct: Range,
+  creamed = false,
 ): Family {
-  return { id, name, plural, fat, sugar, egg, water, salt, lift, doneC, ovenC, density, rise, fill, methods, flourParts, creamed, coolTinMin, coolRackMin, keeps, signs, lossPct };
+  return {
+    id,
+    name,
+    plural,
+    fat,
+    sugar,
+    egg,
+    water,
+    salt,
+    lift,
+    doneC,
+    ovenC,
+    density,
+    rise,
+    fill,
+    methods,
+    flourParts,
+    creamed,
+    coolTinMin,
+    coolRackMin,
+    keeps,
+    signs,
+    lossPct,
+  };
 }
 
 /** All families, in the order of the table in docs/science/balance.md. */

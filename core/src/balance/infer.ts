@@ -58,7 +58,12 @@ const words: readonly (readonly [RegExp, FamilyId, number])[] = [
 ];
 
 /** Infers the family of a formula that was just read, from its numbers, its title and its tins. */
-export function inferFamily(title: string, shape: string | undefined, t: Totals, liftMmol: number): { family: FamilyId; confidence: number } {
+export function inferFamily(
+  title: string,
+  shape: string | undefined,
+  t: Totals,
+  liftMmol: number,
+): { family: FamilyId; confidence: number } {
   const score = new Map<FamilyId, number>();
   for (const f of families) if (f.id !== 'free') score.set(f.id, t.baseG > 0 ? -misfit(t, liftMmol, f) : 0);
   const add = (id: FamilyId, by: number): void => void score.set(id, (score.get(id) ?? 0) + by);
@@ -67,7 +72,8 @@ export function inferFamily(title: string, shape: string | undefined, t: Totals,
     for (const id of ['butter-cake-high-ratio', 'oil-cake', 'chocolate-cake'] as const) add(id, 0.2);
   if (shape === 'cup') add('muffin', 0.8);
   if (shape === 'loaf') for (const id of ['quick-bread', 'tea-loaf', 'soda-loaf', 'pound-cake'] as const) add(id, 0.35);
-  if (shape === 'mound' || shape === 'slab') for (const id of ['biscuit', 'scone', 'soda-bread', 'drop-biscuit'] as const) add(id, 0.5);
+  if (shape === 'mound' || shape === 'slab')
+    for (const id of ['biscuit', 'scone', 'soda-bread', 'drop-biscuit'] as const) add(id, 0.5);
   const ranked = [...score].sort((a, b) => b[1] - a[1]);
   const [first, second] = ranked;
   if (!first || t.baseG <= 0) return { family: first && first[1] > 0.5 ? first[0] : 'free', confidence: 0.2 };

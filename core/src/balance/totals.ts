@@ -30,7 +30,17 @@ export interface Totals {
  * flour is counted against its base, so that nothing divides by zero; a verdict says that the flour is missing.
  */
 export function totalsOf(lines: readonly Line[]): Totals {
-  let batterG = 0, flourG = 0, nutG = 0, cocoaG = 0, waterG = 0, fatG = 0, sugarG = 0, eggG = 0, saltG = 0, drunkG = 0, creamableG = 0;
+  let batterG = 0,
+    flourG = 0,
+    nutG = 0,
+    cocoaG = 0,
+    waterG = 0,
+    fatG = 0,
+    sugarG = 0,
+    eggG = 0,
+    saltG = 0,
+    drunkG = 0,
+    creamableG = 0;
   for (const { item, ingredient, grams } of lines) {
     const c = ingredient.per100;
     const share = grams / 100;
@@ -52,7 +62,17 @@ export function totalsOf(lines: readonly Line[]): Totals {
   const baseG = flourG + cocoaG + nutCounts;
   const per = flourG > 0 ? 100 / flourG : baseG > 0 ? 100 / baseG : 0;
   return {
-    batterG, flourG, baseG, waterG, drunkG, fatG, sugarG, eggG, saltG, cocoaG, creamableG,
+    batterG,
+    flourG,
+    baseG,
+    waterG,
+    drunkG,
+    fatG,
+    sugarG,
+    eggG,
+    saltG,
+    cocoaG,
+    creamableG,
     waterPct: waterG * per,
     fatPct: fatG * per,
     sugarPct: sugarG * per,
@@ -94,8 +114,17 @@ export function batterTemperature(lines: readonly Line[], family: Family, roomC:
     const c = ingredient.per100;
     const cp = (4.18 * c.water + 2.0 * c.fat + 1.5 * (100 - c.water - c.fat)) / 100;
     const said = item.words.toLowerCase();
-    const t = /boiling/.test(said) ? 92 : /\bhot\b/.test(said) ? 75 : /melted/.test(said) ? 40 : /frozen/.test(said) ? -18
-      : /\bcold\b|chilled|fridge/.test(said) || (cold && ['fat', 'liquid', 'egg'].includes(ingredient.role)) ? 5 : roomC;
+    const t = /boiling/.test(said)
+      ? 92
+      : /\bhot\b/.test(said)
+        ? 75
+        : /melted/.test(said)
+          ? 40
+          : /frozen/.test(said)
+            ? -18
+            : /\bcold\b|chilled|fridge/.test(said) || (cold && ['fat', 'liquid', 'egg'].includes(ingredient.role))
+              ? 5
+              : roomC;
     heat += grams * cp * t;
     capacity += grams * cp;
   }

@@ -41,14 +41,28 @@ export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen)
       return { itemId: item.id, low: lo, usual: (lo + hi) / 2, high: hi, full: fullFor(grams, hi) };
     };
     if (ingredient.leavener === 'powder' || ingredient.leavener === 'soda') {
-      const own = w.ledger.entries.filter((e) => e.itemId === item.id && e.side === 'soda').reduce((s, e) => s + e.meq.typical, 0);
+      const own = w.ledger.entries
+        .filter((e) => e.itemId === item.id && e.side === 'soda')
+        .reduce((s, e) => s + e.meq.typical, 0);
       const perGram = ((own / grams) * 100) / t.baseG;
       const now = w.lift.mmolPer100gBase.typical;
-      return perGram > 0 ? ranged(grams + (w.lift.target[0] - now) / perGram, grams + (w.lift.target[1] - now) / perGram) : none;
+      return perGram > 0
+        ? ranged(grams + (w.lift.target[0] - now) / perGram, grams + (w.lift.target[1] - now) / perGram)
+        : none;
     }
     if (whole) return none;
     const measure =
-      ingredient.role === 'salt' ? 'salt' : ingredient.role === 'egg' ? 'egg' : ingredient.fatCounts && ingredient.role === 'fat' ? 'fat' : ingredient.sugarCounts && ingredient.role === 'sugar' ? 'sugar' : ingredient.role === 'liquid' ? 'water' : null;
+      ingredient.role === 'salt'
+        ? 'salt'
+        : ingredient.role === 'egg'
+          ? 'egg'
+          : ingredient.fatCounts && ingredient.role === 'fat'
+            ? 'fat'
+            : ingredient.sugarCounts && ingredient.role === 'sugar'
+              ? 'sugar'
+              : ingredient.role === 'liquid'
+                ? 'water'
+                : null;
     if (measure === null || !measures.includes(measure)) return none;
     const total = { salt: t.saltG, egg: t.eggG, fat: t.fatG, sugar: t.sugarG, water: t.waterG }[measure];
     if (total <= 0) return none;
@@ -57,7 +71,10 @@ export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen)
       // liquids take up what the other water leaves open
       const perGram = ingredient.per100.water / 100;
       if (perGram <= 0.3) return none;
-      return ranged(grams + ((lo - t.waterPct) * t.flourG) / 100 / perGram, grams + ((hi - t.waterPct) * t.flourG) / 100 / perGram);
+      return ranged(
+        grams + ((lo - t.waterPct) * t.flourG) / 100 / perGram,
+        grams + ((hi - t.waterPct) * t.flourG) / 100 / perGram,
+      );
     }
     const share = grams / total;
     return ranged((share * lo * t.flourG) / 100, (share * hi * t.flourG) / 100);

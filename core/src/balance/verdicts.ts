@@ -44,7 +44,13 @@ const says: Readonly<Record<Measure, readonly [low: string, high: string]>> = {
   salt: ['bland', 'salty'],
 };
 
-const name: Readonly<Record<Measure, string>> = { fat: 'Fat', sugar: 'Sugar', egg: 'Egg', water: 'Water', salt: 'Salt' };
+const name: Readonly<Record<Measure, string>> = {
+  fat: 'Fat',
+  sugar: 'Sugar',
+  egg: 'Egg',
+  water: 'Water',
+  salt: 'Salt',
+};
 const whole = (x: number): string => (x < 9.95 ? x.toFixed(1).replace(/\.0$/, '') : String(Math.round(x)));
 
 function measureVerdict(m: Measure, t: Totals, family: Family): Verdict {
@@ -66,11 +72,22 @@ function liftVerdict(lift: Lift, family: Family): Verdict {
   const x = lift.mmolPer100gBase.typical;
   const rule = `Lift ${whole(lo)}–${whole(hi)} mmol CO2 per 100 g flour and cocoa in ${aFamily(family)}`;
   if (family.id === 'free')
-    return { id: 'lift', state: 'ok', severity: 'note', words: 'No family chosen: no band to judge the lift by.', rule };
+    return {
+      id: 'lift',
+      state: 'ok',
+      severity: 'note',
+      words: 'No family chosen: no band to judge the lift by.',
+      rule,
+    };
   if (lift.state === 'ok') {
     const near = (x - lo) / Math.max(hi - lo, 1e-6);
     const shade = near < 0.2 ? 'On the low side of right' : near > 0.8 ? 'On the high side of right' : 'Right';
-    const wait = lift.standMin >= 60 ? 'it is in no hurry' : lift.standMin <= 4 ? 'bake it at once' : `it may wait ${lift.standMin} minutes`;
+    const wait =
+      lift.standMin >= 60
+        ? 'it is in no hurry'
+        : lift.standMin <= 4
+          ? 'bake it at once'
+          : `it may wait ${lift.standMin} minutes`;
     return { id: 'lift', state: 'ok', severity: 'note', words: `${shade} for ${aFamily(family)}, and ${wait}.`, rule };
   }
   const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
@@ -98,7 +115,8 @@ export function masks(lines: readonly Line[], t: Totals): boolean {
 function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
   const left = ledger.leftSodaGPer100gBatter.typical;
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
-  const rule = 'Left-over soda per 100 g batter: unnoticed below 0.10 g, browner to 0.22, dark and soapy-risky above; tang from 3 meq of left-over acid';
+  const rule =
+    'Left-over soda per 100 g batter: unnoticed below 0.10 g, browner to 0.22, dark and soapy-risky above; tang from 3 meq of left-over acid';
   const share = `${Math.round(100 * ledger.unmetShare)} % of the soda has no acid to meet`;
   if (ledger.bicarbonateMmol < 1e-6 && tang < TANG_MEQ)
     return { id: 'ledger', state: 'ok', severity: 'note', words: 'No soda or powder to settle.', rule };
@@ -115,9 +133,21 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
     return { id: 'ledger', state: 'high', severity, words: `Too much soda for its acid: ${effect}. ${share}.`, rule };
   }
   if (tang >= TANG_MEQ)
-    return { id: 'ledger', state: 'low', severity: 'note', words: 'Acid to spare: a plain tang, a paler crust and a tighter crumb.', rule };
+    return {
+      id: 'ledger',
+      state: 'low',
+      severity: 'note',
+      words: 'Acid to spare: a plain tang, a paler crust and a tighter crumb.',
+      rule,
+    };
   if (left >= LEFT_SODA_STEPS.browner)
-    return { id: 'ledger', state: 'ok', severity: 'note', words: `A little soda to spare: browner and softer. ${share}.`, rule };
+    return {
+      id: 'ledger',
+      state: 'ok',
+      severity: 'note',
+      words: `A little soda to spare: browner and softer. ${share}.`,
+      rule,
+    };
   return { id: 'ledger', state: 'ok', severity: 'note', words: 'The soda is used up: nothing to taste.', rule };
 }
 
@@ -143,13 +173,24 @@ function amountVerdicts(formula: Formula, kitchen?: Kitchen): Verdict[] {
 }
 
 export function verdictsOf(
-  formula: Formula, lines: readonly Line[], t: Totals, lift: Lift, ledger: Ledger, family: Family, kitchen?: Kitchen,
+  formula: Formula,
+  lines: readonly Line[],
+  t: Totals,
+  lift: Lift,
+  ledger: Ledger,
+  family: Family,
+  kitchen?: Kitchen,
 ): Verdict[] {
   const out: Verdict[] = amountVerdicts(formula, kitchen);
   if (t.baseG <= 0) {
     out.push({
-      id: 'flour', state: 'low', severity: 'faulty',
-      words: lines.length === 0 ? 'Nothing in the bowl yet. Add flour, or paste a recipe.' : 'No flour: nothing here can set to a crumb. Add flour, or check that the flour line was read.',
+      id: 'flour',
+      state: 'low',
+      severity: 'faulty',
+      words:
+        lines.length === 0
+          ? 'Nothing in the bowl yet. Add flour, or paste a recipe.'
+          : 'No flour: nothing here can set to a crumb. Add flour, or check that the flour line was read.',
       rule: 'Every family is counted against its flour',
     });
     return out;

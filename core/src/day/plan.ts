@@ -12,7 +12,8 @@ export interface DayBake {
   readonly minutes?: { readonly early: number; readonly likely: number; readonly late: number };
 }
 
-export type TaskKind = 'butter out' | 'eggs out' | 'oven on' | 'tins' | 'weigh' | 'mix' | 'in' | 'look' | 'out' | 'unmould' | 'ready';
+export type TaskKind =
+  'butter out' | 'eggs out' | 'oven on' | 'tins' | 'weigh' | 'mix' | 'in' | 'look' | 'out' | 'unmould' | 'ready';
 
 export interface Task {
   readonly id: string;
@@ -35,10 +36,18 @@ export interface DayPlan {
 }
 
 const PREHEAT_MIN = 25;
-const MIX_MIN: Readonly<Record<string, number>> = { 'rub-in': 12, muffin: 8, creaming: 18, 'one-bowl': 8, 'melt-and-stir': 12, coating: 14 };
+const MIX_MIN: Readonly<Record<string, number>> = {
+  'rub-in': 12,
+  muffin: 8,
+  creaming: 18,
+  'one-bowl': 8,
+  'melt-and-stir': 12,
+  coating: 14,
+};
 
 /** Minutes for butter to reach 18–20 °C from the fridge, by room temperature; cut in pieces. */
-export const softenMin = (roomC: number): number => Math.round(Math.min(180, Math.max(30, 60 * Math.pow(20 / Math.max(12, roomC), 2.2))));
+export const softenMin = (roomC: number): number =>
+  Math.round(Math.min(180, Math.max(30, 60 * Math.pow(20 / Math.max(12, roomC), 2.2))));
 
 function bakeMinutes(b: DayBake): { early: number; likely: number; late: number } {
   if (b.minutes) return b.minutes;
@@ -54,12 +63,33 @@ function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
   const family = familyOf(f.family);
   const w = weigh(f, kitchen);
   const time = bakeMinutes(b);
-  const has = (test: (role: string, id: string) => boolean): boolean => allItems(f).some((i) => { const g = ingredientFor(f, i, kitchen); return test(g.role, g.id); });
+  const has = (test: (role: string, id: string) => boolean): boolean =>
+    allItems(f).some((i) => {
+      const g = ingredientFor(f, i, kitchen);
+      return test(g.role, g.id);
+    });
   const creamed = family.methods[0] === 'creaming';
   const rubbed = family.methods[0] === 'rub-in';
   const out: Task[] = [];
-  const add = (kind: TaskKind, beforeMin: number, minutes: number, words: string, detail: string, hands: boolean): void =>
-    void out.push({ id: `${b.id}:${kind}`, bakeId: b.id, kind, words, detail, beforeMin, minutes, hands, startsAt: serveAt - Math.round(beforeMin * 60_000) });
+  const add = (
+    kind: TaskKind,
+    beforeMin: number,
+    minutes: number,
+    words: string,
+    detail: string,
+    hands: boolean,
+  ): void =>
+    void out.push({
+      id: `${b.id}:${kind}`,
+      bakeId: b.id,
+      kind,
+      words,
+      detail,
+      beforeMin,
+      minutes,
+      hands,
+      startsAt: serveAt - Math.round(beforeMin * 60_000),
+    });
   const ready = family.coolRackMin;
   const unmould = ready + family.coolTinMin;
   // counts on the late end, so that serving is met when the bake takes its time
@@ -68,17 +98,64 @@ function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
   const mixAt = inAt + mixMin;
   const ovenC = f.bake ? `${Math.round(f.bake.ovenC)} °C${f.bake.fan ? ' fan' : ''}` : 'its heat';
   const soft = softenMin(kitchen.roomC);
-  if (creamed && has((r) => r === 'fat')) add('butter out', mixAt + soft, soft, 'Butter out of the fridge', `to be soft, 18–20 °C, in ${soft} minutes at ${Math.round(kitchen.roomC)} °C`, false);
-  if (!rubbed && has((r) => r === 'egg')) add('eggs out', mixAt + 45, 45, 'Eggs and dairy out', 'or eggs 5–10 minutes in hot tap water', false);
-  add('oven on', inAt + PREHEAT_MIN, PREHEAT_MIN, `Oven on, ${ovenC}`, 'a thermometer on the rack is the truth, not the beep', false);
-  add('weigh', mixAt + 12, 12, 'Weigh everything out', `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`, true);
+  if (creamed && has((r) => r === 'fat'))
+    add(
+      'butter out',
+      mixAt + soft,
+      soft,
+      'Butter out of the fridge',
+      `to be soft, 18–20 °C, in ${soft} minutes at ${Math.round(kitchen.roomC)} °C`,
+      false,
+    );
+  if (!rubbed && has((r) => r === 'egg'))
+    add('eggs out', mixAt + 45, 45, 'Eggs and dairy out', 'or eggs 5–10 minutes in hot tap water', false);
+  add(
+    'oven on',
+    inAt + PREHEAT_MIN,
+    PREHEAT_MIN,
+    `Oven on, ${ovenC}`,
+    'a thermometer on the rack is the truth, not the beep',
+    false,
+  );
+  add(
+    'weigh',
+    mixAt + 12,
+    12,
+    'Weigh everything out',
+    `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`,
+    true,
+  );
   const tin = f.tins?.[0];
-  add('tins', mixAt + 18, 6, tin ? `Prepare ${tin.count === 1 ? 'the' : tin.count} ${tin.tin.name}` : 'Prepare the tin', tin && outlineOf(tin.tin).free ? 'line the tray' : 'grease and line', true);
-  add('mix', mixAt, mixMin, `Mix, ${family.methods[0] ?? 'one-bowl'} method`, w.lift.standMin < 30 ? `straight into the oven: the batter may stand ${w.lift.standMin} minutes at most` : 'no hurry after mixing', true);
+  add(
+    'tins',
+    mixAt + 18,
+    6,
+    tin ? `Prepare ${tin.count === 1 ? 'the' : tin.count} ${tin.tin.name}` : 'Prepare the tin',
+    tin && outlineOf(tin.tin).free ? 'line the tray' : 'grease and line',
+    true,
+  );
+  add(
+    'mix',
+    mixAt,
+    mixMin,
+    `Mix, ${family.methods[0] ?? 'one-bowl'} method`,
+    w.lift.standMin < 30
+      ? `straight into the oven: the batter may stand ${w.lift.standMin} minutes at most`
+      : 'no hurry after mixing',
+    true,
+  );
   add('in', inAt, 2, 'Into the oven', 'quickly; the door costs heat', true);
   add('look', inAt - Math.max(1, time.early * 0.95), 1, 'First look', family.signs, true);
-  add('out', inAt - time.likely, 2, 'Likely out', `${Math.round(time.early)}–${Math.round(time.late)} minutes in the oven; ${family.signs}`, true);
-  if (family.coolTinMin > 0) add('unmould', ready, 3, 'Out of the tin, onto a rack', `after ${family.coolTinMin} minutes`, true);
+  add(
+    'out',
+    inAt - time.likely,
+    2,
+    'Likely out',
+    `${Math.round(time.early)}–${Math.round(time.late)} minutes in the oven; ${family.signs}`,
+    true,
+  );
+  if (family.coolTinMin > 0)
+    add('unmould', ready, 3, 'Out of the tin, onto a rack', `after ${family.coolTinMin} minutes`, true);
   add('ready', 0, 0, 'Ready to cut', `keeps ${family.keeps}`, false);
   return out;
 }
@@ -91,12 +168,19 @@ function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
  * @param now instant of planning, ms since 1970; handed in, core has no clock
  */
 export function planDay(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: number, now: number): DayPlan {
-  const tasks = bakes.flatMap((b) => tasksOf(b, kitchen, serveAt)).sort((a, b) => a.startsAt - b.startsAt || a.id.localeCompare(b.id));
+  const tasks = bakes
+    .flatMap((b) => tasksOf(b, kitchen, serveAt))
+    .sort((a, b) => a.startsAt - b.startsAt || a.id.localeCompare(b.id));
   const problems: Problem[] = [];
   const first = tasks[0];
   if (first && first.startsAt < now) {
     const late = Math.ceil((now - first.startsAt) / 60_000);
-    problems.push({ id: 'late', place: 'day', words: `To be ready then, "${first.words}" should have begun ${late} minutes ago.`, remedy: `Serve ${late} minutes later, or shorten the waits: warm the eggs in hot tap water, cut the butter small.` });
+    problems.push({
+      id: 'late',
+      place: 'day',
+      words: `To be ready then, "${first.words}" should have begun ${late} minutes ago.`,
+      remedy: `Serve ${late} minutes later, or shorten the waits: warm the eggs in hot tap water, cut the butter small.`,
+    });
   }
   const inOven = bakes.map((b) => {
     const start = tasks.find((t) => t.id === `${b.id}:in`)?.startsAt ?? 0;
@@ -106,7 +190,12 @@ export function planDay(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: nu
     inOven.slice(i + 1).forEach((y) => {
       const apart = Math.abs((x.b.formula.bake?.ovenC ?? 180) - (y.b.formula.bake?.ovenC ?? 180)) > 10;
       if (apart && x.start < y.end && y.start < x.end && kitchen.ovens.length < 2)
-        problems.push({ id: `oven:${x.b.id}:${y.b.id}`, place: 'day', words: `${x.b.formula.title} and ${y.b.formula.title} want the oven at the same time at different heats.`, remedy: 'Bake one of them earlier, or plan it for another serving time.' });
+        problems.push({
+          id: `oven:${x.b.id}:${y.b.id}`,
+          place: 'day',
+          words: `${x.b.formula.title} and ${y.b.formula.title} want the oven at the same time at different heats.`,
+          remedy: 'Bake one of them earlier, or plan it for another serving time.',
+        });
     }),
   );
   return { tasks, problems };

@@ -28,7 +28,11 @@ export interface KitchenFile {
 
 const id = Joi.string().min(1).max(200);
 const positive = Joi.number().min(0);
-const band = Joi.object({ low: Joi.number().required(), typical: Joi.number().required(), high: Joi.number().required() }).unknown(true);
+const band = Joi.object({
+  low: Joi.number().required(),
+  typical: Joi.number().required(),
+  high: Joi.number().required(),
+}).unknown(true);
 const tin = Joi.object({
   id: id.required(),
   name: Joi.string().allow('').required(),
@@ -42,7 +46,16 @@ const tin = Joi.object({
   cups: Joi.number().integer().min(1),
   capacityMl: Joi.number().greater(0),
   tareG: positive,
-  material: Joi.valid('light metal', 'shiny metal', 'dark metal', 'glass', 'ceramic', 'silicone', 'cast iron', 'none').required(),
+  material: Joi.valid(
+    'light metal',
+    'shiny metal',
+    'dark metal',
+    'glass',
+    'ceramic',
+    'silicone',
+    'cast iron',
+    'none',
+  ).required(),
 }).unknown(true);
 const tinUse = Joi.object({ tin: tin.required(), count: Joi.number().integer().min(1).required() }).unknown(true);
 const source = Joi.object({
@@ -53,7 +66,10 @@ const source = Joi.object({
   eggSize: Joi.valid('us-s', 'us-m', 'us-l', 'us-xl', 'us-jumbo', 'eu-s', 'eu-m', 'eu-l', 'eu-xl').required(),
 }).unknown(true);
 const entered = Joi.object({
-  value: Joi.alternatives(Joi.number(), Joi.array().ordered(Joi.number().required(), Joi.number().required())).required(),
+  value: Joi.alternatives(
+    Joi.number(),
+    Joi.array().ordered(Joi.number().required(), Joi.number().required()),
+  ).required(),
   unit: Joi.string().required(),
 }).unknown(true);
 const item = Joi.object({
@@ -87,9 +103,32 @@ const formula = Joi.object({
   title: Joi.string().allow('').required(),
   family: Joi.valid(...families.map((f) => f.id)).required(),
   source: source.required(),
-  groups: Joi.array().items(Joi.object({ id: id.required(), name: Joi.string().allow('').required(), role: Joi.string(), items: Joi.array().items(item).required() }).unknown(true)).required(),
-  method: Joi.array().items(Joi.object({ text: Joi.string().allow('').required(), itemIds: Joi.array().items(Joi.string()).required() }).unknown(true)).required(),
-  bake: Joi.object({ ovenC: Joi.number().required(), fan: Joi.boolean().required(), minutes, stages: Joi.array().items(Joi.object({ fromMin: positive.required(), ovenC: Joi.number().required() }).unknown(true)) }).unknown(true),
+  groups: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        name: Joi.string().allow('').required(),
+        role: Joi.string(),
+        items: Joi.array().items(item).required(),
+      }).unknown(true),
+    )
+    .required(),
+  method: Joi.array()
+    .items(
+      Joi.object({
+        text: Joi.string().allow('').required(),
+        itemIds: Joi.array().items(Joi.string()).required(),
+      }).unknown(true),
+    )
+    .required(),
+  bake: Joi.object({
+    ovenC: Joi.number().required(),
+    fan: Joi.boolean().required(),
+    minutes,
+    stages: Joi.array().items(
+      Joi.object({ fromMin: positive.required(), ovenC: Joi.number().required() }).unknown(true),
+    ),
+  }).unknown(true),
   tins: Joi.array().items(tinUse),
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
   ingredients: Joi.array().items(ownIngredient),
@@ -102,7 +141,18 @@ const kitchen = Joi.object({
   measures: source.keys({ scaleG: Joi.number().greater(0).required() }).required(),
   display: Joi.object().required(),
   schools: Joi.object().required(),
-  ovens: Joi.array().items(Joi.object({ id: id.required(), name: Joi.string().required(), litres: positive.required(), fan: Joi.boolean().required(), biasC: Joi.number() }).unknown(true)).min(1).required(),
+  ovens: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        name: Joi.string().required(),
+        litres: positive.required(),
+        fan: Joi.boolean().required(),
+        biasC: Joi.number(),
+      }).unknown(true),
+    )
+    .min(1)
+    .required(),
   tins: Joi.array().items(tin).required(),
   bowls: Joi.array().required(),
   powders: Joi.array().required(),
@@ -139,12 +189,31 @@ const kitchenFile = Joi.object({
   version: Joi.valid(1).required(),
   exportedAt: Joi.number().required(),
   kitchen: kitchen.required(),
-  formulas: Joi.array().items(Joi.object({ formula: formula.required(), plan: Joi.object({ tins: Joi.array().items(tinUse) }).unknown(true) }).unknown(true)).required(),
-  versions: Joi.array().items(Joi.object({ id: id.required(), formulaId: id.required(), n: positive.required(), at: Joi.number().required(), why: Joi.string().allow('').required(), formula: formula.required() }).unknown(true)).required(),
+  formulas: Joi.array()
+    .items(
+      Joi.object({
+        formula: formula.required(),
+        plan: Joi.object({ tins: Joi.array().items(tinUse) }).unknown(true),
+      }).unknown(true),
+    )
+    .required(),
+  versions: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        formulaId: id.required(),
+        n: positive.required(),
+        at: Joi.number().required(),
+        why: Joi.string().allow('').required(),
+        formula: formula.required(),
+      }).unknown(true),
+    )
+    .required(),
   bakes: Joi.array().items(bakeRecord).required(),
 }).unknown(true);
 
-export type Checked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type Checked<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 function check<T>(schema: Joi.ObjectSchema, data: unknown, what: string): Checked<T> {
   const { error } = schema.validate(data, { abortEarly: false, convert: false });
@@ -170,7 +239,13 @@ export const checkBake = (data: unknown): Checked<BakeRecord> => check(bakeRecor
 export const checkTin = (data: unknown): Checked<Formula['tins']> => check(tin, data, 'tin');
 
 /** Reads a file's text: a formula, a whole kitchen, or problems in words. Never throws. */
-export function readFile(text: string): { readonly kind: 'formula'; readonly value: Formula } | { readonly kind: 'kitchen'; readonly value: KitchenFile } | { readonly kind: 'problem'; readonly problems: readonly Problem[] } | { readonly kind: 'text' } {
+export function readFile(
+  text: string,
+):
+  | { readonly kind: 'formula'; readonly value: Formula }
+  | { readonly kind: 'kitchen'; readonly value: KitchenFile }
+  | { readonly kind: 'problem'; readonly problems: readonly Problem[] }
+  | { readonly kind: 'text' } {
   if (!/^\s*[{[]/.test(text)) return { kind: 'text' };
   let data: unknown;
   try {
@@ -178,7 +253,18 @@ export function readFile(text: string): { readonly kind: 'formula'; readonly val
   } catch (e) {
     const at = /position (\d+)/.exec(e instanceof Error ? e.message : '');
     const line = at ? text.slice(0, Number(at[1])).split('\n').length : 1;
-    return { kind: 'problem', problems: [{ id: 'broken-json', place: `line ${line}`, words: 'This file breaks off: a bracket, comma or quotation mark is missing, perhaps because only part of it was saved.', remedy: 'Export it again from where it came. Nothing was changed here.' }] };
+    return {
+      kind: 'problem',
+      problems: [
+        {
+          id: 'broken-json',
+          place: `line ${line}`,
+          words:
+            'This file breaks off: a bracket, comma or quotation mark is missing, perhaps because only part of it was saved.',
+          remedy: 'Export it again from where it came. Nothing was changed here.',
+        },
+      ],
+    };
   }
   const format = typeof data === 'object' && data !== null ? (data as Record<string, unknown>)['format'] : undefined;
   if (format === 'orvin.kitchen') {

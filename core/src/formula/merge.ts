@@ -1,6 +1,7 @@
 type Json = unknown;
 const isObject = (x: Json): x is Record<string, Json> => typeof x === 'object' && x !== null && !Array.isArray(x);
-const hasIds = (x: Json): x is { id: string }[] => Array.isArray(x) && x.every((e) => isObject(e) && typeof e['id'] === 'string');
+const hasIds = (x: Json): x is { id: string }[] =>
+  Array.isArray(x) && x.every((e) => isObject(e) && typeof e['id'] === 'string');
 
 /** Deep equality of plain values. */
 export function same(a: Json, b: Json): boolean {

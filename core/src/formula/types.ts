@@ -50,17 +50,7 @@ export interface Item {
 
 /** `batter` groups count in baker's %; the others (topping, filling, icing, soak, greasing) do not. */
 export type GroupRole =
-  | 'batter'
-  | 'dry'
-  | 'wet'
-  | 'fat-sugar'
-  | 'egg'
-  | 'fold-in'
-  | 'top'
-  | 'filling'
-  | 'icing'
-  | 'soak'
-  | 'grease';
+  'batter' | 'dry' | 'wet' | 'fat-sugar' | 'egg' | 'fold-in' | 'top' | 'filling' | 'icing' | 'soak' | 'grease';
 
 export interface Group {
   readonly id: string;
@@ -110,14 +100,7 @@ export interface Formula {
 
 export type TinShape = 'round' | 'square' | 'rect' | 'loaf' | 'cup' | 'tube' | 'sheet' | 'mound' | 'slab';
 export type TinMaterial =
-  | 'light metal'
-  | 'shiny metal'
-  | 'dark metal'
-  | 'glass'
-  | 'ceramic'
-  | 'silicone'
-  | 'cast iron'
-  | 'none';
+  'light metal' | 'shiny metal' | 'dark metal' | 'glass' | 'ceramic' | 'silicone' | 'cast iron' | 'none';
 
 /** A tin, by its inner dimensions. `topMm` is the diameter or length at the rim, `top2Mm` the width at the rim. */
 export interface Tin {
@@ -160,18 +143,7 @@ export type FamilyId =
   | 'free';
 
 export type Role =
-  | 'flour'
-  | 'sugar'
-  | 'fat'
-  | 'egg'
-  | 'liquid'
-  | 'fruit'
-  | 'cocoa'
-  | 'addin'
-  | 'leavener'
-  | 'salt'
-  | 'flavour'
-  | 'acid';
+  'flour' | 'sugar' | 'fat' | 'egg' | 'liquid' | 'fruit' | 'cocoa' | 'addin' | 'leavener' | 'salt' | 'flavour' | 'acid';
 
 /** Where a data row comes from. Nothing here was measured by Orvin. */
 export type Basis = 'computed' | 'general knowledge, not looked up' | "from the baker's label" | `package:${string}`;
@@ -246,9 +218,7 @@ export interface Oven {
 
 /** What the log has taught about this kitchen; see `log/learn.ts`. */
 export interface Learned {
-  readonly ovens: Readonly<
-    Record<string, { readonly speed: number; readonly sdLog: number; readonly bakes: number }>
-  >;
+  readonly ovens: Readonly<Record<string, { readonly speed: number; readonly sdLog: number; readonly bakes: number }>>;
 }
 
 export interface Kitchen {

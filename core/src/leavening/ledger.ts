@@ -109,9 +109,21 @@ export function ledgerOf(
         entries.push({ itemId: item.id, name: ingredient.name, side, within, meq, sodaG: share(meq) });
     };
     add('acid', 'batter', acid);
-    add('soda', 'batter', across((s) => bicarbonateOf(line, s, kitchen).free));
-    add('soda', 'powder', across((s) => bicarbonateOf(line, s, kitchen).powder));
-    add('acid', 'powder', across((s) => bicarbonateOf(line, s, kitchen).ownAcid));
+    add(
+      'soda',
+      'batter',
+      across((s) => bicarbonateOf(line, s, kitchen).free),
+    );
+    add(
+      'soda',
+      'powder',
+      across((s) => bicarbonateOf(line, s, kitchen).powder),
+    );
+    add(
+      'acid',
+      'powder',
+      across((s) => bicarbonateOf(line, s, kitchen).ownAcid),
+    );
   }
   const typical = pools.typical;
   const total = typical.freeSoda + typical.powderSoda;
@@ -124,7 +136,11 @@ export function ledgerOf(
     leftAcidMeqPer100gBatter: leftAcid,
     entries,
     state:
-      leftSoda.typical >= LEFT_SODA_STEPS.dark ? 'excess soda' : leftAcid.typical >= TANG_MEQ ? 'excess acid' : 'balanced',
+      leftSoda.typical >= LEFT_SODA_STEPS.dark
+        ? 'excess soda'
+        : leftAcid.typical >= TANG_MEQ
+          ? 'excess acid'
+          : 'balanced',
     unmetShare: total > 0 ? typical.leftSoda / total : 0,
   };
 }

@@ -9,7 +9,12 @@ const BENCH_SODA = 0.8;
 /** mol CO2 that heat splits from each mol of left-over bicarbonate in a crumb that reaches 95–99 °C. */
 export const SPLIT: Band = { low: 0.15, typical: 0.25, high: 0.35 };
 /** Half-life of released gas in a standing batter, minutes, by consistency. */
-export const LEAK_HALF_LIFE_MIN: Readonly<Record<Consistency, number>> = { pourable: 11, thick: 28, drop: 40, dough: 75 };
+export const LEAK_HALF_LIFE_MIN: Readonly<Record<Consistency, number>> = {
+  pourable: 11,
+  thick: 28,
+  drop: 40,
+  dough: 75,
+};
 /** Air that well-creamed fat and sugar hold, ml per g. */
 const CREAMED_AIR: Band = { low: 0.4, typical: 0.6, high: 0.9 };
 const MAX_STAND_MIN = 120;

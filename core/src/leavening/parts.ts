@@ -16,7 +16,11 @@ export interface Line {
 }
 
 export const linesOf = (formula: Formula, kitchen?: Kitchen): Line[] =>
-  batterItems(formula).map((item) => ({ item, ingredient: ingredientFor(formula, item, kitchen), grams: usableGrams(item.grams) }));
+  batterItems(formula).map((item) => ({
+    item,
+    ingredient: ingredientFor(formula, item, kitchen),
+    grams: usableGrams(item.grams),
+  }));
 
 /** Milliequivalents of acid that an item lends to the batter, in one scenario; negative when it is alkaline. */
 export function acidOf({ item, ingredient, grams }: Line, s: Scenario): number {

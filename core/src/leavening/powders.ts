@@ -77,4 +77,5 @@ export const strengthShare: Readonly<Record<'vigorous' | 'weak' | 'none', Band>>
   none: band(0, 0.1, 0.2),
 };
 
-export const powderKind = (type: PowderType): PowderKind => powders.find((p) => p.type === type) ?? (powders[0] as PowderKind);
+export const powderKind = (type: PowderType): PowderKind =>
+  powders.find((p) => p.type === type) ?? (powders[0] as PowderKind);

@@ -15,7 +15,16 @@ export function teaching(bakes: readonly BakeRecord[], ovenId: string): BakeReco
 /** Known bakes out of the log, as `calibrate` wants them. */
 export const knownFrom = (bakes: readonly BakeRecord[]): KnownBake[] =>
   bakes.map((b) => ({
-    input: { family: b.family, tin: b.tin.tin, batterG: b.batterG, ovenC: b.ovenC, fan: b.fan, ovenId: b.ovenId, densityGPerMl: b.densityGPerMl, rise: b.rise },
+    input: {
+      family: b.family,
+      tin: b.tin.tin,
+      batterG: b.batterG,
+      ovenC: b.ovenC,
+      fan: b.fan,
+      ovenId: b.ovenId,
+      densityGPerMl: b.densityGPerMl,
+      rise: b.rise,
+    },
     minutes: b.minutes,
     kind: 'logged' as const,
   }));

@@ -4,11 +4,24 @@ import { middle, scanAmounts } from './scan.js';
 import { sizeOf, teaspoonMl, unitOf } from './units.js';
 
 /** Weight of a cup of flour by habit, against spooned and levelled (100–110, 120–125, 140–150, 155–165 g). */
-export const habitFactor: Readonly<Record<FlourHabit, number>> = { sifted: 0.86, spooned: 1, dipped: 1.185, packed: 1.31 };
+export const habitFactor: Readonly<Record<FlourHabit, number>> = {
+  sifted: 0.86,
+  spooned: 1,
+  dipped: 1.185,
+  packed: 1.31,
+};
 
 /** Grams of a shelled egg by market size; typical US and European weight classes less 11–12 % shell. */
 export const eggG: Readonly<Record<EggSize, number>> = {
-  'us-s': 38, 'us-m': 44, 'us-l': 50, 'us-xl': 56, 'us-jumbo': 63, 'eu-s': 43, 'eu-m': 50, 'eu-l': 60, 'eu-xl': 66,
+  'us-s': 38,
+  'us-m': 44,
+  'us-l': 50,
+  'us-xl': 56,
+  'us-jumbo': 63,
+  'eu-s': 43,
+  'eu-m': 50,
+  'eu-l': 60,
+  'eu-xl': 66,
 };
 
 /** Grams of salt in a millilitre by kind: 5.85, 4.9 and 3.0 g a US teaspoon. */
@@ -75,7 +88,9 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   if (piece && !ingredient.pieces && (ingredient.role === 'egg' || ingredient.role === 'fruit')) {
     const n = grams / piece.typical;
     if (ingredient.role === 'egg' || Math.abs(n - roundTo(n, 0.5)) < 0.12)
-      return n < 0.2 ? `${plain(grams)} g beaten` : `${asFraction(roundTo(n, n < 1 ? 0.25 : 0.5))} ${eggWord(ingredient, n)}`;
+      return n < 0.2
+        ? `${plain(grams)} g beaten`
+        : `${asFraction(roundTo(n, n < 1 ? 0.25 : 0.5))} ${eggWord(ingredient, n)}`;
   }
   const ml = grams / densityIn(ingredient, source);
   const tsp = ml / teaspoonMl(source);
@@ -121,7 +136,11 @@ export function printEntered(entered: Entered | null): string {
  * Reads what a baker types into an amount: `240` is grams, `1 1/2 c`, `2 eggs`, `1 stick`, `½ tsp + 10 g`.
  * Returns null when it cannot be read, so that the old amount stays and a message can say why.
  */
-export function readAmount(text: string, ingredient: Ingredient, source: Source): { grams: number; entered: Entered } | null {
+export function readAmount(
+  text: string,
+  ingredient: Ingredient,
+  source: Source,
+): { grams: number; entered: Entered } | null {
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
   if (found.length === 0) return null;
   let grams = 0;

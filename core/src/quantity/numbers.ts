@@ -6,7 +6,10 @@ export const numberPattern = `(?:\\d+\\s*[${vulgar}]|[${vulgar}]|\\d+[ -]\\d+\\s
 
 /** Reads one number in any of those forms; null when it is none. `1,500` is fifteen hundred, `1,5` one and a half. */
 export function readNumber(text: string): number | null {
-  let t = text.trim().replace(/⁄/g, '/').replace(/\s*\/\s*/g, '/');
+  let t = text
+    .trim()
+    .replace(/⁄/g, '/')
+    .replace(/\s*\/\s*/g, '/');
   t = t.replace(/^(\d+)-(\d+\/\d+)$/, '$1 $2');
   t = /^\d{1,3}(,\d{3})+$/.test(t) ? t.replace(/,/g, '') : t.replace(',', '.');
   const n = numericQuantity(t);

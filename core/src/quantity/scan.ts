@@ -26,8 +26,21 @@ function unitId(word: string | undefined): string | null {
 }
 
 const numberWords: Readonly<Record<string, number>> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12,
-  half: 0.5, quarter: 0.25,
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  half: 0.5,
+  quarter: 0.25,
 };
 const spoken = new RegExp(
   `^\\s*(half a|half an|a quarter|quarter|${Object.keys(numberWords).join('|')})\\s+(?:(?:of\\s+)?an?\\s+)?(${unitPattern})`,
@@ -39,7 +52,10 @@ export function scanAmounts(line: string): Found[] {
   const found: Found[] = [];
   const said = spoken.exec(line);
   if (said?.[1] && said[2]) {
-    const word = said[1].toLowerCase().replace(/^half an?$/, 'half').replace('a quarter', 'quarter');
+    const word = said[1]
+      .toLowerCase()
+      .replace(/^half an?$/, 'half')
+      .replace('a quarter', 'quarter');
     const from = said[0].length - said[0].trimStart().length;
     found.push({ value: numberWords[word] ?? 1, unit: unitId(said[2]), from, to: said[0].length });
   }
@@ -61,4 +77,5 @@ export function scanAmounts(line: string): Found[] {
 }
 
 /** The middle of a range, or the value itself. */
-export const middle = (v: number | readonly [number, number]): number => (typeof v === 'number' ? v : (v[0] + v[1]) / 2);
+export const middle = (v: number | readonly [number, number]): number =>
+  typeof v === 'number' ? v : (v[0] + v[1]) / 2;

@@ -5,16 +5,23 @@ import { toCelsius } from '../quantity/units.js';
 export interface Baking {
   readonly bake: BakeSetting | null;
   /** Set when the scale was not said, or what was said is far from any baking temperature. */
-  readonly heatDoubt: { readonly said: string; readonly asC: number; readonly asF: number; readonly likely: 'C' | 'F' } | null;
+  readonly heatDoubt: {
+    readonly said: string;
+    readonly asC: number;
+    readonly asF: number;
+    readonly likely: 'C' | 'F';
+  } | null;
   readonly tins: readonly TinUse[];
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly line: number;
 }
 
-const heat = /(?<![\d.])(\d{2,3})\s*(?:°|º|degrees?|deg\.?)?\s*(c|f|celsius|centigrade|fahrenheit)?(?![\w/])(?:\s*(fan|convection))?/gi;
+const heat =
+  /(?<![\d.])(\d{2,3})\s*(?:°|º|degrees?|deg\.?)?\s*(c|f|celsius|centigrade|fahrenheit)?(?![\w/])(?:\s*(fan|convection))?/gi;
 const gas = /gas\s*(?:mark)?\s*(\d)/i;
 const minutes = /(\d+)\s*(?:-|–|to|or)?\s*(\d+)?\s*(?:min\b|mins\b|minutes?\b)/i;
-const hours = /(\d+(?:\.\d+)?|\d+\s*½|½)\s*(?:(?:-|–|to)\s*(\d+(?:\.\d+)?|\d+\s*½))?\s*(?:h\b|hrs?\b|hours?\b)(?:\s*(?:and\s*)?(\d+)\s*min)?/i;
+const hours =
+  /(\d+(?:\.\d+)?|\d+\s*½|½)\s*(?:(?:-|–|to)\s*(\d+(?:\.\d+)?|\d+\s*½))?\s*(?:h\b|hrs?\b|hours?\b)(?:\s*(?:and\s*)?(\d+)\s*min)?/i;
 
 const number = (s: string): number => (s.includes('½') ? Number(s.replace('½', '').trim() || 0) + 0.5 : Number(s));
 
@@ -66,8 +73,19 @@ const materialWords: readonly (readonly [RegExp, TinMaterial])[] = [
   [/cast[- ]iron|skillet/i, 'cast iron'],
   [/\bdark\b.*\b(?:tin|pan)\b/i, 'dark metal'],
 ];
-const countWords: Readonly<Record<string, number>> = { a: 1, one: 1, two: 2, three: 3, four: 4, '2': 2, '3': 3, '4': 4, '1': 1 };
-const dims = /(\d+(?:\.\d+|½|\s1\/2)?)\s*(cm|mm|inch(?:es)?|in\b|"|”|″)?\s*(?:x|×|by)\s*(\d+(?:\.\d+|½|\s1\/2)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|"|”|″)?/i;
+const countWords: Readonly<Record<string, number>> = {
+  a: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  '2': 2,
+  '3': 3,
+  '4': 4,
+  '1': 1,
+};
+const dims =
+  /(\d+(?:\.\d+|½|\s1\/2)?)\s*(cm|mm|inch(?:es)?|in\b|"|”|″)?\s*(?:x|×|by)\s*(\d+(?:\.\d+|½|\s1\/2)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|"|”|″)?/i;
 const one = /(\d+(?:\.\d+|½)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|"|”|″)/i;
 const half = (s: string): number => (s.includes('½') || s.includes('1/2') ? parseInt(s, 10) + 0.5 : Number(s));
 
@@ -84,20 +102,48 @@ export function readTin(line: string): TinUse | null {
   const tinWord = /\b(?:tins?|pans?|moulds?|dish|tray|trays|skillet|sheet|rounds?|cases)\b/i;
   if (!tinWord.test(line)) return null;
   const material = materialWords.find(([re]) => re.test(line))?.[1] ?? 'light metal';
-  const said = /\b(a|one|two|three|four|[1-4])\s+(?:(?:greased|lined|round|square|deep|loose-bottomed|buttered|and|\d+\s*(?:lb|cm|inch|in|x|×|"|-)+)\W*)*/i.exec(line);
+  const said =
+    /\b(a|one|two|three|four|[1-4])\s+(?:(?:greased|lined|round|square|deep|loose-bottomed|buttered|and|\d+\s*(?:lb|cm|inch|in|x|×|"|-)+)\W*)*/i.exec(
+      line,
+    );
   const count = countWords[(said?.[1] ?? 'a').toLowerCase()] ?? 1;
-  const muffin = /(\d+)[- ]?(?:hole|cup|well)?[- ](?:muffin|cupcake|bun)/i.exec(line) ?? (/\bmuffin (?:tin|tray|pan|cases)|\bcupcake\b/i.test(line) ? ['', '12'] : null);
+  const muffin =
+    /(\d+)[- ]?(?:hole|cup|well)?[- ](?:muffin|cupcake|bun)/i.exec(line) ??
+    (/\bmuffin (?:tin|tray|pan|cases)|\bcupcake\b/i.test(line) ? ['', '12'] : null);
   if (muffin) {
     const cups = Number(muffin[1]);
     const mini = /\bmini\b/i.test(line);
     const jumbo = /\bjumbo\b/i.test(line);
     const [top, base, depth] = mini ? [45, 32, 23] : jumbo ? [89, 70, 48] : [70, 51, 36];
-    return { tin: { id: `muffin-${cups}`, name: `${cups}-hole muffin tray`, shape: 'cup', topMm: top, baseMm: base, depthMm: depth, cups, material }, count: 1 };
+    return {
+      tin: {
+        id: `muffin-${cups}`,
+        name: `${cups}-hole muffin tray`,
+        shape: 'cup',
+        topMm: top,
+        baseMm: base,
+        depthMm: depth,
+        cups,
+        material,
+      },
+      count: 1,
+    };
   }
   const lb = /(\d)\s*-?\s*lb\b.*\bloaf/i.exec(line);
   if (lb) {
     const two = lb[1] === '2';
-    return { tin: { id: `loaf-${lb[1]}lb`, name: `${lb[1]} lb loaf tin`, shape: 'loaf', topMm: two ? 222 : 165, top2Mm: two ? 120 : 95, depthMm: two ? 68 : 60, material }, count };
+    return {
+      tin: {
+        id: `loaf-${lb[1]}lb`,
+        name: `${lb[1]} lb loaf tin`,
+        shape: 'loaf',
+        topMm: two ? 222 : 165,
+        top2Mm: two ? 120 : 95,
+        depthMm: two ? 68 : 60,
+        material,
+      },
+      count,
+    };
   }
   const two = dims.exec(line);
   if (two?.[1] && two[3]) {
@@ -111,18 +157,48 @@ export function readTin(line: string): TinUse | null {
     const shape: Tin['shape'] = loaf ? 'loaf' : square ? 'square' : 'rect';
     const depthMm = loaf ? Math.round(wide * 0.58) : 50;
     const name = `${Math.round(long / 10)} × ${Math.round(wide / 10)} cm ${loaf ? 'loaf' : square ? 'square' : 'sheet'}`;
-    return { tin: { id: `${shape}-${long}-${wide}`, name, shape, topMm: loaf ? Math.round(long * 0.96) : long, top2Mm: loaf ? Math.round(wide * 0.94) : wide, depthMm, material }, count };
+    return {
+      tin: {
+        id: `${shape}-${long}-${wide}`,
+        name,
+        shape,
+        topMm: loaf ? Math.round(long * 0.96) : long,
+        top2Mm: loaf ? Math.round(wide * 0.94) : wide,
+        depthMm,
+        material,
+      },
+      count,
+    };
   }
   const single = one.exec(line);
   if (single?.[1]) {
     const mm = round1(half(single[1]) * scaleOf(single[2], half(single[1])));
-    const shape: Tin['shape'] = /\bsquare\b/i.test(line) ? 'square' : /\btube|bundt|ring\b/i.test(line) ? 'tube' : /\bloaf\b/i.test(line) ? 'loaf' : 'round';
+    const shape: Tin['shape'] = /\bsquare\b/i.test(line)
+      ? 'square'
+      : /\btube|bundt|ring\b/i.test(line)
+        ? 'tube'
+        : /\bloaf\b/i.test(line)
+          ? 'loaf'
+          : 'round';
     const name = `${Math.round(mm / 10)} cm ${shape}`;
     if (mm < 60) return null;
-    return { tin: { id: `${shape}-${mm}`, name, shape, topMm: mm, depthMm: shape === 'tube' ? 90 : shape === 'loaf' ? 68 : 50, material }, count };
+    return {
+      tin: {
+        id: `${shape}-${mm}`,
+        name,
+        shape,
+        topMm: mm,
+        depthMm: shape === 'tube' ? 90 : shape === 'loaf' ? 68 : 50,
+        material,
+      },
+      count,
+    };
   }
   if (/\bloaf (?:tin|pan)\b/i.test(line))
-    return { tin: { id: 'loaf-900', name: '23 × 13 cm loaf', shape: 'loaf', topMm: 222, top2Mm: 120, depthMm: 68, material }, count };
+    return {
+      tin: { id: 'loaf-900', name: '23 × 13 cm loaf', shape: 'loaf', topMm: 222, top2Mm: 120, depthMm: 68, material },
+      count,
+    };
   return null;
 }
 
@@ -142,7 +218,12 @@ export function readBaking(lines: readonly string[]): Baking {
   lines.forEach((line, i) => {
     const found = readHeat(line);
     if (found && !h) [h, at] = [found, i];
-    if (found && /\bfan\b|\bconvection\b/i.test(line) && !/no fan|fan off|conventional|\(.*fan.*\)|fan oven \d|\/.*fan|fan \d/i.test(line)) fan = true;
+    if (
+      found &&
+      /\bfan\b|\bconvection\b/i.test(line) &&
+      !/no fan|fan off|conventional|\(.*fan.*\)|fan oven \d|\/.*fan|fan \d/i.test(line)
+    )
+      fan = true;
     t ??= readMinutes(line);
     tin ??= readTin(line);
     pieces ??= readYield(line);

@@ -28,13 +28,31 @@ const orders: Readonly<Record<'creaming' | 'rub-in' | 'muffin', Order>> = {
 };
 
 const dryRoles = new Set(['flour', 'cocoa', 'leavener', 'salt']);
-const drySpice = /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|milk-powder|psyllium|xanthan/;
+const drySpice =
+  /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|milk-powder|psyllium|xanthan/;
 
 /** Puts batter items into groups in mixing order, by the way the method or the family mixes. */
-export function intoGroups(items: readonly Item[], formula: Formula, family: FamilyId, method: readonly MethodStep[], kitchen: Kitchen): Group[] {
-  const said = method.map((m) => m.text).join(' ').toLowerCase();
+export function intoGroups(
+  items: readonly Item[],
+  formula: Formula,
+  family: FamilyId,
+  method: readonly MethodStep[],
+  kitchen: Kitchen,
+): Group[] {
+  const said = method
+    .map((m) => m.text)
+    .join(' ')
+    .toLowerCase();
   const usual = familyOf(family).methods[0];
-  const way = /\bcream\b[^.]*\b(?:sugar|butter)|beat (?:the )?(?:soft )?butter/.test(said) ? 'creaming' : /\brub\b|cut (?:in )?the (?:cold )?butter/.test(said) ? 'rub-in' : said === '' && usual === 'creaming' ? 'creaming' : said === '' && usual === 'rub-in' ? 'rub-in' : 'muffin';
+  const way = /\bcream\b[^.]*\b(?:sugar|butter)|beat (?:the )?(?:soft )?butter/.test(said)
+    ? 'creaming'
+    : /\brub\b|cut (?:in )?the (?:cold )?butter/.test(said)
+      ? 'rub-in'
+      : said === '' && usual === 'creaming'
+        ? 'creaming'
+        : said === '' && usual === 'rub-in'
+          ? 'rub-in'
+          : 'muffin';
   const slotOf = (item: Item): Slot => {
     const i = ingredientFor(formula, item, kitchen);
     if (item.pieces ?? i.pieces) return 'fold-in';

@@ -18,9 +18,13 @@ export function fromJson(text: string, _kitchen: Kitchen): Read {
     const at = /position (\d+)/.exec(e instanceof Error ? e.message : '');
     const line = at ? text.slice(0, Number(at[1])).split('\n').length : null;
     if (!/"(?:format|recipeIngredient|@type)"/.test(text)) return { kind: 'other' };
-    return { kind: 'broken', words: `This JSON breaks off${line === null ? '' : ` in line ${line}`}: a bracket, comma or quotation mark is missing, perhaps because only part of it was copied. Export or copy it again; nothing was changed.` };
+    return {
+      kind: 'broken',
+      words: `This JSON breaks off${line === null ? '' : ` in line ${line}`}: a bracket, comma or quotation mark is missing, perhaps because only part of it was copied. Export or copy it again; nothing was changed.`,
+    };
   }
-  if (isObject(data) && data['format'] === 'orvin.formula' && Array.isArray(data['groups'])) return { kind: 'formula', formula: data as unknown as Formula };
+  if (isObject(data) && data['format'] === 'orvin.formula' && Array.isArray(data['groups']))
+    return { kind: 'formula', formula: data as unknown as Formula };
   const recipe = findRecipe(data, 0);
   return recipe ? { kind: 'text', text: recipeText(recipe) } : { kind: 'other' };
 }
@@ -39,9 +43,17 @@ function findRecipe(x: unknown, depth: number): Loose | null {
   return '@graph' in x ? findRecipe(x['@graph'], depth + 1) : null;
 }
 
-const words = (x: unknown): string => (typeof x === 'string' ? x : isObject(x) && typeof x['text'] === 'string' ? x['text'] : '');
+const words = (x: unknown): string =>
+  typeof x === 'string' ? x : isObject(x) && typeof x['text'] === 'string' ? x['text'] : '';
 
 function recipeText(r: Loose): string {
   const list = (x: unknown): string[] => (Array.isArray(x) ? x : [x]).map(words).filter((s) => s !== '');
-  return [words(r['name']) || 'Untitled', 'Ingredients', ...list(r['recipeIngredient']), 'Method', ...list(r['recipeInstructions']), r['recipeYield'] ? `Makes ${words(r['recipeYield'])}` : ''].join('\n');
+  return [
+    words(r['name']) || 'Untitled',
+    'Ingredients',
+    ...list(r['recipeIngredient']),
+    'Method',
+    ...list(r['recipeInstructions']),
+    r['recipeYield'] ? `Makes ${words(r['recipeYield'])}` : '',
+  ].join('\n');
 }

@@ -16,7 +16,11 @@ interface Name {
 }
 
 const namesOf = (list: readonly Ingredient[]): Name[] =>
-  list.flatMap((i) => [i.name, ...i.aliases].map((n) => ({ words: plainText(n.replace(/,.*/, '')), id: i.id })).filter((n) => n.words !== ''));
+  list.flatMap((i) =>
+    [i.name, ...i.aliases]
+      .map((n) => ({ words: plainText(n.replace(/,.*/, '')), id: i.id }))
+      .filter((n) => n.words !== ''),
+  );
 
 const catalogueNames = namesOf(ingredients);
 const byWords = new Map<string, string>();
@@ -28,7 +32,14 @@ export interface Match {
   readonly words: string;
 }
 
-const singular = (w: string): string => (w.endsWith('ies') ? `${w.slice(0, -3)}y` : w.endsWith('oes') ? w.slice(0, -2) : w.endsWith('s') && !w.endsWith('ss') ? w.slice(0, -1) : w);
+const singular = (w: string): string =>
+  w.endsWith('ies')
+    ? `${w.slice(0, -3)}y`
+    : w.endsWith('oes')
+      ? w.slice(0, -2)
+      : w.endsWith('s') && !w.endsWith('ss')
+        ? w.slice(0, -1)
+        : w;
 
 /**
  * Finds the ingredient named in a phrase. The head of an English phrase comes last ("vanilla yogurt" is yogurt), so the
@@ -65,5 +76,8 @@ export function lookAlikes(phrase: string, n: number): Match[] {
     const score = (2 * shared) / Math.max(1, said.size + its.size);
     if (score > (best.get(name.id)?.score ?? 0.25)) best.set(name.id, { score, words: name.words });
   }
-  return [...best].sort((a, b) => b[1].score - a[1].score).slice(0, n).map(([id, m]) => ({ id, words: m.words }));
+  return [...best]
+    .sort((a, b) => b[1].score - a[1].score)
+    .slice(0, n)
+    .map(([id, m]) => ({ id, words: m.words }));
 }

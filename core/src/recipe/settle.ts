@@ -4,7 +4,9 @@ import type { Choice, Edit, RecipeDraft } from './draft.js';
 
 const mapItems = (f: Formula, change: (i: Item) => Item | null): Formula => ({
   ...f,
-  groups: f.groups.map((g) => ({ ...g, items: g.items.flatMap((i) => change(i) ?? []) })).filter((g) => g.items.length > 0),
+  groups: f.groups
+    .map((g) => ({ ...g, items: g.items.flatMap((i) => change(i) ?? []) }))
+    .filter((g) => g.items.length > 0),
 });
 
 export function applyEdit(f: Formula, e: Edit): Formula {
@@ -12,9 +14,13 @@ export function applyEdit(f: Formula, e: Edit): Formula {
     case 'keep':
       return f;
     case 'amount':
-      return mapItems(f, (i) => (i.id === e.itemId ? { ...i, grams: Math.round(e.grams * 100) / 100, entered: e.entered } : i));
+      return mapItems(f, (i) =>
+        i.id === e.itemId ? { ...i, grams: Math.round(e.grams * 100) / 100, entered: e.entered } : i,
+      );
     case 'ingredient':
-      return mapItems(f, (i) => (i.id === e.itemId ? { ...i, ingredient: e.ingredient, grams: Math.round(e.grams * 100) / 100 } : i));
+      return mapItems(f, (i) =>
+        i.id === e.itemId ? { ...i, ingredient: e.ingredient, grams: Math.round(e.grams * 100) / 100 } : i,
+      );
     case 'drop':
       return mapItems(f, (i) => (i.id === e.itemId ? null : i));
     case 'bake':
@@ -39,5 +45,9 @@ export function settle(draft: RecipeDraft, doubtId: string, choice: string | Cho
   const doubts = draft.doubts.filter((d) => d.id !== doubtId);
   const settled = chosen.edit.kind === 'drop' ? doubts.filter((d) => d.itemId !== doubt.itemId) : doubts;
   const n = draft.formula.groups.reduce((s, g) => s + g.items.length, 0);
-  return { formula: applyEdit(draft.formula, chosen.edit), doubts: settled, confidence: Math.max(draft.confidence, 1 - settled.length / (n + 2)) };
+  return {
+    formula: applyEdit(draft.formula, chosen.edit),
+    doubts: settled,
+    confidence: Math.max(draft.confidence, 1 - settled.length / (n + 2)),
+  };
 }

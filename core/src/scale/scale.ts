@@ -30,7 +30,8 @@ export function batterForTins(formula: Formula, tins: readonly TinUse[], kitchen
   const family = familyOf(formula.family);
   const volume = (uses: readonly TinUse[]): number => uses.reduce((s, u) => s + capacityOf(u.tin) * u.count, 0);
   const own = formula.tins ?? [];
-  const sameKind = own.length > 0 && own.every((u) => outlineOf(u.tin).free === tins.every((x) => outlineOf(x.tin).free));
+  const sameKind =
+    own.length > 0 && own.every((u) => outlineOf(u.tin).free === tins.every((x) => outlineOf(x.tin).free));
   if (own.length > 0 && volume(own) > 0 && sameKind) return (t.batterG * volume(tins)) / volume(own);
   const usual = (family.fill[0] + family.fill[1]) / 2;
   return volume(tins) * densityOf(t, family) * (tins.every((x) => outlineOf(x.tin).free) ? 1 : usual);
@@ -42,7 +43,10 @@ function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): numb
     case 'factor':
       return target.factor;
     case 'pieces':
-      return target.pieces / (formula.yield?.pieces ?? formula.tins?.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) ?? 1);
+      return (
+        target.pieces /
+        (formula.yield?.pieces ?? formula.tins?.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) ?? 1)
+      );
     case 'tins':
       return batterForTins(formula, target.tins, kitchen) / batterG;
     case 'batterG':
@@ -55,7 +59,12 @@ function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): numb
 function scaleItem(item: Item, factor: number): Item {
   if (factor === 1) return item;
   const e = item.entered;
-  const value = e === null ? null : typeof e.value === 'number' ? e.value * factor : ([e.value[0] * factor, e.value[1] * factor] as const);
+  const value =
+    e === null
+      ? null
+      : typeof e.value === 'number'
+        ? e.value * factor
+        : ([e.value[0] * factor, e.value[1] * factor] as const);
   return { ...item, grams: item.grams * factor, entered: e && value !== null ? { ...e, value } : e };
 }
 
@@ -67,11 +76,22 @@ export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = 
   const factor = factorOf(formula, target, kitchen);
   if (!Number.isFinite(factor) || factor <= 0 || factor > 1000)
     return {
-      formula, factor: 1, eggs: [],
-      problems: [{ id: 'scale', place: 'scale', words: 'There is nothing to scale to: the target or the batter weighs nothing.', remedy: 'Give an amount above zero, and check that the formula has weights.' }],
+      formula,
+      factor: 1,
+      eggs: [],
+      problems: [
+        {
+          id: 'scale',
+          place: 'scale',
+          words: 'There is nothing to scale to: the target or the batter weighs nothing.',
+          remedy: 'Give an amount above zero, and check that the formula has weights.',
+        },
+      ],
     };
   const tins = target.by === 'tins' ? target.tins : formula.tins;
-  const pieces = formula.yield ? { ...formula.yield, pieces: Math.max(1, Math.round(formula.yield.pieces * factor)) } : undefined;
+  const pieces = formula.yield
+    ? { ...formula.yield, pieces: Math.max(1, Math.round(formula.yield.pieces * factor)) }
+    : undefined;
   const scaled: Formula = {
     ...formula,
     groups: formula.groups.map((g) => ({ ...g, items: g.items.map((i) => scaleItem(i, factor)) })),

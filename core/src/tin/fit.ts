@@ -29,7 +29,12 @@ export interface TinFit {
 }
 
 /** Share of the mean rise by which the crown stands above the mean, and the edge below. */
-const DOME: Readonly<Record<string, number>> = { muffin: 0.28, 'quick-bread': 0.22, 'pound-cake': 0.2, 'soda-bread': 0.3 };
+const DOME: Readonly<Record<string, number>> = {
+  muffin: 0.28,
+  'quick-bread': 0.22,
+  'pound-cake': 0.2,
+  'soda-bread': 0.3,
+};
 
 /** Baked over raw height: the family's range, placed by where the lift lies in its band. */
 export function riseOf(family: Family, liftMmol: number, target: readonly [number, number]): number {
@@ -59,7 +64,14 @@ export function fitTins(formula: Formula, tins: readonly TinUse[], kitchen: Kitc
   });
 }
 
-export function fitOne(tin: Tin, count: number, batterG: number, density: number, rise: number, family: Family): TinFit {
+export function fitOne(
+  tin: Tin,
+  count: number,
+  batterG: number,
+  density: number,
+  rise: number,
+  family: Family,
+): TinFit {
   const o = outlineOf(tin);
   const problems = tinProblems(tin);
   const capacity = capacityOf(tin);
@@ -71,7 +83,15 @@ export function fitOne(tin: Tin, count: number, batterG: number, density: number
   const crownMm = mean + dome;
   const edgeMm = Math.max(batterMm * 0.95, mean - dome);
   const [lo, hi] = family.fill;
-  const state = o.free ? 'ok' : edgeMm > o.depth * (tin.shape === 'cup' ? 1.35 : 1.08) || fill > 1 ? 'overflow' : fill > hi + 0.06 ? 'high' : fill < lo - 0.06 ? 'low' : 'ok';
+  const state = o.free
+    ? 'ok'
+    : edgeMm > o.depth * (tin.shape === 'cup' ? 1.35 : 1.08) || fill > 1
+      ? 'overflow'
+      : fill > hi + 0.06
+        ? 'high'
+        : fill < lo - 0.06
+          ? 'low'
+          : 'ok';
   const pct = Math.round(fill * 100);
   const clear = Math.round(o.depth - crownMm);
   const words = problems[0]
@@ -86,8 +106,19 @@ export function fitOne(tin: Tin, count: number, batterG: number, density: number
             ? `${pct} % full: shallow, it will bake fast and dry.`
             : `${pct} % full, crown ${clear >= 0 ? `${clear} mm under` : `${-clear} mm above`} the rim`;
   return {
-    tin, count, batterG, perCupG: batterG / o.cups,
+    tin,
+    count,
+    batterG,
+    perCupG: batterG / o.cups,
     tinReadsG: tin.tareG === undefined ? null : tin.tareG + batterG,
-    capacityMl: capacity, fill, batterMm, edgeMm, crownMm, rise, state, words, problems,
+    capacityMl: capacity,
+    fill,
+    batterMm,
+    edgeMm,
+    crownMm,
+    rise,
+    state,
+    words,
+    problems,
   };
 }

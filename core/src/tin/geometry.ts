@@ -20,7 +20,15 @@ const roundShapes = new Set(['round', 'cup', 'tube', 'mound', 'slab']);
 
 /** A few degrees of draft are usual; when only the rim is known the base is taken a little smaller. */
 const DRAFT: Readonly<Record<Tin['shape'], number>> = {
-  round: 0.99, square: 0.98, rect: 0.97, loaf: 0.9, cup: 0.74, tube: 0.93, sheet: 0.98, mound: 1, slab: 1,
+  round: 0.99,
+  square: 0.98,
+  rect: 0.97,
+  loaf: 0.9,
+  cup: 0.74,
+  tube: 0.93,
+  sheet: 0.98,
+  mound: 1,
+  slab: 1,
 };
 
 export function outlineOf(tin: Tin): Outline {
@@ -95,18 +103,36 @@ export function tinProblems(tin: Tin): Problem[] {
     void out.push({ id, place: `tin ${tin.name || tin.id}`, words, remedy });
   const sizes = [o.top, o.top2, o.base, o.base2, o.depth];
   if (sizes.some((x) => !Number.isFinite(x) || x <= 0)) {
-    add('tin-size', 'A dimension is missing, zero or negative.', 'Measure the inside: across the rim, across the base, and the depth.');
+    add(
+      'tin-size',
+      'A dimension is missing, zero or negative.',
+      'Measure the inside: across the rim, across the base, and the depth.',
+    );
     return out;
   }
   const small = tin.shape === 'cup' || o.free ? 25 : 60;
   if (Math.min(o.top, o.top2) < small)
-    add('tin-small', `${Math.round(Math.min(o.top, o.top2))} mm across is too small for a ${tin.shape} tin.`, 'If you meant inches or centimetres, type the unit: 3 in, 20 cm.');
-  if (Math.max(o.top, o.top2) > 700) add('tin-large', `${Math.round(Math.max(o.top, o.top2))} mm is wider than a home oven.`, 'Check the unit.');
+    add(
+      'tin-small',
+      `${Math.round(Math.min(o.top, o.top2))} mm across is too small for a ${tin.shape} tin.`,
+      'If you meant inches or centimetres, type the unit: 3 in, 20 cm.',
+    );
+  if (Math.max(o.top, o.top2) > 700)
+    add('tin-large', `${Math.round(Math.max(o.top, o.top2))} mm is wider than a home oven.`, 'Check the unit.');
   if (o.depth > 250) add('tin-deep', `${Math.round(o.depth)} mm is deeper than a baking tin.`, 'Check the unit.');
   if (o.depth < 8) add('tin-shallow', `${Math.round(o.depth)} mm deep holds no batter.`, 'Check the unit.');
-  if (o.tube >= Math.min(o.top, o.base)) add('tin-tube', 'The tube is as wide as the tin.', 'Give the diameter of the tube, not of the tin.');
+  if (o.tube >= Math.min(o.top, o.base))
+    add('tin-tube', 'The tube is as wide as the tin.', 'Give the diameter of the tube, not of the tin.');
   const geometric = volumeTo(o, o.depth) * o.cups;
-  if (tin.capacityMl !== undefined && geometric > 0 && (tin.capacityMl / geometric > 1.35 || tin.capacityMl / geometric < 0.6))
-    add('tin-capacity', `It holds ${Math.round(tin.capacityMl)} ml by your measure and ${Math.round(geometric)} ml by its size.`, 'One of the two is off: fill it with water on the scale again, or measure again.');
+  if (
+    tin.capacityMl !== undefined &&
+    geometric > 0 &&
+    (tin.capacityMl / geometric > 1.35 || tin.capacityMl / geometric < 0.6)
+  )
+    add(
+      'tin-capacity',
+      `It holds ${Math.round(tin.capacityMl)} ml by your measure and ${Math.round(geometric)} ml by its size.`,
+      'One of the two is off: fill it with water on the scale again, or measure again.',
+    );
   return out;
 }

@@ -8,7 +8,11 @@ export const routes: Routes = [
   { path: 'bench/:id', title: 'Bench · Orvin', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
   { path: 'tins/:id', title: 'Tins · Orvin', loadComponent: () => import('./tins/tins').then((m) => m.Tins) },
   { path: 'day/:id', title: 'Day · Orvin', loadComponent: () => import('./day/day').then((m) => m.Day) },
-  { path: 'counter/:id', title: 'Counter · Orvin', loadComponent: () => import('./counter/counter').then((m) => m.Counter) },
+  {
+    path: 'counter/:id',
+    title: 'Counter · Orvin',
+    loadComponent: () => import('./counter/counter').then((m) => m.Counter),
+  },
   { path: 'log', title: 'Log · Orvin', loadComponent: () => import('./log/log').then((m) => m.Log) },
   { path: 'log/:id', title: 'Log · Orvin', loadComponent: () => import('./log/log').then((m) => m.Log) },
   { path: 'larder', title: 'Larder · Orvin', loadComponent: () => import('./larder/larder').then((m) => m.Larder) },

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { filter, map } from 'rxjs';
+import { filter, map, tap } from 'rxjs';
 import { Kitchens } from './data/kitchens';
 import { Notices } from './data/notices';
 import { Desk } from './desk/desk';
@@ -51,7 +51,16 @@ export class App {
   protected readonly undo = inject(Undo);
   protected readonly updates = inject(Updates);
   protected readonly hooks = hooks;
-  private readonly url = toSignal(this.router.events.pipe(filter((e) => e instanceof NavigationEnd), map((e) => e.urlAfterRedirects)), { initialValue: '' });
+  /** On a phone, whether the whole rail is let down. */
+  protected readonly all = signal(false);
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((e) => e instanceof NavigationEnd),
+      tap(() => this.all.set(false)),
+      map((e) => e.urlAfterRedirects),
+    ),
+    { initialValue: '' },
+  );
   protected readonly view = computed(() => this.url().split(/[/?#]/)[1] ?? '');
 
   protected link(h: Hook): readonly string[] | null {

@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { consistencyWords, families, familyOf, ingredientFor, isBatter, usualRanges, type FamilyId, type Item } from '@orvin/core';
+import {
+  consistencyWords,
+  families,
+  familyOf,
+  ingredientFor,
+  isBatter,
+  usualRanges,
+  type FamilyId,
+  type Item,
+} from '@orvin/core';
 import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
@@ -35,24 +44,41 @@ export class Bench {
   protected readonly adviceAt = signal(0);
 
   protected readonly pctById = computed(() => new Map(this.a()?.items.map((i) => [i.itemId, i.bakersPct])));
-  /** Ranges of what is stored, so that a bar's scale holds still while it is pulled. */
+  /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
   protected readonly usualById = computed(() => {
-    const f = this.desk.formula();
+    const f = this.desk.ghost()?.formula ?? this.desk.formula();
     return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
   });
   protected readonly beforeById = computed(() => {
     if (!this.desk.changing()) return new Map<string, number>();
-    const now = new Map(this.formula()?.groups.flatMap((g) => g.items).map((i) => [i.id, i.grams]));
-    return new Map(this.desk.formula()?.groups.flatMap((g) => g.items).filter((i) => now.get(i.id) !== i.grams).map((i) => [i.id, i.grams]));
+    const now = new Map(
+      this.formula()
+        ?.groups.flatMap((g) => g.items)
+        .map((i) => [i.id, i.grams]),
+    );
+    return new Map(
+      this.desk
+        .formula()
+        ?.groups.flatMap((g) => g.items)
+        .filter((i) => now.get(i.id) !== i.grams)
+        .map((i) => [i.id, i.grams]),
+    );
   });
   protected readonly advice = computed(() => this.a()?.advice ?? []);
   protected readonly stored = computed(() => this.desk.formula());
   /** Advice on the stored formula stays readable while one piece of it is being tried. */
-  protected readonly adviceShown = computed(() => this.advice()[Math.min(this.adviceAt(), this.advice().length - 1)] ?? null);
+  protected readonly adviceShown = computed(
+    () => this.advice()[Math.min(this.adviceAt(), this.advice().length - 1)] ?? null,
+  );
   protected readonly batter = computed(() => {
     const a = this.a();
     if (!a) return null;
-    return { grams: Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' '), temperature: Math.round(a.batter.temperatureC), consistency: consistencyWords[a.batter.consistency], merit: a.merit };
+    return {
+      grams: Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' '),
+      temperature: Math.round(a.batter.temperatureC),
+      consistency: consistencyWords[a.batter.consistency],
+      merit: a.merit,
+    };
   });
   protected readonly otherFamily = computed(() => {
     const a = this.a();
@@ -96,7 +122,14 @@ export class Bench {
 
   protected key(e: KeyboardEvent): void {
     const target = e.target as HTMLElement;
-    if (/^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName) || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (
+      /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName) ||
+      this.panels.anyOpen ||
+      e.ctrlKey ||
+      e.metaKey ||
+      e.altKey
+    )
+      return;
     if (target.closest('p-select')) return;
     if (e.key === 'Enter' && this.desk.ghost()) {
       e.preventDefault();

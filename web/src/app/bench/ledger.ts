@@ -15,10 +15,19 @@ interface Bar {
 }
 
 const gather = (entries: readonly LedgerEntry[], side: 'acid' | 'soda', within: 'batter' | 'powder'): Bar => {
-  const mine = entries.filter((e) => e.side === side && e.within === within && e.sodaG.typical > 0.004).sort((a, b) => b.sodaG.typical - a.sodaG.typical);
+  const mine = entries
+    .filter((e) => e.side === side && e.within === within && e.sodaG.typical > 0.004)
+    .sort((a, b) => b.sodaG.typical - a.sodaG.typical);
   const sum = (k: 'low' | 'typical' | 'high'): number => mine.reduce((s, e) => s + Math.max(0, e.sodaG[k]), 0);
   const names = mine.slice(0, 2).map((e) => e.name.replace(/,.*/, '').toLowerCase());
-  return { side, within, typical: sum('typical'), low: sum('low'), high: sum('high'), names: names.join(', ') + (mine.length > 2 ? '…' : '') };
+  return {
+    side,
+    within,
+    typical: sum('typical'),
+    low: sum('low'),
+    high: sum('high'),
+    names: names.join(', ') + (mine.length > 2 ? '…' : ''),
+  };
 };
 
 /** Acid against soda, meeting in the middle, both as grams of soda; what is left over sticks out beyond its partner. */
@@ -53,7 +62,12 @@ export class LedgerDrawing {
     const batter = this.assessment().totals.batterG / 100;
     const sodaG = l.leftSodaGPer100gBatter.typical * batter;
     const acidG = l.leftAcidMeqPer100gBatter.typical * batter * 0.084;
-    if (sodaG > 0.05) return { kind: 'soda', text: `${plain(sodaG)} g soda left over`, detail: `${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter` };
+    if (sodaG > 0.05)
+      return {
+        kind: 'soda',
+        text: `${plain(sodaG)} g soda left over`,
+        detail: `${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
+      };
     if (acidG > 0.05) return { kind: 'acid', text: 'acid to spare', detail: `could meet ${plain(acidG)} g more soda` };
     return { kind: 'even', text: 'evenly met', detail: 'nothing left over' };
   });
@@ -62,5 +76,9 @@ export class LedgerDrawing {
     if (!b) return null;
     return `was ${plain((b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100)} g left`;
   });
-  protected readonly open = computed(() => this.rows().map((r) => ({ y: r.y, from: Math.min(r.acid.typical, r.soda.typical), to: r.soda.typical })).filter((o) => o.to - o.from > 0.02));
+  protected readonly open = computed(() =>
+    this.rows()
+      .map((r) => ({ y: r.y, from: Math.min(r.acid.typical, r.soda.typical), to: r.soda.typical }))
+      .filter((o) => o.to - o.from > 0.02),
+  );
 }

@@ -4,11 +4,11 @@ import { Panels } from '../ui/panels';
 import { pct } from './words';
 
 const W = 620;
-const H = 214;
+const H = 200;
 const LEFT = 34;
 const RIGHT = 330;
-const FLOOR = 206;
-const BATTER = 42;
+const FLOOR = 193;
+const BATTER = 36;
 const TOP = 16;
 
 interface Layer {
@@ -20,7 +20,8 @@ interface Layer {
   readonly labelY: number;
 }
 
-const kindOf = (p: LiftPart): string => (p.source === 'soda split by heat' ? 'split' : p.source === 'powder' ? 'powder' : 'acid');
+const kindOf = (p: LiftPart): string =>
+  p.source === 'soda split by heat' ? 'split' : p.source === 'powder' ? 'powder' : 'acid';
 const said: Readonly<Record<LiftPart['source'], string>> = {
   'soda met by acid': 'soda met by acid',
   'powder met by acid': 'powder met by acid',
@@ -66,13 +67,22 @@ export class LiftDrawing {
   protected readonly wall = `M${LEFT - 8} ${TOP - 6} L${LEFT + 6} ${FLOOR - 8} Q${LEFT + 7} ${FLOOR} ${LEFT + 15} ${FLOOR} H${RIGHT - 15} Q${RIGHT - 7} ${FLOOR} ${RIGHT - 6} ${FLOOR - 8} L${RIGHT + 8} ${TOP - 6}`;
 
   protected readonly layers = computed<readonly Layer[]>(() => {
-    const parts = [...this.lift().bySource].sort((a, b) => (a.when === b.when ? 0 : a.when === 'bowl' ? -1 : 1)).filter((p) => p.mmol.typical > 0.05);
+    const parts = [...this.lift().bySource]
+      .sort((a, b) => (a.when === b.when ? 0 : a.when === 'bowl' ? -1 : 1))
+      .filter((p) => p.mmol.typical > 0.05);
     let sum = 0;
     const raw = parts.map((p) => {
       const from = this.y(sum);
       sum += p.mmol.typical;
       const to = this.y(sum);
-      return { key: `${p.source}-${p.when}`, y: to, h: Math.max(1, from - to), kind: `${kindOf(p)} ${p.when}`, text: `${pct(p.mmol.typical)}  ${said[p.source]}, in the ${p.when}`, mid: (from + to) / 2 };
+      return {
+        key: `${p.source}-${p.when}`,
+        y: to,
+        h: Math.max(1, from - to),
+        kind: `${kindOf(p)} ${p.when}`,
+        text: `${pct(p.mmol.typical)}  ${said[p.source]}, in the ${p.when}`,
+        mid: (from + to) / 2,
+      };
     });
     // labels from the bottom up, never closer than a line, never below the batter's own
     let last = this.batterY + 8;
@@ -107,7 +117,8 @@ export class LiftDrawing {
   });
   protected readonly total = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    return { typical: pct(b.typical), low: pct(b.low), high: pct(b.high) };
+    const one = (x: number): string => (x < 99 ? String(Math.round(x * 10) / 10) : String(Math.round(x)));
+    return { typical: one(b.typical), low: one(b.low), high: one(b.high) };
   });
   protected readonly air = computed(() => Math.round(this.lift().airMl.typical / 10) * 10);
   protected readonly about = computed(() => aFamily(this.family()));

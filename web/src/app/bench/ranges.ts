@@ -5,7 +5,14 @@ import { pct } from './words';
 
 type Measure = 'fat' | 'sugar' | 'egg' | 'water' | 'salt';
 const measures: readonly Measure[] = ['fat', 'sugar', 'egg', 'water', 'salt'];
-const pctOf = (a: Assessment, m: Measure): number => ({ fat: a.totals.fatPct, sugar: a.totals.sugarPct, egg: a.totals.eggPct, water: a.totals.waterPct, salt: a.totals.saltPct })[m];
+const pctOf = (a: Assessment, m: Measure): number =>
+  ({
+    fat: a.totals.fatPct,
+    sugar: a.totals.sugarPct,
+    egg: a.totals.eggPct,
+    water: a.totals.waterPct,
+    salt: a.totals.saltPct,
+  })[m];
 
 /** Fat, sugar, egg, water and salt, each on its own line against the family's range. */
 @Component({
@@ -106,11 +113,19 @@ export class Ranges {
 
   protected readonly headline = computed(() => {
     const a = this.assessment();
-    const off = a.verdicts.filter((v): v is Verdict => (measures as readonly string[]).includes(v.id) && v.state !== 'ok' && !(v.id === 'salt' && v.state === 'low'));
+    const off = a.verdicts.filter(
+      (v): v is Verdict =>
+        (measures as readonly string[]).includes(v.id) && v.state !== 'ok' && !(v.id === 'salt' && v.state === 'low'),
+    );
     if (a.totals.baseG <= 0) return a.verdicts.find((v) => v.id === 'flour')?.words ?? '';
-    if (off.length > 0) return [...off].sort((x, y) => (x.severity === 'faulty' ? -1 : 0) - (y.severity === 'faulty' ? -1 : 0))[0]?.words ?? '';
+    if (off.length > 0)
+      return (
+        [...off].sort((x, y) => (x.severity === 'faulty' ? -1 : 0) - (y.severity === 'faulty' ? -1 : 0))[0]?.words ?? ''
+      );
     const f = familyOf(a.family.id);
-    return f.id === 'free' ? 'No family chosen, so nothing to compare with.' : `In balance for ${/^[aeiou]/.test(f.name) ? 'an' : 'a'} ${f.name}.`;
+    return f.id === 'free'
+      ? 'No family chosen, so nothing to compare with.'
+      : `In balance for ${/^[aeiou]/.test(f.name) ? 'an' : 'a'} ${f.name}.`;
   });
 
   protected readonly rows = computed(() => {
@@ -127,7 +142,16 @@ export class Ranges {
       const v = a.verdicts.find((y) => y.id === m);
       const old = b ? pctOf(b, m) : x;
       const out = v !== undefined && v.state !== 'ok' && v.severity !== 'note';
-      return { m, at: at(x), zoneLeft: f.id === 'free' ? 0 : at(lo), zoneWidth: f.id === 'free' ? 0 : at(hi) - at(lo), text: pct(x), out, was: b && Math.abs(old - x) > 0.05 ? at(old) : null, label: `${m} ${pct(x)} per cent of flour${f.id === 'free' ? '' : `, usual ${pct(lo)} to ${pct(hi)}`}; why?` };
+      return {
+        m,
+        at: at(x),
+        zoneLeft: f.id === 'free' ? 0 : at(lo),
+        zoneWidth: f.id === 'free' ? 0 : at(hi) - at(lo),
+        text: pct(x),
+        out,
+        was: b && Math.abs(old - x) > 0.05 ? at(old) : null,
+        label: `${m} ${pct(x)} per cent of flour${f.id === 'free' ? '' : `, usual ${pct(lo)} to ${pct(hi)}`}; why?`,
+      };
     });
   });
 }

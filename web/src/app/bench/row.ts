@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import { asMeasured, readAmount, type Ingredient, type Item, type Kitchen, type Source, type Usual } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct, roleColour, scaleG, stepFor } from './words';
@@ -31,7 +32,9 @@ export class Row {
   private readonly bar = viewChild.required<ElementRef<HTMLElement>>('bar');
   private grip: { full: number; id: number } | null = null;
 
-  protected readonly measured = computed(() => asMeasured(this.item().grams, this.ingredient(), this.kitchen().measures));
+  protected readonly measured = computed(() =>
+    asMeasured(this.item().grams, this.ingredient(), this.kitchen().measures),
+  );
   protected readonly grams = computed(() => scaleG(this.item().grams));
   protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
   protected readonly percent = computed(() => pct(this.bakersPct()));
@@ -40,11 +43,15 @@ export class Row {
     const i = this.ingredient();
     return i.id === 'unknown' ? this.item().words : i.name;
   });
-  protected readonly full = computed(() => this.grip?.full ?? this.usual()?.full ?? Math.max(1, this.item().grams * 1.6));
+  protected readonly full = computed(
+    () => this.grip?.full ?? this.usual()?.full ?? Math.max(1, this.item().grams * 1.6),
+  );
   protected readonly at = (g: number | null): number => Math.min(100, Math.max(0, (100 * (g ?? 0)) / this.full()));
   protected readonly range = computed(() => {
     const u = this.usual();
-    return u && u.low !== null && u.high !== null ? { left: this.at(u.low), width: Math.max(1.5, this.at(u.high) - this.at(u.low)) } : null;
+    return u && u.low !== null && u.high !== null
+      ? { left: this.at(u.low), width: Math.max(1.5, this.at(u.high) - this.at(u.low)) }
+      : null;
   });
   protected readonly outside = computed(() => {
     const u = this.usual();
@@ -69,14 +76,19 @@ export class Row {
     if (text === null || text.trim() === '' || text.trim() === this.grams()) return;
     const read = readAmount(text, this.ingredient(), { ...this.source(), ...this.kitchen().measures });
     if (read === null || read.grams < 0) {
-      this.problem.set(`"${text}" is no amount I can read. Try 240, 1 1/2 c, 2 tsp or 2 eggs; it stays ${this.grams()} g.`);
+      this.problem.set(
+        `"${text}" is no amount I can read. Try 240, 1 1/2 c, 2 tsp or 2 eggs; it stays ${this.grams()} g.`,
+      );
       return;
     }
     if (read.grams > 50_000) {
       this.problem.set(`${Math.round(read.grams / 1000)} kg is more than a kitchen bakes; it stays ${this.grams()} g.`);
       return;
     }
-    this.set.emit({ grams: Math.round(read.grams * 100) / 100, label: `${this.name()} ${this.grams()} → ${scaleG(read.grams)} g` });
+    this.set.emit({
+      grams: Math.round(read.grams * 100) / 100,
+      label: `${this.name()} ${this.grams()} → ${scaleG(read.grams)} g`,
+    });
   }
 
   protected keys(e: KeyboardEvent): void {

@@ -38,7 +38,11 @@ export class Compute {
   /** Made a property so that a test can put a worker that crashes in its place. */
   makeWorker = (): Worker => new Worker(new URL('./compute.worker', import.meta.url), { type: 'module' });
 
-  run<K extends JobName>(channel: string, job: K, ...args: Parameters<Jobs[K]>): Observable<Outcome<ReturnType<Jobs[K]>>> {
+  run<K extends JobName>(
+    channel: string,
+    job: K,
+    ...args: Parameters<Jobs[K]>
+  ): Observable<Outcome<ReturnType<Jobs[K]>>> {
     return new Observable((subscriber) => {
       const id = this.nextId++;
       this.latest.set(channel, id);

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, OnDestroy, computed, effect, inject, input, signal } from '@angular/core';
+import type { OnDestroy } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { asMeasured, familyOf, ingredientFor } from '@orvin/core';
 import { Store } from '../data/store';
@@ -41,18 +42,56 @@ export class Counter implements OnDestroy {
       g.items.map((i): Check => {
         const ingredient = ingredientFor(f, i, this.desk.kitchen());
         const grams = i.grams < 20 ? Math.round(i.grams * 10) / 10 : Math.round(i.grams);
-        return { key: `w:${i.id}`, words: ingredient.id === 'unknown' ? i.words : ingredient.name, amount: `${grams} g`, measured: asMeasured(i.grams, ingredient, measures), kind: 'weigh' };
+        return {
+          key: `w:${i.id}`,
+          words: ingredient.id === 'unknown' ? i.words : ingredient.name,
+          amount: `${grams} g`,
+          measured: asMeasured(i.grams, ingredient, measures),
+          kind: 'weigh',
+        };
       }),
     );
-    const steps = f.method.map((m, i): Check => ({ key: `s:${i}`, words: m.text, amount: '', measured: '', kind: 'step' }));
+    const steps = f.method.map((m, i): Check => ({
+      key: `s:${i}`,
+      words: m.text,
+      amount: '',
+      measured: '',
+      kind: 'step',
+    }));
     const fit = this.bakery.target()?.fits[0];
     const heat = f.bake ? `${Math.round(f.bake.ovenC)} °C${f.bake.fan ? ' fan' : ''}` : 'its heat';
     const o = this.bakery.targetBake();
     const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
     const closing: Check[] = [
-      ...(fit ? [{ key: 's:fill', words: `Fill ${fit.count > 1 ? `${fit.count} × ` : ''}${fit.tin.name}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`, amount: '', measured: '', kind: 'step' as const }] : []),
-      ...(t ? [{ key: 's:bake', words: `Bake at ${heat}. First look at ${t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early)} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}. Done: ${familyOf(f.family).signs}`, amount: '', measured: '', kind: 'step' as const }] : []),
-      { key: 's:cool', words: `Out. ${familyOf(f.family).coolTinMin > 0 ? `${familyOf(f.family).coolTinMin} minutes in the tin, then` : 'Straight'} onto a rack`, amount: '', measured: '', kind: 'step' },
+      ...(fit
+        ? [
+            {
+              key: 's:fill',
+              words: `${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : ''}${fit.tin.name}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
+              amount: '',
+              measured: '',
+              kind: 'step' as const,
+            },
+          ]
+        : []),
+      ...(t
+        ? [
+            {
+              key: 's:bake',
+              words: `Bake at ${heat}. First look at ${t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early)} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}. Done: ${familyOf(f.family).signs}`,
+              amount: '',
+              measured: '',
+              kind: 'step' as const,
+            },
+          ]
+        : []),
+      {
+        key: 's:cool',
+        words: `Out. ${familyOf(f.family).coolTinMin > 0 ? `${familyOf(f.family).coolTinMin} minutes in the tin, then` : 'Straight'} onto a rack`,
+        amount: '',
+        measured: '',
+        kind: 'step',
+      },
     ];
     return [...weigh, ...steps, ...closing];
   });
@@ -94,7 +133,9 @@ export class Counter implements OnDestroy {
   }
 
   protected back(): void {
-    const keys = this.checks().map((c) => c.key).filter((k) => this.done().has(k));
+    const keys = this.checks()
+      .map((c) => c.key)
+      .filter((k) => this.done().has(k));
     const last = keys.at(-1);
     if (last === undefined) return;
     this.done.update((d) => new Set([...d].filter((k) => k !== last)));

@@ -13,7 +13,13 @@ export function download(name: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const fileName = (title: string, kind: 'formula' | 'kitchen'): string => `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'orvin'}.${kind}.json`;
+export const fileName = (title: string, kind: 'formula' | 'kitchen'): string =>
+  `${
+    title
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'orvin'
+  }.${kind}.json`;
 
 /** The open kitchen as one file in Orvin's open format, and a single formula as another. */
 @Injectable({ providedIn: 'root' })
@@ -23,14 +29,21 @@ export class Backup {
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
     const db = this.store.database;
-    const [meta, working, versions, bakes] = await Promise.all([db.meta.get('kitchen'), db.working.toArray(), db.versions.toArray(), db.bakes.toArray()]);
+    const [meta, working, versions, bakes] = await Promise.all([
+      db.meta.get('kitchen'),
+      db.working.toArray(),
+      db.versions.toArray(),
+      db.bakes.toArray(),
+    ]);
     return {
       format: 'orvin.kitchen',
       version: 1,
       exportedAt: Date.now(),
       kitchen: meta?.value as Kitchen,
       // whatever else a record holds came in with an import and goes out again; id, revision and date are this device's
-      formulas: working.map(({ id: _id, revision: _revision, updatedAt: _updatedAt, ...rest }) => rest as KitchenFile['formulas'][number]),
+      formulas: working.map(
+        ({ id: _id, revision: _revision, updatedAt: _updatedAt, ...rest }) => rest as KitchenFile['formulas'][number],
+      ),
       versions,
       bakes: bakes.map((b) => b.bake),
     };

@@ -25,7 +25,10 @@ export class Kitchens {
   async start(): Promise<void> {
     await this.registry.open();
     const id = (await this.registry.settings.get('current'))?.value;
-    const entry = typeof id === 'string' ? await this.registry.kitchens.get(id) : await this.registry.kitchens.toCollection().first();
+    const entry =
+      typeof id === 'string'
+        ? await this.registry.kitchens.get(id)
+        : await this.registry.kitchens.toCollection().first();
     if (entry) await this.enter(entry);
     else await this.loadDemo();
   }
@@ -63,9 +66,18 @@ export class Kitchens {
       const formulas = await Promise.all(index.formulas.map((f) => get<Formula>(f)));
       const shift = Date.now() - log.loadedAt;
       const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
-      await this.create(kitchen, formulas.map((formula) => ({ formula, plan: {} })), [], bakes, true);
+      await this.create(
+        kitchen,
+        formulas.map((formula) => ({ formula, plan: {} })),
+        [],
+        bakes,
+        true,
+      );
     } catch {
-      this.notices.problem('The sample kitchen could not be loaded.', 'An empty kitchen is open instead; the sample can be loaded later from the Shelf.');
+      this.notices.problem(
+        'The sample kitchen could not be loaded.',
+        'An empty kitchen is open instead; the sample can be loaded later from the Shelf.',
+      );
       await this.startEmpty('My kitchen');
     }
   }
@@ -97,14 +109,22 @@ export class Kitchens {
     return (await navigator.storage?.persist?.()) ?? false;
   }
 
-  private async create(kitchen: Kitchen, formulas: KitchenFile['formulas'], versions: KitchenFile['versions'], bakes: KitchenFile['bakes'], demo: boolean): Promise<void> {
+  private async create(
+    kitchen: Kitchen,
+    formulas: KitchenFile['formulas'],
+    versions: KitchenFile['versions'],
+    bakes: KitchenFile['bakes'],
+    demo: boolean,
+  ): Promise<void> {
     const id = `${kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
     await db.open();
     const now = Date.now();
     await db.transaction('rw', [db.working, db.versions, db.bakes, db.meta], async () => {
       await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
-      await db.working.bulkPut(formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })));
+      await db.working.bulkPut(
+        formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })),
+      );
       await db.versions.bulkPut([...versions]);
       await db.bakes.bulkPut(bakes.map((bake) => ({ id: bake.id, bake, revision: 1 })));
     });

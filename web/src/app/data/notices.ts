@@ -38,7 +38,15 @@ export class Notices {
 /** What a failed write most likely means, in words with a remedy. */
 export function storageTrouble(e: unknown): { words: string; remedy: string } {
   const name = e instanceof Error ? `${e.name} ${(e as { inner?: Error }).inner?.name ?? ''}` : '';
-  if (/Quota/.test(name)) return { words: 'This device has no room left for Orvin.', remedy: 'Export the kitchen to a file, free some space, then carry on. What is on the screen is still here.' };
-  if (/DatabaseClosed|InvalidState/.test(name)) return { words: 'The kitchen was closed by another tab.', remedy: 'Reload this tab to carry on.' };
-  return { words: 'The last change could not be stored on this device.', remedy: 'Export the kitchen to a file to be safe, then reload.' };
+  if (/Quota/.test(name))
+    return {
+      words: 'This device has no room left for Orvin.',
+      remedy: 'Export the kitchen to a file, free some space, then carry on. What is on the screen is still here.',
+    };
+  if (/DatabaseClosed|InvalidState/.test(name))
+    return { words: 'The kitchen was closed by another tab.', remedy: 'Reload this tab to carry on.' };
+  return {
+    words: 'The last change could not be stored on this device.',
+    remedy: 'Export the kitchen to a file to be safe, then reload.',
+  };
 }

@@ -1,7 +1,8 @@
 import { Injectable, inject } from '@angular/core';
 import { merge3, same, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
 import { liveQuery } from 'dexie';
-import { BehaviorSubject, Observable, filter, from, map, shareReplay, switchMap } from 'rxjs';
+import type { Observable } from 'rxjs';
+import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';
 import { KitchenDatabase } from './database';
 import { Notices, storageTrouble } from './notices';
 import type { BakeRow, Command, MetaRecord, Plan, TableName, VersionRecord, WorkingRecord } from './records';
@@ -35,7 +36,9 @@ export class Store {
   private queue: Promise<unknown> = Promise.resolve();
 
   readonly working$ = this.live((db) => db.working.orderBy('updatedAt').reverse().toArray());
-  readonly bakes$: Observable<readonly BakeRecord[]> = this.live((db) => db.bakes.orderBy('bake.at').reverse().toArray()).pipe(map((rows) => rows.map((r) => r.bake)));
+  readonly bakes$: Observable<readonly BakeRecord[]> = this.live((db) =>
+    db.bakes.orderBy('bake.at').reverse().toArray(),
+  ).pipe(map((rows) => rows.map((r) => r.bake)));
   readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
   readonly kitchen$ = this.live((db) => db.meta.get('kitchen')).pipe(
     map((m) => m?.value as Kitchen | undefined),
@@ -50,7 +53,12 @@ export class Store {
   }
 
   async open(name: string): Promise<void> {
-    const db = new KitchenDatabase(name, () => this.notices.problem('A newer Orvin is running in another tab.', 'Reload this tab to go on with it; nothing is lost.'));
+    const db = new KitchenDatabase(name, () =>
+      this.notices.problem(
+        'A newer Orvin is running in another tab.',
+        'Reload this tab to go on with it; nothing is lost.',
+      ),
+    );
     await db.open();
     const old = this.open$.value;
     this.open$.next(db);
@@ -89,7 +97,12 @@ export class Store {
     return this.guarded(async (db) => {
       await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
         const current = body(table, await this.read(db, table, key));
-        const after = base === null || next === null || same(current, base) ? next : current === null ? next : merge3(base, next, current);
+        const after =
+          base === null || next === null || same(current, base)
+            ? next
+            : current === null
+              ? next
+              : merge3(base, next, current);
         if (same(current, after)) return;
         await db.commands.where('[doc+undone]').equals([doc, 1]).delete();
         await db.commands.add({ doc, at: Date.now(), label, table, key, before: current, after, undone: 0 });
@@ -137,7 +150,14 @@ export class Store {
           return;
         }
         const n = (newest?.n ?? 0) + 1;
-        const version: VersionRecord = { id: `${formula.id}@${n}`, formulaId: formula.id, n, at: Date.now(), why, formula };
+        const version: VersionRecord = {
+          id: `${formula.id}@${n}`,
+          formulaId: formula.id,
+          n,
+          at: Date.now(),
+          why,
+          formula,
+        };
         await db.versions.add(version);
         id = version.id;
       });
@@ -155,12 +175,22 @@ export class Store {
 
   private async write(db: KitchenDatabase, table: TableName, key: string, value: unknown): Promise<void> {
     if (value === null) {
-      await (table === 'working' ? db.working.delete(key) : table === 'bakes' ? db.bakes.delete(key) : db.meta.delete(key));
+      await (table === 'working'
+        ? db.working.delete(key)
+        : table === 'bakes'
+          ? db.bakes.delete(key)
+          : db.meta.delete(key));
       return;
     }
     if (table === 'working') {
       const old = await db.working.get(key);
-      await db.working.put({ ...(old ?? {}), ...(value as Doc), id: key, revision: (old?.revision ?? 0) + 1, updatedAt: Date.now() });
+      await db.working.put({
+        ...(old ?? {}),
+        ...(value as Doc),
+        id: key,
+        revision: (old?.revision ?? 0) + 1,
+        updatedAt: Date.now(),
+      });
     } else if (table === 'bakes') {
       const old = await db.bakes.get(key);
       await db.bakes.put({ id: key, bake: value as BakeRecord, revision: (old?.revision ?? 0) + 1 });
@@ -173,7 +203,11 @@ export class Store {
   private async trim(db: KitchenDatabase, doc: string): Promise<void> {
     const n = await db.commands.where('doc').equals(doc).count();
     if (n <= MAX_COMMANDS) return;
-    const old = await db.commands.where('doc').equals(doc).limit(n - MAX_COMMANDS).primaryKeys();
+    const old = await db.commands
+      .where('doc')
+      .equals(doc)
+      .limit(n - MAX_COMMANDS)
+      .primaryKeys();
     await db.commands.bulkDelete(old);
   }
 

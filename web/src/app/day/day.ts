@@ -29,6 +29,7 @@ export class Day {
   private readonly now = signal(Date.now());
   /** Wall-clock time of serving, `HH:mm`; null until the baker says one. */
   protected readonly wish = signal<string | null>(null);
+  protected readonly problem = signal('');
 
   private readonly first = computed(() => this.plan(0).tasks[0]);
   protected readonly serve = computed(() => {
@@ -46,14 +47,20 @@ export class Day {
   });
   protected readonly serveText = computed(() => this.serve().toFormat('HH:mm'));
   protected readonly serveDay = computed(() => {
-    const days = Math.round(this.serve().startOf('day').diff(DateTime.fromMillis(this.now(), { zone: this.zone() }).startOf('day'), 'days').days);
+    const days = Math.round(
+      this.serve()
+        .startOf('day')
+        .diff(DateTime.fromMillis(this.now(), { zone: this.zone() }).startOf('day'), 'days').days,
+    );
     return days === 0 ? 'today' : days === 1 ? 'tomorrow' : this.serve().toFormat('cccc');
   });
   private plan(serveAt: number) {
     const f = this.bakery.target()?.formula ?? this.desk.formula();
     const o = this.bakery.targetBake();
     const minutes = o?.ok && o.value.minutes.likely > 0 ? o.value.minutes : undefined;
-    return f ? planDay([{ id: f.id, formula: f, ...(minutes && { minutes }) }], this.desk.kitchen(), serveAt, this.now()) : { tasks: [], problems: [] };
+    return f
+      ? planDay([{ id: f.id, formula: f, ...(minutes && { minutes }) }], this.desk.kitchen(), serveAt, this.now())
+      : { tasks: [], problems: [] };
   }
   protected readonly today = computed(() => this.plan(this.serve().toMillis()));
   protected readonly tasks = computed<readonly Shown[]>(() => {
@@ -73,8 +80,30 @@ export class Day {
     effect((done) => done(() => clearInterval(timer)));
   }
 
+  /** Reads 15:30, 15.30, 3:30 pm or 1530. */
   protected setServe(e: Event): void {
-    const v = (e.target as HTMLInputElement).value;
-    if (/^\d\d:\d\d$/.test(v)) this.wish.set(v);
+    const field = e.target as HTMLInputElement;
+    const m = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(am|pm)?\s*$/i.exec(field.value);
+    const pm = m?.[3]?.toLowerCase();
+    const hour = Number(m?.[1]) + (pm === 'pm' && Number(m?.[1]) < 12 ? 12 : pm === 'am' && m?.[1] === '12' ? -12 : 0);
+    const minute = Number(m?.[2] ?? 0);
+    if (m && hour < 24 && minute < 60) {
+      this.problem.set('');
+      this.setWish(hour * 60 + minute);
+    } else this.problem.set(`"${field.value}" is no time of day. Try 15:30 or 3.30 pm; it stays ${this.serveText()}.`);
+    field.value = this.serveText();
+  }
+
+  protected nudge(e: KeyboardEvent): void {
+    if (e.key !== 'ArrowUp' && e.key !== 'ArrowDown') return;
+    e.preventDefault();
+    const s = this.serve();
+    const step = e.shiftKey ? 60 : e.altKey ? 1 : 5;
+    this.setWish(s.hour * 60 + s.minute + (e.key === 'ArrowUp' ? step : -step));
+  }
+
+  private setWish(minutes: number): void {
+    const m = ((minutes % 1440) + 1440) % 1440;
+    this.wish.set(`${String(Math.floor(m / 60)).padStart(2, '0')}:${String(m % 60).padStart(2, '0')}`);
   }
 }

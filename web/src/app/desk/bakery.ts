@@ -1,8 +1,21 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
-  assess, fitTins, knownFrom, same, scale, teaching,
-  type BakeInput, type BakePrediction, type BakeRecord, type Calibration, type Formula, type Kitchen, type KnownBake, type TinFit, type TinUse,
+  assess,
+  fitTins,
+  knownFrom,
+  same,
+  scale,
+  teaching,
+  type BakeInput,
+  type BakePrediction,
+  type BakeRecord,
+  type Calibration,
+  type Formula,
+  type Kitchen,
+  type KnownBake,
+  type TinFit,
+  type TinUse,
 } from '@orvin/core';
 import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
 import { Compute, type Outcome } from '../compute/compute';
@@ -37,7 +50,13 @@ const inputFor = (f: Formula, kitchen: Kitchen, fit: TinFit | undefined): BakeIn
 export function place(f: Formula, tins: readonly TinUse[], kitchen: Kitchen, rescale: boolean): Placed {
   const scaled = rescale ? scale(f, { by: 'tins', tins }, kitchen) : { formula: f, factor: 1, eggs: [] };
   const fits = fitTins(scaled.formula, tins, kitchen);
-  return { formula: scaled.formula, factor: scaled.factor, eggs: scaled.eggs, fits, input: inputFor(scaled.formula, kitchen, fits[0]) };
+  return {
+    formula: scaled.formula,
+    factor: scaled.factor,
+    eggs: scaled.eggs,
+    fits,
+    input: inputFor(scaled.formula, kitchen, fits[0]),
+  };
 }
 
 /** Bakes that are known for a formula in an oven: its stated time in its own tin, and what the log holds. */
@@ -79,7 +98,11 @@ export class Bakery {
   /** What known bakes say of this oven; null until it is worked out. */
   readonly calibration = toSignal(
     toObservable(this.known).pipe(
-      switchMap((k) => (k === null ? of(null) : this.compute.run('calibrate', 'calibrate', k.known, k.kitchen).pipe(map((o) => (o.ok ? o.value : null))))),
+      switchMap((k) =>
+        k === null
+          ? of(null)
+          : this.compute.run('calibrate', 'calibrate', k.known, k.kitchen).pipe(map((o) => (o.ok ? o.value : null))),
+      ),
     ),
     { initialValue: null as Calibration | null },
   );

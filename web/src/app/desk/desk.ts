@@ -1,6 +1,17 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { allItems, applyChanges, assess, defaultKitchen, same, type Advice, type Change, type Formula, type Kitchen, type TinUse } from '@orvin/core';
+import {
+  allItems,
+  applyChanges,
+  assess,
+  defaultKitchen,
+  same,
+  type Advice,
+  type Change,
+  type Formula,
+  type Kitchen,
+  type TinUse,
+} from '@orvin/core';
 import { BehaviorSubject, of, switchMap } from 'rxjs';
 import type { Command, Plan, WorkingRecord } from '../data/records';
 import { Store, type Doc } from '../data/store';
@@ -21,9 +32,13 @@ export class Desk {
   private readonly store = inject(Store);
   private readonly id$ = new BehaviorSubject<string | null>(null);
   readonly id = toSignal(this.id$, { initialValue: null });
-  private readonly stored = toSignal(this.id$.pipe(switchMap((id) => (id === null ? of(undefined) : this.store.formula$(id)))));
+  private readonly stored = toSignal(
+    this.id$.pipe(switchMap((id) => (id === null ? of(undefined) : this.store.formula$(id)))),
+  );
   readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen as Kitchen });
-  private readonly history = toSignal(this.id$.pipe(switchMap((id) => (id === null ? of(null) : this.store.history$(id)))));
+  private readonly history = toSignal(
+    this.id$.pipe(switchMap((id) => (id === null ? of(null) : this.store.history$(id)))),
+  );
 
   /** What this tab holds to be true; ahead of the database for a moment after each change. */
   private readonly local = signal<Doc | null>(null);
@@ -82,6 +97,14 @@ export class Desk {
     const record = await this.store.database.working.get(id);
     this.missing.set(record === undefined);
     this.take(id, record);
+    if (record) await this.store.database.meta.put({ key: 'inHand', value: id, revision: 1 });
+  }
+
+  /** Takes up again what was in hand before the reload, unless a view has taken something up already. */
+  async resume(): Promise<void> {
+    const id = (await this.store.database.meta.get('inHand'))?.value;
+    if (this.id() === null && typeof id === 'string' && (await this.store.database.working.get(id)))
+      await this.pickUp(id);
   }
 
   putDown(): void {
@@ -110,7 +133,9 @@ export class Desk {
   }
 
   setTins(tins: readonly TinUse[]): void {
-    this.change(`fit to ${tins.map((t) => `${t.count} × ${t.tin.name}`).join(', ')}`, { plan: { ...this.plan(), tins } });
+    this.change(`fit to ${tins.map((t) => `${t.count} × ${t.tin.name}`).join(', ')}`, {
+      plan: { ...this.plan(), tins },
+    });
   }
 
   try(advice: Advice): void {

@@ -71,7 +71,18 @@ export class Larder {
   protected setPowder(type: PowderType): void {
     const k = this.kitchen();
     const [first, ...rest] = k.powders;
-    this.change(`powder ${type}`, { ...k, powders: [{ id: first?.id ?? 'powder', name: powders.find((p) => p.type === type)?.name ?? type, type, strength: first?.strength ?? 'vigorous' }, ...rest] });
+    this.change(`powder ${type}`, {
+      ...k,
+      powders: [
+        {
+          id: first?.id ?? 'powder',
+          name: powders.find((p) => p.type === type)?.name ?? type,
+          type,
+          strength: first?.strength ?? 'vigorous',
+        },
+        ...rest,
+      ],
+    });
   }
 
   protected setNumber(e: Event, field: 'altitudeM' | 'roomC', low: number, high: number, what: string): void {
@@ -95,7 +106,11 @@ export class Larder {
   protected async keepSafe(): Promise<void> {
     const yes = await this.kitchens.persist();
     this.persisted.set(yes);
-    this.notices.say(yes ? 'The browser will keep this kitchen, even when space gets short.' : 'The browser did not promise to keep it. Export a copy now and then.');
+    this.notices.say(
+      yes
+        ? 'The browser will keep this kitchen, even when space gets short.'
+        : 'The browser did not promise to keep it. Export a copy now and then.',
+    );
   }
 
   protected chosen(e: Event): void {

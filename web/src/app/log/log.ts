@@ -70,13 +70,18 @@ export class Log {
 
   private line(bake: BakeRecord, zone: string): Line {
     const p = bake.predicted;
-    const ratio = (x: number): number => Math.min(100, Math.max(0, 50 + 110 * Math.log(x / (p?.likely ?? bake.minutes))));
+    const ratio = (x: number): number =>
+      Math.min(100, Math.max(0, 50 + 110 * Math.log(x / (p?.likely ?? bake.minutes))));
     const off = p ? Math.round((100 * (bake.minutes - p.likely)) / p.likely) : 0;
     return {
       bake,
-      when: DateTime.fromMillis(bake.at, { zone }).setLocale('en-GB').toFormat('ccc d LLL'),
+      when: DateTime.fromMillis(bake.at, { zone }).setLocale('en').toFormat('ccc d LLL'),
       words: outcomes.find((o) => o.id === bake.outcome)?.words ?? bake.outcome,
-      off: !p ? 'nothing was predicted' : Math.abs(off) < 2 ? 'as predicted' : `${Math.abs(off)} % ${off < 0 ? 'sooner' : 'later'}`,
+      off: !p
+        ? 'nothing was predicted'
+        : Math.abs(off) < 2
+          ? 'as predicted'
+          : `${Math.abs(off)} % ${off < 0 ? 'sooner' : 'later'}`,
       range: p ? { left: ratio(p.early), width: ratio(p.late) - ratio(p.early), likely: 50 } : null,
       at: ratio(bake.minutes),
     };
@@ -97,16 +102,32 @@ export class Log {
     }
     const p = this.predicted();
     if (p && (value < p.likely * 0.5 || value > p.likely * 2) && this.problem() === '') {
-      this.problem.set(`${value} minutes is far from the ${p.early}–${p.late} predicted. If it is right, press once more; it will not teach much.`);
+      this.problem.set(
+        `${value} minutes is far from the ${p.early}–${p.late} predicted. If it is right, press once more; it will not teach much.`,
+      );
       return;
     }
     const scaled = this.bakery.target()?.formula ?? f;
     const a = assess(scaled, this.desk.kitchen());
     const versionId = await this.store.freeze(f, 'baked');
     const bake: BakeRecord = {
-      id: crypto.randomUUID(), formulaId: f.id, versionId, title: f.title, family: f.family, densityGPerMl: a.batter.densityGPerMl, rise: fit.rise, at: Date.now(),
-      tin: { tin: fit.tin, count: fit.count }, batterG: Math.round(fit.batterG), ovenId: this.desk.kitchen().ovens[0]?.id ?? 'oven', ovenC: f.bake?.ovenC ?? 180, fan: f.bake?.fan ?? false,
-      predicted: p, minutes: value, outcome: this.outcome(), notes: this.notes().trim(),
+      id: crypto.randomUUID(),
+      formulaId: f.id,
+      versionId,
+      title: f.title,
+      family: f.family,
+      densityGPerMl: a.batter.densityGPerMl,
+      rise: fit.rise,
+      at: Date.now(),
+      tin: { tin: fit.tin, count: fit.count },
+      batterG: Math.round(fit.batterG),
+      ovenId: this.desk.kitchen().ovens[0]?.id ?? 'oven',
+      ovenC: f.bake?.ovenC ?? 180,
+      fan: f.bake?.fan ?? false,
+      predicted: p,
+      minutes: value,
+      outcome: this.outcome(),
+      notes: this.notes().trim(),
     };
     if (!(await this.store.logBake(bake))) return;
     this.minutes.set('');
@@ -118,7 +139,14 @@ export class Log {
 
   protected async exclude(bake: BakeRecord): Promise<void> {
     const next = { ...bake, excluded: !bake.excluded };
-    await this.store.commit('log', `${next.excluded ? 'leave out' : 'count'} ${bake.title}`, 'bakes', bake.id, bake, next);
+    await this.store.commit(
+      'log',
+      `${next.excluded ? 'leave out' : 'count'} ${bake.title}`,
+      'bakes',
+      bake.id,
+      bake,
+      next,
+    );
   }
 
   protected async remove(bake: BakeRecord): Promise<void> {

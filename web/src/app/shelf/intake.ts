@@ -37,14 +37,19 @@ export class Intake {
   hold(reading: Reading | null): void {
     this.reading.set(reading);
     const db = this.store.database;
-    void (reading ? db.meta.put({ key: 'reading', value: { ...reading, text: reading.text.slice(0, 100_000) }, revision: 1 }) : db.meta.delete('reading'));
+    void (reading
+      ? db.meta.put({ key: 'reading', value: { ...reading, text: reading.text.slice(0, 100_000) }, revision: 1 })
+      : db.meta.delete('reading'));
   }
 
   /** Puts a formula on the shelf under an id of its own, and opens it on the Bench. */
   async shelve(formula: Formula, open = true): Promise<void> {
     const taken = await this.store.database.working.get(formula.id);
     const id = taken ? `${formula.id}-${crypto.randomUUID().slice(0, 4)}` : formula.id;
-    const done = await this.store.commit(id, `read "${formula.title}"`, 'working', id, null, { formula: { ...formula, id }, plan: {} });
+    const done = await this.store.commit(id, `read "${formula.title}"`, 'working', id, null, {
+      formula: { ...formula, id },
+      plan: {},
+    });
     if (!done) return;
     await this.store.freeze({ ...formula, id }, 'as read');
     if (open) await this.router.navigate(['/bench', id]);
@@ -56,7 +61,10 @@ export class Intake {
 
   private async file(file: File, kitchen: Kitchen, alone: boolean): Promise<void> {
     if (file.size > MAX_FILE) {
-      this.notices.problem(`${file.name} is ${Math.round(file.size / 1e6)} MB: too large for a recipe or a kitchen.`, 'Open the file that Orvin exported, or a text file.');
+      this.notices.problem(
+        `${file.name} is ${Math.round(file.size / 1e6)} MB: too large for a recipe or a kitchen.`,
+        'Open the file that Orvin exported, or a text file.',
+      );
       return;
     }
     const text = await file.text();
@@ -65,7 +73,9 @@ export class Intake {
     switch (read.kind) {
       case 'kitchen':
         await this.kitchens.restore(read.value);
-        this.notices.say(`${read.value.kitchen.name} is open, with ${read.value.formulas.length} formulas and ${read.value.bakes.length} bakes.`);
+        this.notices.say(
+          `${read.value.kitchen.name} is open, with ${read.value.formulas.length} formulas and ${read.value.bakes.length} bakes.`,
+        );
         await this.router.navigate(['/shelf']);
         return;
       case 'formula':
@@ -73,7 +83,10 @@ export class Intake {
         return;
       case 'problem': {
         const first = read.problems[0];
-        this.notices.problem(`${file.name}, ${first?.place ?? ''}: ${first?.words ?? 'it cannot be read.'}`, first?.remedy ?? 'Nothing was changed.');
+        this.notices.problem(
+          `${file.name}, ${first?.place ?? ''}: ${first?.words ?? 'it cannot be read.'}`,
+          first?.remedy ?? 'Nothing was changed.',
+        );
         return;
       }
       case 'text':

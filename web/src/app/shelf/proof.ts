@@ -38,13 +38,24 @@ export class Proof {
     const f = this.formula();
     if (!r || !f) return [];
     const byWords = new Map(allItems(f).map((i) => [i.words, i]));
-    return r.text.split(/\r\n?|\n/).slice(0, 400).map((text) => {
-      const bare = text.replace(/^#+\s*/, '').replace(/^[\s\-–—*•·]+(?=\S)/, '').trim();
-      const item = byWords.get(bare);
-      if (!item) return { text, kind: 'plain', read: '', doubts: [] };
-      const g = item.grams < 20 ? Math.round(item.grams * 10) / 10 : Math.round(item.grams);
-      return { text, kind: 'item', read: `${g} g ${ingredientFor(f, item).name.toLowerCase()}`, doubts: r.draft.doubts.filter((d) => d.itemId === item.id) };
-    });
+    return r.text
+      .split(/\r\n?|\n/)
+      .slice(0, 400)
+      .map((text) => {
+        const bare = text
+          .replace(/^#+\s*/, '')
+          .replace(/^[\s\-–—*•·]+(?=\S)/, '')
+          .trim();
+        const item = byWords.get(bare);
+        if (!item) return { text, kind: 'plain', read: '', doubts: [] };
+        const g = item.grams < 20 ? Math.round(item.grams * 10) / 10 : Math.round(item.grams);
+        return {
+          text,
+          kind: 'item',
+          read: `${g} g ${ingredientFor(f, item).name.toLowerCase()}`,
+          doubts: r.draft.doubts.filter((d) => d.itemId === item.id),
+        };
+      });
   });
   protected readonly open = computed(() => this.draft()?.doubts.length ?? 0);
 

@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { assess, defaultKitchen, familyOf, fitTins, outcomes, type BakeRecord, type Formula, type TinFit } from '@orvin/core';
+import {
+  assess,
+  defaultKitchen,
+  familyOf,
+  fitTins,
+  outcomes,
+  type BakeRecord,
+  type Formula,
+  type TinFit,
+} from '@orvin/core';
 import { DateTime } from 'luxon';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
@@ -62,7 +71,7 @@ export class Shelf {
     const fine = !worst || worst.severity === 'note';
     const bake = this.bakes().find((b) => b.formulaId === f.id);
     const how = outcomes.find((o) => o.id === bake?.outcome)?.words;
-    const when = bake ? DateTime.fromMillis(bake.at, { zone: kitchen.locale.zone }).toRelativeCalendar({ locale: 'en' }) : null;
+    const when = bake ? ago(bake.at, kitchen.locale.zone) : null;
     return {
       id: f.id,
       title: f.title,
@@ -81,7 +90,9 @@ export class Shelf {
 
   protected read(): void {
     if (this.text().trim() === '') {
-      this.problem.set('There is nothing to read yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.');
+      this.problem.set(
+        'There is nothing to read yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.',
+      );
       return;
     }
     this.intake.read(this.text(), this.kitchen());
@@ -112,10 +123,29 @@ export class Shelf {
     const record = await this.store.database.working.get(s.id);
     if (!record) return;
     if (this.desk.id() === s.id) this.desk.putDown();
-    await this.store.commit(s.id, `take away "${s.title}"`, 'working', s.id, { formula: record.formula, plan: record.plan }, null);
+    await this.store.commit(
+      s.id,
+      `take away "${s.title}"`,
+      'working',
+      s.id,
+      { formula: record.formula, plan: record.plan },
+      null,
+    );
     this.notices.say(`${s.title} is off the shelf.`, { label: 'put it back', run: () => void this.store.undo(s.id) });
   }
+}
 
+/** In days up to three weeks, then by the calendar. */
+function ago(at: number, zone: string): string {
+  const then = DateTime.fromMillis(at, { zone });
+  const days = DateTime.now().setZone(zone).startOf('day').diff(then.startOf('day'), 'days').days;
+  return days < 1
+    ? 'today'
+    : days < 2
+      ? 'yesterday'
+      : days < 21
+        ? `${Math.round(days)} days ago`
+        : (then.toRelativeCalendar({ locale: 'en' }) ?? '');
 }
 
 const rank = (s: string): number => ['note', 'unusual', 'faulty'].indexOf(s);

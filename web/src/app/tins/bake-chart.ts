@@ -1,4 +1,5 @@
-import { CSP_NONCE, ChangeDetectionStrategy, Component, ElementRef, OnDestroy, effect, inject, input, viewChild } from '@angular/core';
+import type { ElementRef, OnDestroy } from '@angular/core';
+import { CSP_NONCE, ChangeDetectionStrategy, Component, effect, inject, input, viewChild } from '@angular/core';
 import type { BakePrediction } from '@orvin/core';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
 import { Theme } from '../ui/theme';
@@ -8,7 +9,7 @@ interface Plotter {
   purge(root: HTMLElement): void;
 }
 
-/** Middle and crust through the bake, with the doneness line and the range of times; the tin before, dashed. */
+/** Middle and top surface through the bake, with the doneness line and the range of times; the tin before, dashed. */
 @Component({
   selector: 'orvin-bake-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -76,34 +77,101 @@ export class BakeChart implements OnDestroy {
     const b = this.bake();
     const old = this.before();
     const min = (s: number): number => s / 60;
-    const line = (key: 'centreC' | 'crustC', from: BakePrediction, name: string, stroke: string, dash: 'solid' | 'dash', width: number): Data => ({
-      x: from.curve.map((p) => min(p.s)), y: from.curve.map((p) => Math.round(p[key] * 10) / 10), name, mode: 'lines', line: { color: stroke, width, dash }, hovertemplate: `%{y:.0f} °C ${name}<extra></extra>`,
+    const line = (
+      key: 'centreC' | 'crustC',
+      from: BakePrediction,
+      name: string,
+      stroke: string,
+      dash: 'solid' | 'dash',
+      width: number,
+    ): Data => ({
+      x: from.curve.map((p) => min(p.s)),
+      y: from.curve.map((p) => Math.round(p[key] * 10) / 10),
+      name,
+      mode: 'lines',
+      line: { color: stroke, width, dash },
+      hovertemplate: `%{y:.0f} °C ${name}<extra></extra>`,
     });
     const end = Math.max(b.minutes.late, old?.minutes.likely ?? 0, min(b.curve.at(-1)?.s ?? 0)) * 1.04;
-    const at = (curve: BakePrediction['curve'], share: number): { s: number; centreC: number; crustC: number } => curve[Math.floor(curve.length * share)] ?? { s: 0, centreC: 0, crustC: 0 };
-    const data: Data[] = [line('crustC', b, 'crust', colour('--heat-line'), 'solid', 2.5), line('centreC', b, 'middle', colour('--rim'), 'solid', 3)];
+    const at = (curve: BakePrediction['curve'], share: number): { s: number; centreC: number; crustC: number } =>
+      curve[Math.floor(curve.length * share)] ?? { s: 0, centreC: 0, crustC: 0 };
+    const data: Data[] = [
+      line('crustC', b, 'top', colour('--heat-line'), 'solid', 2.5),
+      line('centreC', b, 'middle', colour('--rim'), 'solid', 3),
+    ];
     if (old) data.unshift(line('centreC', old, `middle, ${this.beforeName()}`, colour('--ink-2'), 'dash', 1.8));
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 13 };
-    const note = (x: number, y: number, text: string, ink: string, anchor: 'left' | 'right' | 'center' = 'left'): object => ({ x, y, text, showarrow: false, xanchor: anchor, yanchor: 'bottom', font: { ...font, color: ink } });
+    const note = (
+      x: number,
+      y: number,
+      text: string,
+      ink: string,
+      anchor: 'left' | 'right' | 'center' = 'left',
+    ): object => ({ x, y, text, showarrow: false, xanchor: anchor, yanchor: 'bottom', font: { ...font, color: ink } });
     const crust = at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
     const topY = Math.max(120, ...b.curve.map((p) => p.crustC)) + 14;
     const layout: Partial<Layout> = {
       margin: { l: 44, r: 14, t: 8, b: 34 },
-      paper_bgcolor: 'rgba(0,0,0,0)', plot_bgcolor: 'rgba(0,0,0,0)', showlegend: false, font, hovermode: 'x unified', hoverlabel: { font: { ...font, color: colour('--ink') }, bgcolor: colour('--enamel') },
-      xaxis: { range: [0, end], ticksuffix: ' min', showgrid: false, zeroline: false, linecolor: colour('--hair'), showline: true, fixedrange: true },
-      yaxis: { range: [0, topY], ticksuffix: '°', gridcolor: colour('--hair'), zeroline: false, fixedrange: true, tickvals: [20, 40, 60, 80, 100, 120, 140, 160].filter((v) => v < topY) },
+      paper_bgcolor: 'rgba(0,0,0,0)',
+      plot_bgcolor: 'rgba(0,0,0,0)',
+      showlegend: false,
+      font,
+      hovermode: 'x unified',
+      hoverlabel: { font: { ...font, color: colour('--ink') }, bgcolor: colour('--enamel') },
+      xaxis: {
+        range: [0, end],
+        ticksuffix: ' min',
+        showgrid: false,
+        zeroline: false,
+        linecolor: colour('--hair'),
+        showline: true,
+        fixedrange: true,
+      },
+      yaxis: {
+        range: [0, topY],
+        ticksuffix: '°',
+        gridcolor: colour('--hair'),
+        zeroline: false,
+        fixedrange: true,
+        tickvals: [20, 40, 60, 80, 100, 120, 140, 160].filter((v) => v < topY),
+      },
       shapes: [
-        { type: 'rect', x0: b.minutes.early, x1: b.minutes.late, y0: 0, y1: topY, fillcolor: colour('--heat-wash'), line: { width: 0 }, layer: 'below' },
-        { type: 'line', x0: 0, x1: end, y0: b.doneC, y1: b.doneC, line: { color: colour('--ink-2'), width: 1, dash: 'dot' } },
-        { type: 'line', x0: b.minutes.likely, x1: b.minutes.likely, y0: 0, y1: topY, line: { color: colour('--heat'), width: 2 } },
+        {
+          type: 'rect',
+          x0: b.minutes.early,
+          x1: b.minutes.late,
+          y0: 0,
+          y1: topY,
+          fillcolor: colour('--heat-wash'),
+          line: { width: 0 },
+          layer: 'below',
+        },
+        {
+          type: 'line',
+          x0: 0,
+          x1: end,
+          y0: b.doneC,
+          y1: b.doneC,
+          line: { color: colour('--ink-2'), width: 1, dash: 'dot' },
+        },
+        {
+          type: 'line',
+          x0: b.minutes.likely,
+          x1: b.minutes.likely,
+          y0: 0,
+          y1: topY,
+          line: { color: colour('--heat'), width: 2 },
+        },
       ],
       annotations: [
-        note(min(crust.s), crust.crustC + 2, 'crust', colour('--heat'), 'right'),
+        note(min(crust.s), crust.crustC + 2, 'top', colour('--heat'), 'right'),
         note(min(middle.s), middle.centreC + 2, 'middle', colour('--rim'), 'right'),
         note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)}°`, colour('--ink-2')),
         note(b.minutes.likely, 3, ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
-        ...(old ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))] : []),
+        ...(old
+          ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))]
+          : []),
       ] as Layout['annotations'],
     };
     await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });

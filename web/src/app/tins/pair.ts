@@ -3,8 +3,6 @@ import { outlineOf, type TinFit } from '@orvin/core';
 import { hollowsOf, sectionPaths } from '../ui/tin-section';
 
 const W = 640;
-const H = 236;
-const SHELF = 196;
 
 interface Drawn {
   readonly x: number;
@@ -27,20 +25,30 @@ interface Side {
   selector: 'orvin-pair',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + W + ' ' + H" role="img" [attr.aria-label]="label()">
-      <path class="rack" [attr.d]="'M8 ' + (SHELF + 4) + ' H' + (W - 8)" />
-      <path class="rods" [attr.d]="rods" />
+    <svg [attr.viewBox]="'0 0 ' + W + ' ' + high()" role="img" [attr.aria-label]="label()">
+      <path class="rack" [attr.d]="'M8 ' + (floor() + 4) + ' H' + (W - 8)" />
+      <path class="rods" [attr.d]="rods()" />
       @for (s of sides(); track $index) {
         @for (d of s.drawn; track d.key) {
-          <g [attr.transform]="'translate(' + d.x + ' ' + SHELF + ') scale(' + scale() + ')'">
+          <g [attr.transform]="'translate(' + d.x + ' ' + floor() + ') scale(' + scale() + ')'">
             <path class="risen" [attr.d]="d.risen" />
             <path class="batter" [attr.d]="d.batter" />
             <path class="wall" [attr.d]="d.wall" />
           </g>
         }
-        <text class="side" [attr.x]="(s.from + s.to) / 2" y="226" text-anchor="middle">{{ s.title }}{{ s.more }}</text>
+        <text class="side" [attr.x]="(s.from + s.to) / 2" [attr.y]="floor() + 30" text-anchor="middle">
+          {{ s.title }}{{ s.more }}
+        </text>
         @for (n of s.notes; track n; let i = $index) {
-          <text class="note" [class.strong]="i === 0" [attr.x]="(s.from + s.to) / 2" [attr.y]="16 + i * 18" text-anchor="middle">{{ n }}</text>
+          <text
+            class="note"
+            [class.strong]="i === 0"
+            [attr.x]="(s.from + s.to) / 2"
+            [attr.y]="20 + i * 19"
+            text-anchor="middle"
+          >
+            {{ n }}
+          </text>
         }
       }
     </svg>
@@ -101,11 +109,22 @@ export class TinPair {
   readonly differs = input(false);
   readonly label = input('');
   protected readonly W = W;
-  protected readonly H = H;
-  protected readonly SHELF = SHELF;
-  protected readonly rods = `M20 ${SHELF + 9} H${W - 20}`;
+  private readonly tall = computed(() =>
+    Math.max(
+      1,
+      ...this.lists()
+        .flat()
+        .map((f) => sectionPaths(f).height),
+    ),
+  );
+  /** Where the rack is, and the height of it all: notes above the tallest tin, names under the rack. */
+  protected readonly floor = computed(() => 54 + this.tall() * this.scale());
+  protected readonly high = computed(() => this.floor() + 40);
+  protected readonly rods = computed(() => `M20 ${this.floor() + 9} H${W - 20}`);
 
-  private readonly lists = computed(() => (this.differs() ? [this.own(), this.target()] : [this.target()]).filter((l) => l.length > 0));
+  private readonly lists = computed(() =>
+    (this.differs() ? [this.own(), this.target()] : [this.target()]).filter((l) => l.length > 0),
+  );
   /** How many tins of a list to draw, and how wide they stand together, mm. */
   private readonly spread = (fits: readonly TinFit[]): { fit: TinFit; width: number }[] =>
     fits.flatMap((fit) => {
@@ -117,7 +136,7 @@ export class TinPair {
     const all = this.lists().map(this.spread);
     const wide = all.reduce((s, l) => s + l.reduce((t, x) => t + x.width, 0), 0) + 60 * (all.length - 1);
     const tall = Math.max(1, ...all.flat().map((x) => sectionPaths(x.fit).height));
-    return Math.min((W - 50) / Math.max(wide, 1), 122 / tall, 1.6);
+    return Math.min((W - 50) / Math.max(wide, 1), 130 / tall, 1.6);
   });
   protected readonly sides = computed<readonly Side[]>(() => {
     const k = this.scale();
@@ -138,12 +157,18 @@ export class TinPair {
       const cups = fit ? outlineOf(fit.tin).cups : 1;
       const shown = drawn.length;
       const total = fit ? (cups > 1 ? cups * fit.count : fit.count) : 0;
-      const grams = fit ? (cups > 1 ? `${Math.round(fit.perCupG)} g each` : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`) : '';
+      const grams = fit
+        ? cups > 1
+          ? `${Math.round(fit.perCupG)} g each`
+          : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`
+        : '';
       const reads = fit?.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
       return {
         title: fit ? (fit.count > 1 ? `${fit.count} × ${fit.tin.name}` : fit.tin.name) : '',
         more: total > shown ? ` (${shown} of ${total} drawn)` : '',
-        drawn, from, to,
+        drawn,
+        from,
+        to,
         notes: fit ? [grams, reads].filter((t) => t !== '') : [],
       };
     });

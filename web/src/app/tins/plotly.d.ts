@@ -1,4 +1,5 @@
 declare module 'plotly.js-cartesian-dist-min' {
-  import Plotly = require('plotly.js');
+  import type * as P from 'plotly.js';
+  const Plotly: typeof P;
   export default Plotly;
 }

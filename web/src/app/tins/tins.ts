@@ -38,15 +38,19 @@ export class Tins {
   protected readonly headline = computed(() => {
     const t = this.target();
     if (!t) return 'Choose a tin';
-    const name = (u: TinUse): string => (u.count === 1 ? `the ${u.tin.name}` : `${numberWords[u.count] ?? u.count} × ${u.tin.name}`);
-    const words = this.differs() && this.own() ? `${name(t)} instead of ${name(this.own() as TinUse)}` : `In ${name(t)}`;
+    const name = (u: TinUse): string =>
+      u.count === 1 ? `the ${u.tin.name}` : `${numberWords[u.count] ?? u.count} × ${u.tin.name}`;
+    const words =
+      this.differs() && this.own() ? `${name(t)} instead of ${name(this.own() as TinUse)}` : `In ${name(t)}`;
     return words.charAt(0).toUpperCase() + words.slice(1);
   });
   protected readonly scaled = computed(() => {
     const p = this.bakery.target();
     if (!p) return '';
     const eggs = p.eggs.map((e) => e.words).join('; ');
-    return Math.abs(p.factor - 1) < 0.005 ? 'the batter as it is' : `batter × ${p.factor.toFixed(2)}${eggs === '' ? '' : ` · ${eggs}`}`;
+    return Math.abs(p.factor - 1) < 0.005
+      ? 'the batter as it is'
+      : `batter × ${p.factor.toFixed(2)}${eggs === '' ? '' : ` · ${eggs}`}`;
   });
   protected readonly bake = computed<BakePrediction | null>(() => {
     const o = this.bakery.targetBake();
@@ -68,7 +72,9 @@ export class Tins {
   });
   protected readonly was = computed(() => {
     const b = this.ownBake();
-    return this.differs() && b ? `${Math.round(b.minutes.early)}–${Math.round(b.minutes.late)} min in ${this.own()?.tin.name}` : null;
+    return this.differs() && b
+      ? `${Math.round(b.minutes.early)}–${Math.round(b.minutes.late)} min in ${this.own()?.tin.name}`
+      : null;
   });
   protected readonly heat = computed(() => {
     const b = this.desk.shown()?.bake;
@@ -96,7 +102,9 @@ export class Tins {
     if (text === '') return;
     const use = readTin(/\b(?:tin|tray|pan)/i.test(text) ? text : `${text} tin`);
     if (!use) {
-      this.problem.set(`"${text}" is no tin I can picture. Try: 9 inch round, 20 cm square, 33 x 23 cm, 9x5 inch loaf, 12-hole muffin.`);
+      this.problem.set(
+        `"${text}" is no tin I can picture. Try: 9 inch round, 20 cm square, 33 x 23 cm, 9x5 inch loaf, 12-hole muffin.`,
+      );
       return;
     }
     const bad = tinProblems(use.tin)[0];
@@ -117,7 +125,10 @@ export class Tins {
     if (!placed || !f) return;
     const bake = placed.formula.bake;
     this.desk.change(`write for ${this.headline().toLowerCase()}`, {
-      formula: { ...placed.formula, ...(bake && time && { bake: { ...bake, minutes: { early: time.early, late: time.late } } }) },
+      formula: {
+        ...placed.formula,
+        ...(bake && time && { bake: { ...bake, minutes: { early: time.early, late: time.late } } }),
+      },
       plan: {},
     });
     this.notices.say('The formula is now written for these tins. Undo brings the old one back.');
@@ -134,5 +145,4 @@ export class Tins {
     this.desk.change(`heat ${Math.round(ovenC)} °C`, { formula: { ...f, bake: { ...(f.bake ?? {}), ovenC, fan } } });
     field.value = `${Math.round(ovenC)} °C${fan ? ' fan' : ''}`;
   }
-
 }

@@ -12,12 +12,33 @@ import { Panels } from './panels';
   imports: [DialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog [visible]="panels.find()" (visibleChange)="panels.find.set(false)" [modal]="true" [dismissableMask]="true" [draggable]="false" header="Find a formula">
+    <p-dialog
+      [visible]="panels.find()"
+      (visibleChange)="panels.find.set(false)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      header="Find a formula"
+      (onShow)="field.focus()"
+    >
       <label class="visually-hidden" for="find">Title, family or ingredient</label>
-      <input id="find" class="field" autofocus autocomplete="off" placeholder="pear, muffin, rye…" [value]="text()" (input)="typed($event)" (keydown)="key($event)" />
+      <input
+        #field
+        id="find"
+        class="field"
+        autocomplete="off"
+        placeholder="pear, muffin, rye…"
+        [value]="text()"
+        (input)="typed($event)"
+        (keydown)="key($event)"
+      />
       <ul>
         @for (hit of hits(); track hit.id; let i = $index) {
-          <li><button type="button" [class.on]="i === at()" (click)="go(hit.id)"><b>{{ hit.title }}</b> <span class="quiet">{{ hit.about }}</span></button></li>
+          <li>
+            <button type="button" [class.on]="i === at()" (click)="go(hit.id)">
+              <b>{{ hit.title }}</b> <span class="quiet">{{ hit.about }}</span>
+            </button>
+          </li>
         } @empty {
           <li class="quiet">Nothing on the shelf is called that or contains it.</li>
         }
@@ -61,7 +82,15 @@ export class FinderPanel {
         const inside = allItems(w.formula).map((i) => ingredientFor(w.formula, i).name);
         const family = familyOf(w.formula.family).name;
         const found = words.length > 0 ? inside.find((n) => n.toLowerCase().includes(words.at(-1) ?? '')) : undefined;
-        return { id: w.id, title: w.formula.title, all: `${w.formula.title} ${family} ${inside.join(' ')}`.toLowerCase(), about: found && !w.formula.title.toLowerCase().includes(words.at(-1) ?? '') ? `${family}, with ${found.toLowerCase()}` : family };
+        return {
+          id: w.id,
+          title: w.formula.title,
+          all: `${w.formula.title} ${family} ${inside.join(' ')}`.toLowerCase(),
+          about:
+            found && !w.formula.title.toLowerCase().includes(words.at(-1) ?? '')
+              ? `${family}, with ${found.toLowerCase()}`
+              : family,
+        };
       })
       .filter((h) => words.every((x) => h.all.includes(x)))
       .slice(0, 8);

@@ -13,7 +13,14 @@ interface KeyRow {
   imports: [DialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog [visible]="panels.keys()" (visibleChange)="panels.keys.set(false)" [modal]="true" [dismissableMask]="true" [draggable]="false" header="Keys">
+    <p-dialog
+      [visible]="panels.keys()"
+      (visibleChange)="panels.keys.set(false)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      header="Keys"
+    >
       <div class="columns">
         @for (part of parts; track part.title) {
           <section>

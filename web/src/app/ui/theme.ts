@@ -11,7 +11,8 @@ export class Theme {
 
   async start(): Promise<void> {
     const kept = await this.kitchens.setting('theme');
-    const wish = kept === 'light' || kept === 'dim' ? kept : matchMedia('(prefers-color-scheme: dark)').matches ? 'dim' : 'light';
+    const wish =
+      kept === 'light' || kept === 'dim' ? kept : matchMedia('(prefers-color-scheme: dark)').matches ? 'dim' : 'light';
     this.put(wish);
   }
 

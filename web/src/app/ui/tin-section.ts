@@ -6,7 +6,8 @@ export interface Corner {
   readonly y: number;
 }
 
-const path = (points: readonly Corner[]): string => points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join(' ');
+const path = (points: readonly Corner[]): string =>
+  points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join(' ');
 
 /** Half-width of a hollow at height z above its base, mm. */
 function halfWidth(o: ReturnType<typeof outlineOf>, z: number): number {
@@ -15,7 +16,13 @@ function halfWidth(o: ReturnType<typeof outlineOf>, z: number): number {
 }
 
 /** One hollow's section, drawn to scale: wall, raw batter, and where it will have risen to. Units are millimetres. */
-export function sectionPaths(fit: TinFit): { wall: string; batter: string; risen: string; half: number; height: number } {
+export function sectionPaths(fit: TinFit): {
+  wall: string;
+  batter: string;
+  risen: string;
+  half: number;
+  height: number;
+} {
   const o = outlineOf(fit.tin);
   const half = Math.max(halfWidth(o, 0), halfWidth(o, o.depth));
   const level = fit.batterMm;
@@ -23,12 +30,27 @@ export function sectionPaths(fit: TinFit): { wall: string; batter: string; risen
   const crown = fit.crownMm;
   const free = o.free;
   const at = (z: number): number => (free ? half : halfWidth(o, Math.min(z, o.depth)));
-  const wall = free ? '' : path([{ x: -halfWidth(o, o.depth), y: -o.depth }, { x: -halfWidth(o, 0), y: 0 }, { x: halfWidth(o, 0), y: 0 }, { x: halfWidth(o, o.depth), y: -o.depth }]);
-  const batter = `${path([{ x: -at(level), y: -level }, { x: -at(0), y: 0 }, { x: at(0), y: 0 }, { x: at(level), y: -level }])} Z`;
+  const wall = free
+    ? ''
+    : path([
+        { x: -halfWidth(o, o.depth), y: -o.depth },
+        { x: -halfWidth(o, 0), y: 0 },
+        { x: halfWidth(o, 0), y: 0 },
+        { x: halfWidth(o, o.depth), y: -o.depth },
+      ]);
+  const batter = `${path([
+    { x: -at(level), y: -level },
+    { x: -at(0), y: 0 },
+    { x: at(0), y: 0 },
+    { x: at(level), y: -level },
+  ])} Z`;
   const e = at(edge);
   // a parabola whose top is the crown
   const control = 2 * crown - edge;
-  const sides = edge > o.depth && !free ? `L${(-at(o.depth)).toFixed(1)} ${-o.depth} L${(-e).toFixed(1)} ${(-edge).toFixed(1)}` : `L${(-e).toFixed(1)} ${(-edge).toFixed(1)}`;
+  const sides =
+    edge > o.depth && !free
+      ? `L${(-at(o.depth)).toFixed(1)} ${-o.depth} L${(-e).toFixed(1)} ${(-edge).toFixed(1)}`
+      : `L${(-e).toFixed(1)} ${(-edge).toFixed(1)}`;
   const risen = `M${(-at(level)).toFixed(1)} ${(-level).toFixed(1)} ${sides} Q0 ${(-control).toFixed(1)} ${e.toFixed(1)} ${(-edge).toFixed(1)} L${at(level).toFixed(1)} ${(-level).toFixed(1)} Z`;
   return { wall, batter, risen, half, height: Math.max(o.depth, crown) };
 }
@@ -41,7 +63,14 @@ export const hollowsOf = (tin: Tin): number => Math.min(3, Math.max(1, Math.roun
   selector: 'orvin-tin-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="box()" [attr.width]="px() ? width() * px()! : null" [attr.height]="px() ? height() * px()! : null" preserveAspectRatio="xMidYMax meet" role="img" [attr.aria-label]="label()">
+    <svg
+      [attr.viewBox]="box()"
+      [attr.width]="px() ? width() * px()! : null"
+      [attr.height]="px() ? height() * px()! : null"
+      preserveAspectRatio="xMidYMax meet"
+      role="img"
+      [attr.aria-label]="label()"
+    >
       @for (x of shifts(); track x) {
         <g [attr.transform]="'translate(' + x + ' 0)'">
           @if (paths(); as p) {
@@ -111,6 +140,10 @@ export class TinSection {
   private readonly pitch = computed(() => this.paths().half * 2 + 8);
   protected readonly width = computed(() => this.pitch() * this.hollows() + 4);
   protected readonly height = computed(() => this.paths().height + 8);
-  protected readonly shifts = computed(() => Array.from({ length: this.hollows() }, (_, i) => (i - (this.hollows() - 1) / 2) * this.pitch()));
-  protected readonly box = computed(() => `${-this.width() / 2} ${-this.height() + 4} ${this.width()} ${this.height()}`);
+  protected readonly shifts = computed(() =>
+    Array.from({ length: this.hollows() }, (_, i) => (i - (this.hollows() - 1) / 2) * this.pitch()),
+  );
+  protected readonly box = computed(
+    () => `${-this.width() / 2} ${-this.height() + 4} ${this.width()} ${this.height()}`,
+  );
 }

@@ -12,7 +12,10 @@ export class Updates {
 
   constructor() {
     this.sw.versionUpdates
-      .pipe(filter((e) => e.type === 'VERSION_READY'), takeUntilDestroyed())
+      .pipe(
+        filter((e) => e.type === 'VERSION_READY'),
+        takeUntilDestroyed(),
+      )
       .subscribe(() => this.ready.set(true));
   }
 

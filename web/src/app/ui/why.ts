@@ -10,16 +10,28 @@ import { Panels } from './panels';
   imports: [DialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p-dialog [visible]="panels.why() !== null" (visibleChange)="panels.why.set(null)" [modal]="true" [dismissableMask]="true" [draggable]="false" header="Where this comes from" styleClass="why-dialog">
+    <p-dialog
+      [visible]="panels.why() !== null"
+      (visibleChange)="panels.why.set(null)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      header="Where this comes from"
+      styleClass="why-dialog"
+    >
       @if (what(); as e) {
         <p>{{ e.words }}</p>
         <p class="equation">{{ e.equation }}</p>
         @if (e.band; as b) {
-          <p class="quiet">Likely {{ figure(b.typical) }}; four times in five between {{ figure(b.low) }} and {{ figure(b.high) }}.</p>
+          <p class="quiet">
+            Likely {{ figure(b.typical) }}; four times in five between {{ figure(b.low) }} and {{ figure(b.high) }}.
+          </p>
         }
         @if (e.inputs.length > 0) {
           <table>
-            <caption class="visually-hidden">What it is made from</caption>
+            <caption class="visually-hidden">
+              What it is made from
+            </caption>
             <tbody>
               @for (i of e.inputs; track i.name) {
                 <tr>

@@ -1,0 +1,100 @@
+// What has to be there before anything runs: packages, a browser, a current build. Needs only Node and apt.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export const root = new URL('../..', import.meta.url).pathname;
+const cache = join(root, '.cache');
+
+/** Runs a command in the repository and stops the script when it fails. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, NG_CLI_ANALYTICS: 'false', NO_UPDATE_NOTIFIER: '1' },
+    ...options,
+  });
+  if (done.error) throw done.error;
+  return done.status ?? 1;
+}
+
+const must = (command, args, why) => {
+  if (run(command, args) !== 0) {
+    console.error(`${why} failed: ${command} ${args.join(' ')}`);
+    process.exit(1);
+  }
+};
+
+const stampOf = (parts) => parts.reduce((h, p) => h.update(p), createHash('sha256')).digest('hex');
+const same = (name, stamp) => existsSync(join(cache, name)) && readFileSync(join(cache, name), 'utf8') === stamp;
+const keep = (name, stamp) => {
+  mkdirSync(cache, { recursive: true });
+  writeFileSync(join(cache, name), stamp);
+};
+
+export function ensureInstalled() {
+  if (Number(process.versions.node.split('.')[0]) < 20) {
+    console.error(`Orvin needs Node 20 or newer; this is ${process.version}.`);
+    process.exit(1);
+  }
+  const stamp = stampOf([readFileSync(join(root, 'package-lock.json')), process.version]);
+  if (existsSync(join(root, 'node_modules')) && same('installed', stamp)) return;
+  console.log('Installing packages…');
+  // not `npm ci`: it refuses a lock file without the packages of every other platform
+  must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], 'Installing packages');
+  keep('installed', stamp);
+}
+
+export function ensureBrowser() {
+  const known = [
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+    '/usr/bin/google-chrome-stable',
+  ];
+  const found = () => known.find((p) => existsSync(p));
+  if (found()) return found();
+  if (process.getuid?.() !== 0) {
+    console.error('The tests need Chromium or Chrome. Install one, for instance with: sudo apt-get install chromium');
+    process.exit(1);
+  }
+  console.log('Installing Chromium…');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], { env });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env });
+  if (!found()) {
+    console.error('Chromium could not be installed. Install it by hand, then run this again.');
+    process.exit(1);
+  }
+  return found();
+}
+
+/** Path, size and time of every file the build depends on. */
+function sources(dir) {
+  return readdirSync(join(root, dir), { withFileTypes: true })
+    .filter((e) => e.name !== 'dist' && e.name !== 'node_modules')
+    .sort((a, b) => a.name.localeCompare(b.name))
+    .flatMap((e) => {
+      const path = join(dir, e.name);
+      if (e.isDirectory()) return sources(path);
+      const s = statSync(join(root, path));
+      return [`${path}:${s.size}:${s.mtimeMs}`];
+    });
+}
+
+export function ensureBuilt() {
+  ensureInstalled();
+  const stamp = stampOf([
+    ...sources('core/src'),
+    ...sources('web'),
+    ...sources('demo'),
+    readFileSync(join(root, 'angular.json')),
+    readFileSync(join(root, 'package-lock.json')),
+  ]);
+  if (existsSync(join(root, 'web/dist/index.html')) && same('built', stamp)) return;
+  console.log('Building Orvin…');
+  must('npm', ['run', '-s', 'build', '-w', 'core'], 'Building the core');
+  must('npx', ['ng', 'build'], 'Building the application');
+  keep('built', stamp);
+}

@@ -1,0 +1,154 @@
+// Remakes docs/screenshots from the demo kitchen at a fixed time.
+import { spawn } from 'node:child_process';
+import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
+import { ensureBrowser, ensureBuilt } from './lib/ready.mjs';
+
+const out = process.argv.find((a) => a.startsWith('--out='))?.slice(6) ?? 'docs/screenshots';
+const only = process.argv.find((a) => a.startsWith('--only='))?.slice(7);
+const PORT = 4391;
+const base = `http://localhost:${PORT}`;
+await ensureBuilt();
+ensureBrowser();
+const { chromium } = await import('@playwright/test');
+const server = spawn(process.execPath, ['server/src/main.mjs', `--port=${PORT}`], { stdio: 'inherit' });
+await waitFor(`${base}/health`);
+
+const recipe = `Parsnip and ginger muffins
+
+Ingredients
+2 cups (180 g) plain flour
+1 tsp baking powder
+1/2 tsp baking soda
+1/2 tsp salt
+2 tsp ground ginger
+2 eggs
+1/2 cup neutral oil
+3/4 cup plain yogurt
+150 g light brown sugar
+2 parsnips, grated
+
+Method
+Whisk the dry things together. Whisk eggs, oil, yogurt and sugar.
+Stir the wet into the dry, then fold in the parsnip.
+Bake at 375F for 18-22 minutes in a 12-hole muffin tin.`;
+
+/** name, size, path, theme, and what to do before the picture is taken */
+const shots = [
+  ['shelf', 1280, 800, '/shelf'],
+  ['shelf-phone', 390, 844, '/shelf'],
+  [
+    'read',
+    1280,
+    800,
+    '/shelf',
+    async (p) => {
+      await p.fill('#paste', recipe);
+      await p.click('text=read it');
+      await p.waitForSelector('.proof');
+    },
+  ],
+  ['bench', 1280, 800, '/bench/cardamom-yogurt-round'],
+  [
+    'bench-try',
+    1280,
+    800,
+    '/bench/oat-and-rhubarb-muffins',
+    async (p) => {
+      await p.click('text=try it');
+    },
+  ],
+  [
+    'bench-dim',
+    1280,
+    800,
+    '/bench/rye-and-pear-loaf',
+    async (p) => {
+      await p.keyboard.press('d');
+    },
+  ],
+  [
+    'tins',
+    1280,
+    800,
+    '/tins/cardamom-yogurt-round',
+    async (p) => {
+      await p.click('.rack button:has-text("18 cm round")');
+      await p.click('[aria-label="One tin more"]');
+      await p.waitForSelector('.range');
+      await p.waitForSelector('.plot .main-svg');
+      await p.waitForTimeout(1500);
+    },
+  ],
+  [
+    'day',
+    1280,
+    800,
+    '/day/cardamom-yogurt-round',
+    async (p) => {
+      await p.fill('.serve input', '15:30');
+      await p.keyboard.press('Tab');
+    },
+  ],
+  [
+    'counter',
+    1280,
+    800,
+    '/counter/cheese-and-thyme-scones',
+    async (p) => {
+      for (const i of [0, 1, 2]) await p.locator('section ul button').nth(i).click();
+    },
+  ],
+  ['counter-phone', 390, 844, '/counter/cheese-and-thyme-scones'],
+  [
+    'log',
+    1280,
+    800,
+    '/log/rye-and-pear-loaf',
+    async (p) => {
+      await p.waitForTimeout(1500);
+    },
+  ],
+  ['larder', 1280, 800, '/larder'],
+];
+
+const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });
+try {
+  for (const [name, width, height, path, act] of shots) {
+    if (only && !only.split(',').includes(name)) continue;
+    const context = await browser.newContext({
+      viewport: { width, height },
+      serviceWorkers: 'block',
+      reducedMotion: 'reduce',
+      locale: 'en-GB',
+      timezoneId: 'Europe/Dublin',
+      colorScheme: 'light',
+    });
+    const page = await context.newPage();
+    page.on('console', (m) => m.type() === 'error' && console.log(`${name}: ${m.text()}`));
+    page.on('pageerror', (e) => console.log(`${name}: ${e.message}`));
+    await page.clock.setFixedTime(new Date('2026-10-03T09:10:00Z'));
+    await page.goto(`${base}/shelf`);
+    await page.waitForSelector('.shelves li');
+    if (path !== '/shelf') await page.goto(base + path);
+    await page.waitForSelector('h1, .title');
+    await act?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `${out}/${name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+}
+
+async function waitFor(url) {
+  for (let i = 0; i < 100; i++) {
+    try {
+      if ((await fetch(url)).ok) return;
+    } catch {
+      // not up yet
+    }
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  throw new Error(`${url} did not answer`);
+}
