@@ -13,8 +13,11 @@ export const batterItems = (f: Formula): readonly Item[] => f.groups.filter(isBa
 export const ingredientFor = (f: Formula, item: Item, kitchen?: Kitchen): Ingredient =>
   ingredientOf(item.ingredient, f.ingredients, kitchen);
 
-/** A number a computation may use: a negative, absurd or missing weight counts as nothing, and a verdict says so. */
-export const usableGrams = (g: number): number => (Number.isFinite(g) && g > 0 && g < 1e6 ? g : 0);
+/**
+ * A number a computation may use: a negative, absurd or missing weight counts as nothing, and a verdict says so; less
+ * than a hundredth of a gram is nothing too, so that no ratio runs away.
+ */
+export const usableGrams = (g: number): number => (Number.isFinite(g) && g >= 0.01 && g < 1e6 ? g : 0);
 
 /** Sets weights. Items that do not exist are left out; nothing else of the formula changes. */
 export function applyChanges(formula: Formula, changes: readonly Change[]): Formula {

@@ -95,14 +95,14 @@ export const rows: readonly Row[] = [
   ['lard', 'Lard', 'fat', [0, 99.8, 0, 0, 0, 0], 0.9, '', {}, 'shortening|vegetable shortening|dripping|suet'],
 
   // dairy and plant milks
-  ['milk', 'Whole milk', 'liquid', [87.7, 3.6, 4.8, 3.3, 0, 0], 1.03, 'milk', { acid: [0.3, 0.6, 1] }, 'full fat milk|full-fat milk|whole milk|warm milk|fresh milk'],
+  ['milk', 'Whole milk', 'liquid', [87.7, 3.6, 4.8, 3.3, 0, 0], 1.03, 'milk', { acid: [0.3, 0.6, 1] }, 'milk|full fat milk|full-fat milk|whole milk|warm milk|fresh milk'],
   ['milk-semi', 'Semi-skimmed milk', 'liquid', [89.4, 1.7, 4.8, 3.4, 0, 0], 1.03, 'milk', { acid: [0.3, 0.6, 1] }, 'semi skimmed milk|2% milk|low fat milk|low-fat milk|lowfat milk'],
   ['milk-skimmed', 'Skimmed milk', 'liquid', [90.8, 0.2, 4.9, 3.4, 0, 0], 1.035, 'milk', { acid: [0.3, 0.6, 1] }, 'skim milk|fat free milk|skimmed milk|nonfat milk'],
   ['milk-soured', 'Milk soured with lemon or vinegar', 'liquid', [87.9, 3.4, 4.7, 3.1, 0, 0], 1.03, 'milk', { acid: [4, 5, 6] }, 'sour milk|soured milk'],
   ['milk-powder', 'Dried milk', 'liquid', [3, 1, 52, 36, 0, 0], 0.5, 'milk', { acid: [4, 6, 9] }, 'dried milk|milk powder|skimmed milk powder|dry milk'],
   ['condensed-milk', 'Sweetened condensed milk', 'sugar', [27, 8.7, 54.5, 8, 0, 0], 1.3, 'milk', { fatCounts: true }, 'condensed milk'],
   ['buttermilk', 'Buttermilk', 'liquid', [90.3, 0.8, 4.6, 3.4, 0, 0], 1.03, 'milk', { acid: [7, 9, 11] }, 'cultured buttermilk|low-fat buttermilk'],
-  ['yogurt', 'Plain yogurt', 'liquid', [86.8, 3.4, 4.7, 4, 0, 0], 1.035, 'milk', { acid: [9, 11, 14] }, 'yoghurt|plain yogurt|plain yoghurt|natural yogurt|natural yoghurt|curd|dahi|whole milk yogurt'],
+  ['yogurt', 'Plain yogurt', 'liquid', [86.8, 3.4, 4.7, 4, 0, 0], 1.035, 'milk', { acid: [9, 11, 14] }, 'yogurt|yoghurt|plain yogurt|plain yoghurt|natural yogurt|natural yoghurt|curd|dahi|whole milk yogurt'],
   ['yogurt-strained', 'Strained yogurt', 'liquid', [80, 5, 4, 9.5, 0, 0], 1.05, 'milk', { acid: [11, 13, 16] }, 'greek yogurt|greek yoghurt|greek-style yogurt|thick yogurt|skyr|hung curd'],
   ['kefir', 'Kefir', 'liquid', [88.5, 3.2, 4, 3.3, 0, 0], 1.03, 'milk', { acid: [7, 9, 11] }, 'milk kefir'],
   ['whey', 'Whey from yogurt', 'liquid', [93.5, 0.2, 4.6, 0.8, 0, 0], 1.025, 'milk', { acid: [5, 7, 9] }, 'whey'],

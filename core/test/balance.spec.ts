@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { applyChanges, assess, defaultKitchen, explain, explainable, families, ingredients, OrvinError, usualRanges, type Formula } from '../src/index.js';
+import { demo, demoIds, formula } from './support/make.js';
+
+const hollin = { ...defaultKitchen, altitudeM: 210 };
+const anyFormula = fc
+  .array(fc.tuple(fc.constantFrom(...ingredients.map((i) => i.id)), fc.double({ min: 0, max: 600, noNaN: true })), { maxLength: 14 })
+  .chain((items) => fc.constantFrom(...families.map((f) => f.id)).map((family) => formula(items, { family })));
+
+describe('assess', () => {
+  it('says of the sample formulas what a good baker would', () => {
+    for (const id of demoIds.filter((x) => x !== 'oat-and-rhubarb-muffins')) {
+      const a = assess(demo(id), hollin);
+      expect(a.merit).withContext(id).toBe(0);
+      expect(a.verdicts.every((v) => v.severity === 'note')).withContext(id).toBeTrue();
+      expect(a.family.nearest).withContext(id).toBe(a.family.id);
+    }
+  });
+
+  it('finds the teaspoon of soda too much, and mends it', () => {
+    const f = demo('oat-and-rhubarb-muffins');
+    const a = assess(f, hollin);
+    expect(a.verdicts.find((v) => v.id === 'ledger')?.severity).toBe('faulty');
+    const best = a.advice[0];
+    expect(best?.words).toMatch(/less baking soda/i);
+    const after = assess(applyChanges(f, best?.changes ?? []), hollin);
+    expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();
+    expect(after.merit).toBe(0);
+  });
+
+  it('offers only advice that strictly lowers the merit', () => {
+    const bent = fc
+      .tuple(fc.constantFrom(...demoIds), fc.nat(20), fc.double({ min: 0.1, max: 4, noNaN: true }))
+      .map(([id, n, k]) => {
+        const f = demo(id);
+        const items = f.groups.flatMap((g) => g.items);
+        const item = items[n % items.length];
+        return applyChanges(f, item ? [{ itemId: item.id, grams: item.grams * k }] : []);
+      });
+    let offered = 0;
+    fc.assert(
+      fc.property(bent, (f) => {
+        const a = assess(f);
+        offered += a.advice.length;
+        for (const x of a.advice) {
+          const after = assess(applyChanges(f, x.changes)).merit;
+          expect(after).toBeLessThan(a.merit);
+          expect(after).toBeCloseTo(x.merit, 9);
+        }
+      }),
+      { numRuns: 150 },
+    );
+    expect(offered).toBeGreaterThan(20);
+  });
+
+  it('is total: no figure is ever missing or infinite, whatever is in the bowl', () => {
+    const figures = (x: unknown): number[] => (typeof x === 'number' ? [x] : x && typeof x === 'object' ? Object.values(x).flatMap(figures) : []);
+    fc.assert(
+      fc.property(anyFormula, (f) => {
+        const odd = [...figures(assess(f)), ...figures(usualRanges(f))].filter((x) => !Number.isFinite(x));
+        expect(odd).toEqual([]);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('judges the salt of a savoury and the eggs of an eggless batter by their own rules', () => {
+    const base: [string, number][] = [['plain-flour', 250], ['white-sugar', 120], ['butter', 90], ['milk', 230], ['baking-powder', 9]];
+    const a = assess(formula(base));
+    expect(a.verdicts.find((v) => v.id === 'egg')?.state).toBe('ok');
+    expect(a.verdicts.find((v) => v.id === 'salt')?.severity).toBe('note');
+  });
+
+  it('names what is missing or impossible, and what to do', () => {
+    const none = assess(formula([]));
+    expect(none.verdicts[0]?.words).toMatch(/paste a recipe/i);
+    const noFlour = assess(formula([['egg', 100], ['white-sugar', 100]]));
+    expect(noFlour.verdicts.find((v) => v.id === 'flour')?.severity).toBe('faulty');
+    const odd = assess(formula([['plain-flour', 250], ['white-sugar', -40], ['milk', Number.NaN], ['butter', 9e9]]));
+    expect(odd.verdicts.filter((v) => v.id.startsWith('amount:')).length).toBe(3);
+    expect(odd.totals.batterG).toBe(250);
+  });
+
+  it('counts what lies on top or between out of the percentages, but not out of the allergens', () => {
+    const f = formula([['plain-flour', 200], ['milk', 150]]);
+    const topped: Formula = { ...f, groups: [...f.groups, { id: 't', name: 'Topping', role: 'top', items: [{ id: 'n', ingredient: 'walnut', words: 'walnuts', entered: null, grams: 50 }] }] };
+    expect(assess(topped).totals.batterG).toBe(350);
+    expect(assess(topped).allergens).toContain('walnut');
+    expect(assess(topped).cautions.map((c) => c.id)).toContain('nuts');
+  });
+
+  it('throws only at a programmer', () => {
+    const wrong = { ...formula([]), family: 'croissant' } as unknown as Formula;
+    expect(() => assess(wrong)).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-family');
+  });
+});
+
+describe('explain', () => {
+  it('explains every figure of every sample formula, with its source', () => {
+    for (const id of demoIds) {
+      const f = demo(id);
+      const keys = [...explainable, ...f.groups.flatMap((g) => g.items).flatMap((i) => [`grams:${i.id}`, `bakersPct:${i.id}`])];
+      for (const key of keys) {
+        const e = explain(f, key, hollin);
+        expect(e.words.length).withContext(key).toBeGreaterThan(20);
+        expect(e.equation).withContext(key).toMatch(/\d/);
+        expect(e.equation).withContext(key).not.toMatch(/NaN|undefined|Infinity/);
+        expect(e.source).withContext(key).not.toBe('');
+      }
+    }
+    expect(() => explain(demo('rye-and-pear-loaf'), 'mood')).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-key');
+  });
+});
+
+describe('usual ranges', () => {
+  it('put the lift at the edges of its band', () => {
+    const f = demo('cardamom-yogurt-round');
+    const powder = f.groups.flatMap((g) => g.items).find((i) => i.ingredient === 'baking-powder');
+    const u = usualRanges(f, hollin).find((x) => x.itemId === powder?.id);
+    const high = assess(applyChanges(f, [{ itemId: powder?.id ?? '', grams: u?.high ?? 0 }]), hollin);
+    expect(high.lift.mmolPer100gBase.typical).toBeCloseTo(high.lift.target[1], 1);
+  });
+});

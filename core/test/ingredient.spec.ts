@@ -1,0 +1,50 @@
+import { catalogueRow, defaultKitchen, gramsOf, ingredientOf, ingredients, OrvinError } from '../src/index.js';
+
+describe('the catalogue', () => {
+  it('names each ingredient once, in kebab case', () => {
+    expect(new Set(ingredients.map((i) => i.id)).size).toBe(ingredients.length);
+    expect(ingredients.length).toBeGreaterThanOrEqual(70);
+    for (const i of ingredients) expect(i.id).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/);
+  });
+
+  it('has parts that sum to 100 and say where they come from', () => {
+    for (const i of ingredients) {
+      const sum = Object.values(i.per100).reduce((a, b) => a + b, 0);
+      expect(sum).withContext(i.id).toBeGreaterThan(99.4);
+      expect(sum).withContext(i.id).toBeLessThan(100.6);
+      expect(i.basis).withContext(i.id).not.toBe('');
+      if (!['leavener', 'salt', 'acid', 'flavour'].includes(i.role)) expect(i.per100.other).withContext(i.id).toBeLessThan(12);
+    }
+  });
+
+  it('has energy that fits the kind of food', () => {
+    const kcal = (id: string): number => {
+      const c = catalogueRow(id).per100;
+      return 9 * c.fat + 4 * (c.protein + c.sugar + c.starch) + 2 * c.fibre;
+    };
+    const usual: [string, number, number][] = [
+      ['plain-flour', 335, 365], ['butter', 715, 750], ['neutral-oil', 895, 905], ['white-sugar', 395, 402], ['egg', 130, 150], ['milk', 60, 70], ['walnut', 640, 700], ['banana', 80, 105], ['honey', 310, 340],
+    ];
+    for (const [id, lo, hi] of usual) {
+      expect(kcal(id)).withContext(id).toBeGreaterThan(lo);
+      expect(kcal(id)).withContext(id).toBeLessThan(hi);
+    }
+  });
+
+  it('fills a US cup as bakers weigh it', () => {
+    const us = { ...defaultKitchen.measures, cupMl: 236.6 };
+    const cups: [string, number, number][] = [
+      ['plain-flour', 118, 126], ['white-sugar', 195, 205], ['light-brown-sugar', 210, 225], ['butter', 225, 229], ['milk', 240, 246], ['honey', 330, 345], ['neutral-oil', 214, 222], ['rolled-oats', 85, 100], ['cocoa-natural', 80, 92], ['buttermilk', 240, 247],
+    ];
+    for (const [id, lo, hi] of cups) {
+      const g = gramsOf({ value: 1, unit: 'cup' }, catalogueRow(id), us) ?? 0;
+      expect(g).withContext(id).toBeGreaterThanOrEqual(lo);
+      expect(g).withContext(id).toBeLessThanOrEqual(hi);
+    }
+  });
+
+  it('opens stored data whatever id it names, and throws only at a programmer', () => {
+    expect(ingredientOf('gone-long-ago').id).toBe('unknown');
+    expect(() => catalogueRow('gone-long-ago')).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-ingredient');
+  });
+});

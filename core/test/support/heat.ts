@@ -1,0 +1,80 @@
+import type { Tin } from '../../src/index.js';
+import type { Setup } from '../../src/bake/run.js';
+
+/** Home-baking times as commonly stated: light metal tin, middle rack, still oven. Depth 2 in where not said. */
+export interface HomeCase {
+  readonly name: string;
+  readonly kind: 'layer' | 'muffin' | 'loaf' | 'scone' | 'soda bread';
+  readonly tin: Tin;
+  readonly kg: number;
+  readonly ovenF: number;
+  readonly early: number;
+  readonly late: number;
+}
+
+const inch = 25.4;
+type Size = readonly [top: number, depth: number, more?: Partial<Record<'top2' | 'base' | 'tube', number>>];
+const tin = (shape: Tin['shape'], [top, depth, more]: Size): Tin => ({
+  id: shape,
+  name: `${top} in ${shape}`,
+  shape,
+  topMm: top * inch,
+  baseMm: (more?.base ?? top) * inch,
+  depthMm: depth * inch,
+  material: shape === 'slab' || shape === 'mound' ? 'none' : 'light metal',
+  ...(more?.top2 && { top2Mm: more.top2 * inch, base2Mm: more.top2 * inch }),
+  ...(more?.tube && { tubeMm: more.tube * inch }),
+});
+const c = (name: string, kind: HomeCase['kind'], shape: Tin['shape'], size: Size, kg: number, ovenF: number, early: number, late: number): HomeCase => ({ name, kind, tin: tin(shape, size), kg, ovenF, early, late });
+
+// prettier-ignore
+export const homeTable: readonly HomeCase[] = [
+  c('8 in layer', 'layer', 'round', [8, 2], 0.6, 350, 30, 35),
+  c('9 in layer', 'layer', 'round', [9, 2], 0.68, 350, 27, 33),
+  c('10 in layer', 'layer', 'round', [10, 2], 1.05, 350, 35, 40),
+  c('12 in layer', 'layer', 'round', [12, 2], 1.6, 350, 38, 45),
+  c('13 x 9 sheet', 'layer', 'rect', [13, 2, { top2: 9 }], 1.4, 350, 35, 40),
+  c('8 in square', 'layer', 'square', [8, 2], 0.75, 350, 30, 38),
+  c('half sheet', 'layer', 'rect', [17, 1, { top2: 12 }], 1.5, 350, 18, 23),
+  c('cupcake', 'muffin', 'cup', [2.75, 1.4, { base: 2 }], 0.055, 350, 18, 21),
+  c('muffin, hot', 'muffin', 'cup', [2.75, 1.4, { base: 2 }], 0.085, 400, 18, 22),
+  c('mini muffin', 'muffin', 'cup', [1.75, 0.9, { base: 1.25 }], 0.019, 350, 10, 13),
+  c('jumbo muffin', 'muffin', 'cup', [3.5, 1.9, { base: 2.75 }], 0.17, 375, 26, 32),
+  c('loaf 9 x 5', 'loaf', 'loaf', [8.5, 2.7, { top2: 4.6 }], 1.2, 350, 57, 68),
+  c('loaf 8.5 x 4.5', 'loaf', 'loaf', [8, 2.6, { top2: 4.1 }], 0.95, 350, 50, 60),
+  c('mini loaf', 'loaf', 'loaf', [5.5, 2.1, { top2: 2.8 }], 0.32, 350, 30, 38),
+  c('tube, 12 cup', 'loaf', 'tube', [9.5, 3.5, { tube: 3.2 }], 1.7, 350, 50, 60),
+  c('tube, pound cake', 'loaf', 'tube', [9.5, 3.5, { tube: 3.2 }], 2, 325, 75, 90),
+  c('scone', 'scone', 'slab', [2.6, 1], 0.075, 425, 13, 16),
+  c('biscuit', 'scone', 'slab', [2.6, 0.8], 0.06, 450, 11, 14),
+  c('soda bread round', 'soda bread', 'mound', [7, 2], 0.85, 400, 40, 48),
+];
+
+const density = { layer: 0.95, muffin: 0.98, loaf: 0.98, scone: 1.05, 'soda bread': 1.05 } as const;
+const done = { layer: 95, muffin: 95, loaf: 97, scone: 93, 'soda bread': 96 } as const;
+
+export const setupFor = (x: HomeCase): Setup => ({
+  tin: x.tin,
+  batterG: x.kg * 1000,
+  densityGPerMl: density[x.kind],
+  rise: 1.7,
+  water: 0.4,
+  fat: 0.15,
+  startC: 21,
+  doneC: done[x.kind],
+  stages: [{ fromMin: 0, ovenC: ((x.ovenF - 32) * 5) / 9 }],
+  fan: false,
+  altitudeM: 0,
+  speed: 1,
+});
+
+/** Bessel function of the first kind, order 0 or 1, by its power series (good below 20). */
+export function bessel(order: 0 | 1, x: number): number {
+  let term = order === 0 ? 1 : x / 2;
+  let sum = term;
+  for (let m = 1; m < 60; m++) {
+    term *= (-x * x) / 4 / (m * (m + order));
+    sum += term;
+  }
+  return sum;
+}

@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import type { Band, Formula, Item } from '../../src/index.js';
+import { defaultKitchen } from '../../src/index.js';
+
+const source = {
+  cupMl: defaultKitchen.measures.cupMl,
+  spoonMl: defaultKitchen.measures.spoonMl,
+  flourHabit: defaultKitchen.measures.flourHabit,
+  saltKind: defaultKitchen.measures.saltKind,
+  eggSize: defaultKitchen.measures.eggSize,
+};
+
+/** A formula of one batter group from `[ingredient, grams]` pairs. */
+export function formula(
+  items: readonly (readonly [string, number])[],
+  more: Partial<Formula> = {},
+): Formula {
+  return {
+    format: 'orvin.formula',
+    version: 1,
+    id: 'f',
+    title: 'Test batter',
+    family: 'muffin',
+    source,
+    groups: [
+      {
+        id: 'g',
+        name: 'Batter',
+        role: 'batter',
+        items: items.map(
+          ([ingredient, grams], i): Item => ({ id: `i${i}`, ingredient, words: ingredient, entered: { value: grams, unit: 'g' }, grams }),
+        ),
+      },
+    ],
+    method: [],
+    ...more,
+  };
+}
+
+export const demo = (id: string): Formula =>
+  JSON.parse(readFileSync(new URL(`../../../demo/formulas/${id}.json`, import.meta.url), 'utf8')) as Formula;
+
+export const demoIds = [
+  'cardamom-yogurt-round',
+  'rye-and-pear-loaf',
+  'oat-and-rhubarb-muffins',
+  'cheese-and-thyme-scones',
+  'buckwheat-cocoa-squares',
+  'wholemeal-seeded-soda-loaf',
+];
+
+export const nested = (b: Band): boolean => b.low <= b.typical + 1e-9 && b.typical <= b.high + 1e-9;
