@@ -6,8 +6,23 @@ import { begin, enthalpy, readOut, step, type Model, type Wall } from '../src/ba
 import { bessel, homeTable, setupFor } from './support/heat.js';
 
 const convective = (h: number): Wall => ({ law: { h, eps: 0, evaporation: 0 }, capacity: 0, resistance: 0 });
-const walls = (side: number, ends: number): Model['walls'] => ({ base: convective(ends), open: convective(ends), tin: convective(side), 'inner tin': convective(side) });
-const crumb = { kS: 0.33, beta: 0.35, aw: 0.93, eps0: 0.15, rise: 1.7, rho: 980, cp: 2650, water: 0.3, pressure: 101325 };
+const walls = (side: number, ends: number): Model['walls'] => ({
+  base: convective(ends),
+  open: convective(ends),
+  tin: convective(side),
+  'inner tin': convective(side),
+});
+const crumb = {
+  kS: 0.33,
+  beta: 0.35,
+  aw: 0.93,
+  eps0: 0.15,
+  rise: 1.7,
+  rho: 980,
+  cp: 2650,
+  water: 0.3,
+  pressure: 101325,
+};
 
 function march(model: Model, seconds: number, dt: number, oven: number): ReturnType<typeof begin> {
   const s = begin(model);
@@ -24,7 +39,13 @@ describe('the laws beneath', () => {
   });
 
   it('conduct better as vapour carries heat through the pores', () => {
-    const known: [number, number][] = [[20, 0.27], [60, 0.28], [80, 0.42], [90, 0.63], [99, 1.05]];
+    const known: [number, number][] = [
+      [20, 0.27],
+      [60, 0.28],
+      [80, 0.42],
+      [90, 0.63],
+      [99, 1.05],
+    ];
     for (const [t, k] of known) expect(conductivity(crumb, t)).withContext(`${t} °C`).toBeCloseTo(k, 1);
   });
 });
@@ -33,7 +54,12 @@ describe('the solver against analysis', () => {
   const k = 0.4;
   const rhoCp = 2.5e6;
   const model = (radius: number, height: number, side: number, ends: number, nr: number, nz: number): Model => ({
-    grid: roundGrid(radius, 0, height, nr, nz, 'tin'), tables: plainTables(k, rhoCp), walls: walls(side, ends), aw: 0.9, mc: 0.1, startC: 20,
+    grid: roundGrid(radius, 0, height, nr, nz, 'tin'),
+    tables: plainTables(k, rhoCp),
+    walls: walls(side, ends),
+    aw: 0.9,
+    mc: 0.1,
+    startC: 20,
   });
 
   it('heats a slab as the series says', () => {
@@ -97,7 +123,14 @@ describe('the solver against analysis', () => {
   it('keeps every joule, with boiling, rise, radiation and drying in play', () => {
     const metal: Wall = { law: { h: 5, eps: 0.6, evaporation: 0 }, capacity: 2200, resistance: 0 };
     const top: Wall = { law: { h: 5, eps: 0.9, evaporation: 3e-8 }, capacity: 0, resistance: 0 };
-    const m: Model = { grid: roundGrid(0.1, 0.03, 0.05, 12, 14, 'tin'), tables: tabulate(crumb), walls: { base: metal, tin: metal, 'inner tin': metal, open: top }, aw: 0.93, mc: 0.138, startC: 20 };
+    const m: Model = {
+      grid: roundGrid(0.1, 0.03, 0.05, 12, 14, 'tin'),
+      tables: tabulate(crumb),
+      walls: { base: metal, tin: metal, 'inner tin': metal, open: top },
+      aw: 0.93,
+      mc: 0.138,
+      startC: 20,
+    };
     const s = march(m, 2400, 5, 190);
     expect(s.heat).toBeGreaterThan(1e5);
     expect(Math.abs(enthalpy(s) - s.heat) / s.heat).toBeLessThan(1e-9);
@@ -105,12 +138,33 @@ describe('the solver against analysis', () => {
 });
 
 describe('baking times', () => {
-  const round = (mm: number): Tin => ({ id: 'r', name: 'round', shape: 'round', topMm: mm, baseMm: mm, depthMm: 60, material: 'light metal' });
+  const round = (mm: number): Tin => ({
+    id: 'r',
+    name: 'round',
+    shape: 'round',
+    topMm: mm,
+    baseMm: mm,
+    depthMm: 60,
+    material: 'light metal',
+  });
   const input: BakeInput = { batterG: 680, tin: round(229), family: 'butter-cake-lean', ovenC: 177 };
-  const loaf: Tin = { id: 'l', name: 'loaf', shape: 'loaf', topMm: 216, top2Mm: 117, baseMm: 205, base2Mm: 105, depthMm: 69, material: 'light metal' };
+  const loaf: Tin = {
+    id: 'l',
+    name: 'loaf',
+    shape: 'loaf',
+    topMm: 216,
+    top2Mm: 117,
+    baseMm: 205,
+    base2Mm: 105,
+    depthMm: 69,
+    material: 'light metal',
+  };
 
   it('come out as home bakers state them: the table within 9 % rms, no case off by a fifth', () => {
-    const errors = homeTable.map((c) => ({ name: c.name, e: Math.log((simulate(setupFor(c)).doneMin ?? 0) / Math.sqrt(c.early * c.late)) }));
+    const errors = homeTable.map((c) => ({
+      name: c.name,
+      e: Math.log((simulate(setupFor(c)).doneMin ?? 0) / Math.sqrt(c.early * c.late)),
+    }));
     for (const { name, e } of errors) expect(Math.abs(e)).withContext(name).toBeLessThan(0.2);
     expect(Math.sqrt(errors.reduce((s, x) => s + x.e * x.e, 0) / errors.length)).toBeLessThan(0.09);
   });
@@ -132,7 +186,9 @@ describe('baking times', () => {
       expect(heats[i]).toBeLessThan(heats[i - 1] ?? 0);
     }
     expect(minutes({ fan: true })).toBeLessThan(minutes({}));
-    expect(minutes({ tin: { ...round(229), material: 'dark metal' } })).toBeLessThan(minutes({ tin: { ...round(229), material: 'shiny metal' } }));
+    expect(minutes({ tin: { ...round(229), material: 'dark metal' } })).toBeLessThan(
+      minutes({ tin: { ...round(229), material: 'shiny metal' } }),
+    );
     expect(minutes({ startC: 5 })).toBeGreaterThan(minutes({ startC: 25 }));
   });
 
@@ -140,7 +196,9 @@ describe('baking times', () => {
     const p = predictBake(input);
     expect(p.minutes.early).toBeLessThan(p.minutes.likely);
     expect(p.minutes.likely).toBeLessThan(p.minutes.late);
-    const at = p.curve.reduce((a, b) => (Math.abs(b.s / 60 - p.minutes.likely) < Math.abs(a.s / 60 - p.minutes.likely) ? b : a));
+    const at = p.curve.reduce((a, b) =>
+      Math.abs(b.s / 60 - p.minutes.likely) < Math.abs(a.s / 60 - p.minutes.likely) ? b : a,
+    );
     expect(Math.abs(at.centreC - p.doneC)).toBeLessThan(4);
     expect(p.plan.find((m) => m.kind === 'first look')?.atMin ?? 99).toBeLessThanOrEqual(Math.round(p.minutes.likely));
     expect(p.lossPct).toBeGreaterThan(2);
@@ -152,14 +210,20 @@ describe('baking times', () => {
     const free = predictBake(input).minutes.likely;
     const hot = free * 0.85;
     const one = calibrate([{ input, minutes: hot, kind: 'logged' }]);
-    const two = calibrate([{ input, minutes: hot, kind: 'logged' }, { input: { ...input, batterG: 700 }, minutes: hot * 1.02, kind: 'logged' }]);
+    const two = calibrate([
+      { input, minutes: hot, kind: 'logged' },
+      { input: { ...input, batterG: 700 }, minutes: hot * 1.02, kind: 'logged' },
+    ]);
     const after = (c: typeof one): number => predictBake({ ...input, calibration: c }).minutes.likely;
     expect(after(one)).toBeLessThan(free);
     expect(after(one)).toBeGreaterThan(hot);
     expect(Math.abs(after(two) - hot)).toBeLessThan(Math.abs(after(one) - hot));
     expect(two.timeSd).toBeLessThan(one.timeSd);
     expect(calibrate([]).speed).toBe(1);
-    const reversed = calibrate([{ input: { ...input, batterG: 700 }, minutes: hot * 1.02, kind: 'logged' }, { input, minutes: hot, kind: 'logged' }]);
+    const reversed = calibrate([
+      { input: { ...input, batterG: 700 }, minutes: hot * 1.02, kind: 'logged' },
+      { input, minutes: hot, kind: 'logged' },
+    ]);
     expect(reversed.speed).toBeCloseTo(two.speed, 9);
   });
 
@@ -171,17 +235,27 @@ describe('baking times', () => {
 
   it('answer impossible bakes with words', () => {
     const cases: [Partial<BakeInput>, string][] = [
-      [{ batterG: 0 }, 'no-batter'], [{ batterG: Number.NaN }, 'no-batter'], [{ ovenC: 60 }, 'oven-cold'], [{ ovenC: 900 }, 'oven-hot'], [{ batterG: 90_000 }, 'too-deep'], [{ tin: round(30) }, 'tin-small'], [{ tin: round(-4) }, 'tin-size'],
+      [{ batterG: 0 }, 'no-batter'],
+      [{ batterG: Number.NaN }, 'no-batter'],
+      [{ ovenC: 60 }, 'oven-cold'],
+      [{ ovenC: 900 }, 'oven-hot'],
+      [{ batterG: 90_000 }, 'too-deep'],
+      [{ tin: round(30) }, 'tin-small'],
+      [{ tin: round(-4) }, 'tin-size'],
     ];
     for (const [x, id] of cases) {
       const p = predictBake({ ...input, ...x });
-      expect(p.problems.map((y) => y.id)).withContext(id).toContain(id);
+      expect(p.problems.map((y) => y.id))
+        .withContext(id)
+        .toContain(id);
       expect(p.minutes).toEqual({ early: 0, likely: 0, late: 0 });
       expect(p.problems[0]?.remedy).not.toBe('');
     }
   });
 
   it('finish cooler where water boils cooler', () => {
-    expect(predictBake(input, { ...defaultKitchen, altitudeM: 1500 }).doneC).toBeLessThan(predictBake(input, defaultKitchen).doneC - 4);
+    expect(predictBake(input, { ...defaultKitchen, altitudeM: 1500 }).doneC).toBeLessThan(
+      predictBake(input, defaultKitchen).doneC - 4,
+    );
   });
 });

@@ -1,10 +1,23 @@
 import fc from 'fast-check';
-import { applyChanges, assess, defaultKitchen, explain, explainable, families, ingredients, OrvinError, usualRanges, type Formula } from '../src/index.js';
+import {
+  applyChanges,
+  assess,
+  defaultKitchen,
+  explain,
+  explainable,
+  families,
+  ingredients,
+  OrvinError,
+  usualRanges,
+  type Formula,
+} from '../src/index.js';
 import { demo, demoIds, formula } from './support/make.js';
 
 const hollin = { ...defaultKitchen, altitudeM: 210 };
 const anyFormula = fc
-  .array(fc.tuple(fc.constantFrom(...ingredients.map((i) => i.id)), fc.double({ min: 0, max: 600, noNaN: true })), { maxLength: 14 })
+  .array(fc.tuple(fc.constantFrom(...ingredients.map((i) => i.id)), fc.double({ min: 0, max: 600, noNaN: true })), {
+    maxLength: 14,
+  })
   .chain((items) => fc.constantFrom(...families.map((f) => f.id)).map((family) => formula(items, { family })));
 
 describe('assess', () => {
@@ -12,7 +25,9 @@ describe('assess', () => {
     for (const id of demoIds.filter((x) => x !== 'oat-and-rhubarb-muffins')) {
       const a = assess(demo(id), hollin);
       expect(a.merit).withContext(id).toBe(0);
-      expect(a.verdicts.every((v) => v.severity === 'note')).withContext(id).toBeTrue();
+      expect(a.verdicts.every((v) => v.severity === 'note'))
+        .withContext(id)
+        .toBeTrue();
       expect(a.family.nearest).withContext(id).toBe(a.family.id);
     }
   });
@@ -54,7 +69,8 @@ describe('assess', () => {
   });
 
   it('is total: no figure is ever missing or infinite, whatever is in the bowl', () => {
-    const figures = (x: unknown): number[] => (typeof x === 'number' ? [x] : x && typeof x === 'object' ? Object.values(x).flatMap(figures) : []);
+    const figures = (x: unknown): number[] =>
+      typeof x === 'number' ? [x] : x && typeof x === 'object' ? Object.values(x).flatMap(figures) : [];
     fc.assert(
       fc.property(anyFormula, (f) => {
         const odd = [...figures(assess(f)), ...figures(usualRanges(f))].filter((x) => !Number.isFinite(x));
@@ -65,7 +81,13 @@ describe('assess', () => {
   });
 
   it('judges the salt of a savoury and the eggs of an eggless batter by their own rules', () => {
-    const base: [string, number][] = [['plain-flour', 250], ['white-sugar', 120], ['butter', 90], ['milk', 230], ['baking-powder', 9]];
+    const base: [string, number][] = [
+      ['plain-flour', 250],
+      ['white-sugar', 120],
+      ['butter', 90],
+      ['milk', 230],
+      ['baking-powder', 9],
+    ];
     const a = assess(formula(base));
     expect(a.verdicts.find((v) => v.id === 'egg')?.state).toBe('ok');
     expect(a.verdicts.find((v) => v.id === 'salt')?.severity).toBe('note');
@@ -74,16 +96,42 @@ describe('assess', () => {
   it('names what is missing or impossible, and what to do', () => {
     const none = assess(formula([]));
     expect(none.verdicts[0]?.words).toMatch(/paste a recipe/i);
-    const noFlour = assess(formula([['egg', 100], ['white-sugar', 100]]));
+    const noFlour = assess(
+      formula([
+        ['egg', 100],
+        ['white-sugar', 100],
+      ]),
+    );
     expect(noFlour.verdicts.find((v) => v.id === 'flour')?.severity).toBe('faulty');
-    const odd = assess(formula([['plain-flour', 250], ['white-sugar', -40], ['milk', Number.NaN], ['butter', 9e9]]));
+    const odd = assess(
+      formula([
+        ['plain-flour', 250],
+        ['white-sugar', -40],
+        ['milk', Number.NaN],
+        ['butter', 9e9],
+      ]),
+    );
     expect(odd.verdicts.filter((v) => v.id.startsWith('amount:')).length).toBe(3);
     expect(odd.totals.batterG).toBe(250);
   });
 
   it('counts what lies on top or between out of the percentages, but not out of the allergens', () => {
-    const f = formula([['plain-flour', 200], ['milk', 150]]);
-    const topped: Formula = { ...f, groups: [...f.groups, { id: 't', name: 'Topping', role: 'top', items: [{ id: 'n', ingredient: 'walnut', words: 'walnuts', entered: null, grams: 50 }] }] };
+    const f = formula([
+      ['plain-flour', 200],
+      ['milk', 150],
+    ]);
+    const topped: Formula = {
+      ...f,
+      groups: [
+        ...f.groups,
+        {
+          id: 't',
+          name: 'Topping',
+          role: 'top',
+          items: [{ id: 'n', ingredient: 'walnut', words: 'walnuts', entered: null, grams: 50 }],
+        },
+      ],
+    };
     expect(assess(topped).totals.batterG).toBe(350);
     expect(assess(topped).allergens).toContain('walnut');
     expect(assess(topped).cautions.map((c) => c.id)).toContain('nuts');
@@ -99,16 +147,23 @@ describe('explain', () => {
   it('explains every figure of every sample formula, with its source', () => {
     for (const id of demoIds) {
       const f = demo(id);
-      const keys = [...explainable, ...f.groups.flatMap((g) => g.items).flatMap((i) => [`grams:${i.id}`, `bakersPct:${i.id}`])];
+      const keys = [
+        ...explainable,
+        ...f.groups.flatMap((g) => g.items).flatMap((i) => [`grams:${i.id}`, `bakersPct:${i.id}`]),
+      ];
       for (const key of keys) {
         const e = explain(f, key, hollin);
         expect(e.words.length).withContext(key).toBeGreaterThan(20);
         expect(e.equation).withContext(key).toMatch(/\d/);
-        expect(e.equation).withContext(key).not.toMatch(/NaN|undefined|Infinity/);
+        expect(e.equation)
+          .withContext(key)
+          .not.toMatch(/NaN|undefined|Infinity/);
         expect(e.source).withContext(key).not.toBe('');
       }
     }
-    expect(() => explain(demo('rye-and-pear-loaf'), 'mood')).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-key');
+    expect(() => explain(demo('rye-and-pear-loaf'), 'mood')).toThrowMatching(
+      (e) => e instanceof OrvinError && e.code === 'unknown-key',
+    );
   });
 });
 

@@ -13,7 +13,8 @@ describe('the catalogue', () => {
       expect(sum).withContext(i.id).toBeGreaterThan(99.4);
       expect(sum).withContext(i.id).toBeLessThan(100.6);
       expect(i.basis).withContext(i.id).not.toBe('');
-      if (!['leavener', 'salt', 'acid', 'flavour'].includes(i.role)) expect(i.per100.other).withContext(i.id).toBeLessThan(12);
+      if (!['leavener', 'salt', 'acid', 'flavour'].includes(i.role))
+        expect(i.per100.other).withContext(i.id).toBeLessThan(12);
     }
   });
 
@@ -23,7 +24,15 @@ describe('the catalogue', () => {
       return 9 * c.fat + 4 * (c.protein + c.sugar + c.starch) + 2 * c.fibre;
     };
     const usual: [string, number, number][] = [
-      ['plain-flour', 335, 365], ['butter', 715, 750], ['neutral-oil', 895, 905], ['white-sugar', 395, 402], ['egg', 130, 150], ['milk', 60, 70], ['walnut', 640, 700], ['banana', 80, 105], ['honey', 310, 340],
+      ['plain-flour', 335, 365],
+      ['butter', 715, 750],
+      ['neutral-oil', 895, 905],
+      ['white-sugar', 395, 402],
+      ['egg', 130, 150],
+      ['milk', 60, 70],
+      ['walnut', 640, 700],
+      ['banana', 80, 105],
+      ['honey', 310, 340],
     ];
     for (const [id, lo, hi] of usual) {
       expect(kcal(id)).withContext(id).toBeGreaterThan(lo);
@@ -34,7 +43,16 @@ describe('the catalogue', () => {
   it('fills a US cup as bakers weigh it', () => {
     const us = { ...defaultKitchen.measures, cupMl: 236.6 };
     const cups: [string, number, number][] = [
-      ['plain-flour', 118, 126], ['white-sugar', 195, 205], ['light-brown-sugar', 210, 225], ['butter', 225, 229], ['milk', 240, 246], ['honey', 330, 345], ['neutral-oil', 214, 222], ['rolled-oats', 85, 100], ['cocoa-natural', 80, 92], ['buttermilk', 240, 247],
+      ['plain-flour', 118, 126],
+      ['white-sugar', 195, 205],
+      ['light-brown-sugar', 210, 225],
+      ['butter', 225, 229],
+      ['milk', 240, 246],
+      ['honey', 330, 345],
+      ['neutral-oil', 214, 222],
+      ['rolled-oats', 85, 100],
+      ['cocoa-natural', 80, 92],
+      ['buttermilk', 240, 247],
     ];
     for (const [id, lo, hi] of cups) {
       const g = gramsOf({ value: 1, unit: 'cup' }, catalogueRow(id), us) ?? 0;
@@ -45,6 +63,8 @@ describe('the catalogue', () => {
 
   it('opens stored data whatever id it names, and throws only at a programmer', () => {
     expect(ingredientOf('gone-long-ago').id).toBe('unknown');
-    expect(() => catalogueRow('gone-long-ago')).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-ingredient');
+    expect(() => catalogueRow('gone-long-ago')).toThrowMatching(
+      (e) => e instanceof OrvinError && e.code === 'unknown-ingredient',
+    );
   });
 });

@@ -5,13 +5,32 @@ import { CO2_G_PER_MOL, SODA_G_PER_MOL } from '../src/leavening/powders.js';
 import { kept } from '../src/leavening/lift.js';
 import { formula, nested } from './support/make.js';
 
-const grams = fc.double({ min: 0, max: 400, noNaN: true });
-const leaven = fc.double({ min: 0, max: 25, noNaN: true });
+/** Tenths of a gram: what is below a hundredth counts as nothing, on purpose. */
+const grams = fc.integer({ min: 0, max: 4000 }).map((x) => x / 10);
+const leaven = fc.integer({ min: 0, max: 250 }).map((x) => x / 10);
 /** Any batter of flour, milk product, soda, powder, sugar and cocoa. */
 const batters = fc
-  .record({ flour: fc.double({ min: 50, max: 500, noNaN: true }), yogurt: grams, milk: grams, soda: leaven, powder: leaven, honey: grams, cocoa: fc.double({ min: 0, max: 60, noNaN: true }), white: grams })
+  .record({
+    flour: fc.double({ min: 50, max: 500, noNaN: true }),
+    yogurt: grams,
+    milk: grams,
+    soda: leaven,
+    powder: leaven,
+    honey: grams,
+    cocoa: leaven,
+    white: grams,
+  })
   .map((b) =>
-    formula([['plain-flour', b.flour], ['yogurt', b.yogurt], ['milk', b.milk], ['baking-soda', b.soda], ['baking-powder', b.powder], ['honey', b.honey], ['cocoa-natural', b.cocoa], ['egg-white', b.white]]),
+    formula([
+      ['plain-flour', b.flour],
+      ['yogurt', b.yogurt],
+      ['milk', b.milk],
+      ['baking-soda', b.soda],
+      ['baking-powder', b.powder],
+      ['honey', b.honey],
+      ['cocoa-natural', b.cocoa],
+      ['egg-white', b.white],
+    ]),
   );
 const at = (f: ReturnType<typeof formula>, k: Kitchen = defaultKitchen) => assess(f, k);
 
@@ -34,7 +53,9 @@ describe('gas and ledger, as laws', () => {
         expect(sum).toBeCloseTo(a.lift.mmolPer100gBase.typical, 6);
         expect(nested(a.lift.mmolPer100gBase)).toBeTrue();
         expect(a.lift.bySource.every((x) => nested(x.mmol))).toBeTrue();
-        expect([a.ledger.acidMeq, a.ledger.leftSodaGPer100gBatter, a.ledger.leftAcidMeqPer100gBatter].every(nested)).toBeTrue();
+        expect(
+          [a.ledger.acidMeq, a.ledger.leftSodaGPer100gBatter, a.ledger.leftAcidMeqPer100gBatter].every(nested),
+        ).toBeTrue();
       }),
     );
   });
@@ -42,7 +63,10 @@ describe('gas and ledger, as laws', () => {
   it('does not change with the size of the batch', () => {
     fc.assert(
       fc.property(batters, fc.double({ min: 0.2, max: 8, noNaN: true }), (f, k) => {
-        const big = { ...f, groups: f.groups.map((g) => ({ ...g, items: g.items.map((i) => ({ ...i, grams: i.grams * k })) })) };
+        const big = {
+          ...f,
+          groups: f.groups.map((g) => ({ ...g, items: g.items.map((i) => ({ ...i, grams: i.grams * k })) })),
+        };
         const [a, b] = [at(f), at(big)];
         expect(b.lift.mmolPer100gBase.typical).toBeCloseTo(a.lift.mmolPer100gBase.typical, 6);
         expect(b.ledger.leftSodaGPer100gBatter.typical).toBeCloseTo(a.ledger.leftSodaGPer100gBatter.typical, 6);
@@ -53,16 +77,28 @@ describe('gas and ledger, as laws', () => {
   it('never leaves more soda when acid is added, nor lifts less when powder is', () => {
     fc.assert(
       fc.property(batters, fc.double({ min: 1, max: 100, noNaN: true }), (f, more) => {
-        const plus = (ingredient: string) => ({ ...f, groups: f.groups.map((g) => ({ ...g, items: [...g.items, { id: 'x', ingredient, words: '', entered: null, grams: more }] })) });
+        const plus = (ingredient: string) => ({
+          ...f,
+          groups: f.groups.map((g) => ({
+            ...g,
+            items: [...g.items, { id: 'x', ingredient, words: '', entered: null, grams: more }],
+          })),
+        });
         const left = (x: typeof f) => (at(x).ledger.leftSodaGPer100gBatter.typical * at(x).totals.batterG) / 100;
         expect(left(plus('lemon-juice'))).toBeLessThanOrEqual(left(f) + 1e-9);
-        expect(at(plus('baking-powder')).lift.mmolPer100gBase.typical).toBeGreaterThanOrEqual(at(f).lift.mmolPer100gBase.typical - 1e-9);
+        expect(at(plus('baking-powder')).lift.mmolPer100gBase.typical).toBeGreaterThanOrEqual(
+          at(f).lift.mmolPer100gBase.typical - 1e-9,
+        );
       }),
     );
   });
 
   it('wants less lift higher up', () => {
-    const f = formula([['plain-flour', 200], ['baking-powder', 8], ['milk', 150]]);
+    const f = formula([
+      ['plain-flour', 200],
+      ['baking-powder', 8],
+      ['milk', 150],
+    ]);
     const target = (altitudeM: number) => at(f, { ...defaultKitchen, altitudeM }).lift.target[1];
     expect(target(1500) / target(0)).toBeCloseTo(0.835, 2);
     expect(target(3000)).toBeLessThan(target(1500));
@@ -74,7 +110,9 @@ describe('gas and ledger, as bakers know them', () => {
     expect(CO2_G_PER_MOL / SODA_G_PER_MOL).toBeCloseTo(0.524, 3);
     for (const p of powders) {
       const available = ((p.soda.typical * p.met) / p.gPerMol) * CO2_G_PER_MOL;
-      expect(available).withContext(p.type).toBeGreaterThan(p.type === 'home-made 1:2:1' ? 0.1 : 0.12);
+      expect(available)
+        .withContext(p.type)
+        .toBeGreaterThan(p.type === 'home-made 1:2:1' ? 0.1 : 0.12);
       expect(available).withContext(p.type).toBeLessThan(0.17);
     }
   });
@@ -88,13 +126,36 @@ describe('gas and ledger, as bakers know them', () => {
   });
 
   it('does not let carrot neutralise a teaspoon of soda', () => {
-    const a = at(formula([['plain-flour', 250], ['carrot', 300], ['baking-soda', 5]], { family: 'oil-cake' }));
+    const a = at(
+      formula(
+        [
+          ['plain-flour', 250],
+          ['carrot', 300],
+          ['baking-soda', 5],
+        ],
+        { family: 'oil-cake' },
+      ),
+    );
     expect(a.ledger.unmetShare).toBeGreaterThan(0.75);
     expect(a.ledger.state).toBe('excess soda');
   });
 
   it('tells natural cocoa from alkalised', () => {
-    const cake = (cocoa: string) => at(formula([['plain-flour', 200], [cocoa, 60], ['white-sugar', 250], ['egg', 100], ['milk', 200], ['neutral-oil', 120], ['baking-soda', 4]], { family: 'chocolate-cake' }));
+    const cake = (cocoa: string) =>
+      at(
+        formula(
+          [
+            ['plain-flour', 200],
+            [cocoa, 60],
+            ['white-sugar', 250],
+            ['egg', 100],
+            ['milk', 200],
+            ['neutral-oil', 120],
+            ['baking-soda', 4],
+          ],
+          { family: 'chocolate-cake' },
+        ),
+      );
     expect(cake('cocoa-alkalised').ledger.unmetShare).toBeGreaterThan(cake('cocoa-natural').ledger.unmetShare + 0.2);
   });
 
@@ -105,8 +166,15 @@ describe('gas and ledger, as bakers know them', () => {
   });
 
   it('gives no lift to a batter whose powder is dead', () => {
-    const f = formula([['plain-flour', 250], ['baking-powder', 10], ['milk', 200]]);
-    const dead: Kitchen = { ...defaultKitchen, powders: [{ id: 'p', name: 'old', type: 'double-acting', strength: 'none' }] };
+    const f = formula([
+      ['plain-flour', 250],
+      ['baking-powder', 10],
+      ['milk', 200],
+    ]);
+    const dead: Kitchen = {
+      ...defaultKitchen,
+      powders: [{ id: 'p', name: 'old', type: 'double-acting', strength: 'none' }],
+    };
     expect(at(f, dead).lift.mmolPer100gBase.typical).toBeLessThan(0.2 * at(f).lift.mmolPer100gBase.typical);
     expect(at(f, dead).lift.state).toBe('low');
   });

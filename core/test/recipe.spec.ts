@@ -1,5 +1,16 @@
 import fc from 'fast-check';
-import { allItems, applyChanges, defaultKitchen, differences, OrvinError, readRecipe, readRecipes, readTin, settle, write } from '../src/index.js';
+import {
+  allItems,
+  applyChanges,
+  defaultKitchen,
+  differences,
+  OrvinError,
+  readRecipe,
+  readRecipes,
+  readTin,
+  settle,
+  write,
+} from '../src/index.js';
 import { readLine } from '../src/recipe/line.js';
 import { demo, demoIds } from './support/make.js';
 
@@ -48,7 +59,9 @@ describe('reading a recipe', () => {
     expect(flourOf('weight')).toBe(300);
     expect(flourOf('volume')).toBeCloseTo(185.4, 1);
     expect(settle(draft, doubt?.id ?? '', 'weight').doubts).toEqual([]);
-    expect(() => settle(draft, 'nothing', 'weight')).toThrowMatching((e) => e instanceof OrvinError && e.code === 'unknown-doubt');
+    expect(() => settle(draft, 'nothing', 'weight')).toThrowMatching(
+      (e) => e instanceof OrvinError && e.code === 'unknown-doubt',
+    );
   });
 
   it('reads lines in the orders and words people use', () => {
@@ -76,16 +89,38 @@ describe('reading a recipe', () => {
     for (const [text, id, grams, within] of cases) {
       const { item, doubts } = line(text);
       expect(item.ingredient).withContext(text).toBe(id);
-      expect(Math.abs(item.grams - grams)).withContext(`${text}: ${item.grams}`).toBeLessThanOrEqual(within + 1e-6);
+      expect(Math.abs(item.grams - grams))
+        .withContext(`${text}: ${item.grams}`)
+        .toBeLessThanOrEqual(within + 1e-6);
       expect(doubts).withContext(text).toEqual([]);
     }
   });
 
   it('knows the staples by their plain names', () => {
     const names: [string, string][] = [
-      ['milk', 'milk'], ['yogurt', 'yogurt'], ['butter', 'butter'], ['eggs', 'egg'], ['sugar', 'white-sugar'], ['brown sugar', 'light-brown-sugar'], ['flour', 'plain-flour'], ['oil', 'neutral-oil'], ['honey', 'honey'], ['cocoa', 'cocoa-natural'], ['buttermilk', 'buttermilk'], ['cream', 'cream-whipping'], ['oats', 'rolled-oats'], ['cornflour', 'maize-starch'], ['cornmeal', 'maize-meal'], ['treacle', 'treacle'], ['water', 'water'], ['cheese', 'hard-cheese'],
+      ['milk', 'milk'],
+      ['yogurt', 'yogurt'],
+      ['butter', 'butter'],
+      ['eggs', 'egg'],
+      ['sugar', 'white-sugar'],
+      ['brown sugar', 'light-brown-sugar'],
+      ['flour', 'plain-flour'],
+      ['oil', 'neutral-oil'],
+      ['honey', 'honey'],
+      ['cocoa', 'cocoa-natural'],
+      ['buttermilk', 'buttermilk'],
+      ['cream', 'cream-whipping'],
+      ['oats', 'rolled-oats'],
+      ['cornflour', 'maize-starch'],
+      ['cornmeal', 'maize-meal'],
+      ['treacle', 'treacle'],
+      ['water', 'water'],
+      ['cheese', 'hard-cheese'],
     ];
-    for (const [name, id] of names) expect(line(`100 g ${name}`).item.ingredient).withContext(name).toBe(id);
+    for (const [name, id] of names)
+      expect(line(`100 g ${name}`).item.ingredient)
+        .withContext(name)
+        .toBe(id);
   });
 
   it('asks instead of guessing', () => {
@@ -96,21 +131,34 @@ describe('reading a recipe', () => {
     expect(line('salt to taste').doubts).toEqual([]);
     const kinds = (text: string) => readRecipe(text).doubts.map((d) => d.kind);
     expect(kinds('Scones\n300 g flour\n3 tbsp baking soda\n60 g butter\n150 g milk')).toContain('leavener');
-    expect(kinds('Cake\n300 g flour\n200 g sugar\n3 eggs\n200 g milk\n100 g butter\n2 tsp baking powder\nBake at 300C for 40 min.')).toContain('temperature');
-    expect(kinds('Cake\n900 g flour\n700 g sugar\n9 eggs\n700 g milk\n400 g butter\n2 tbsp baking powder\nBake at 180C for 40 minutes in a 20 cm round tin.')).toContain('tin');
+    expect(
+      kinds(
+        'Cake\n300 g flour\n200 g sugar\n3 eggs\n200 g milk\n100 g butter\n2 tsp baking powder\nBake at 300C for 40 min.',
+      ),
+    ).toContain('temperature');
+    expect(
+      kinds(
+        'Cake\n900 g flour\n700 g sugar\n9 eggs\n700 g milk\n400 g butter\n2 tbsp baking powder\nBake at 180C for 40 minutes in a 20 cm round tin.',
+      ),
+    ).toContain('tin');
   });
 
   it('gives a valid, empty formula and says why when there is nothing to read', () => {
     const cases: [string, string][] = [
       ['', 'empty'],
       ['   \n ', 'empty'],
-      ['The kettle sings, the morning waits,\nand frost has drawn upon the panes\na fern that no one ever ate.', 'no-ingredients'],
+      [
+        'The kettle sings, the morning waits,\nand frost has drawn upon the panes\na fern that no one ever ate.',
+        'no-ingredients',
+      ],
       ['\u0000\u0001\u0002PNG\ufffd\ufffd\u0003\u0004 and so on', 'not-text'],
       ['{"format": "orvin.formula", "groups": [', 'broken-json'],
     ];
     for (const [text, kind] of cases) {
       const d = readRecipe(text);
-      expect(d.doubts[0]?.kind).withContext(kind).toBe(kind as never);
+      expect(d.doubts[0]?.kind)
+        .withContext(kind)
+        .toBe(kind as never);
       expect(d.doubts[0]?.words.length).toBeGreaterThan(30);
       expect(allItems(d.formula)).toEqual([]);
     }
@@ -123,35 +171,89 @@ describe('reading a recipe', () => {
   });
 
   it('never throws and always gives a formula, whatever is pasted', () => {
-    const bits = fc.constantFrom('1', '½', 'cup', 'g', 'flour', ' ', '\n', '-', '(', ')', '/', 'Bake at', '°', 'tin', 'x', '9', ',', 'or', '{', '"', 'tsp', 'egg', '\t', '🥚');
+    const bits = fc.constantFrom(
+      '1',
+      '½',
+      'cup',
+      'g',
+      'flour',
+      ' ',
+      '\n',
+      '-',
+      '(',
+      ')',
+      '/',
+      'Bake at',
+      '°',
+      'tin',
+      'x',
+      '9',
+      ',',
+      'or',
+      '{',
+      '"',
+      'tsp',
+      'egg',
+      '\t',
+      '🥚',
+    );
     fc.assert(
-      fc.property(fc.oneof(fc.string(), fc.array(bits, { maxLength: 60 }).map((a) => a.join(' '))), (text) => {
-        const d = readRecipe(text);
-        expect(d.formula.format).toBe('orvin.formula');
-        expect(allItems(d.formula).every((i) => Number.isFinite(i.grams) && i.grams >= 0)).toBeTrue();
-        for (const doubt of d.doubts) expect(doubt.choices.some((c) => c.id === doubt.likely)).withContext(`${doubt.kind} ${doubt.likely}`).toBeTrue();
-      }),
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.array(bits, { maxLength: 60 }).map((a) => a.join(' ')),
+        ),
+        (text) => {
+          const d = readRecipe(text);
+          expect(d.formula.format).toBe('orvin.formula');
+          expect(allItems(d.formula).every((i) => Number.isFinite(i.grams) && i.grams >= 0)).toBeTrue();
+          for (const doubt of d.doubts)
+            expect(doubt.choices.some((c) => c.id === doubt.likely))
+              .withContext(`${doubt.kind} ${doubt.likely}`)
+              .toBeTrue();
+        },
+      ),
       { numRuns: 1500 },
     );
   });
 
   it('reads structured recipe data and several recipes at once', () => {
-    const ld = JSON.stringify({ '@context': 'https://schema.org', '@graph': [{ '@type': 'Recipe', name: 'Oat squares', recipeIngredient: ['200 g rolled oats', '80 g honey'], recipeInstructions: [{ '@type': 'HowToStep', text: 'Bake at 170C for 25 minutes.' }] }] });
+    const ld = JSON.stringify({
+      '@context': 'https://schema.org',
+      '@graph': [
+        {
+          '@type': 'Recipe',
+          name: 'Oat squares',
+          recipeIngredient: ['200 g rolled oats', '80 g honey'],
+          recipeInstructions: [{ '@type': 'HowToStep', text: 'Bake at 170C for 25 minutes.' }],
+        },
+      ],
+    });
     const d = readRecipe(ld);
     expect(d.formula.title).toBe('Oat squares');
     expect(allItems(d.formula).map((i) => i.grams)).toEqual([200, 80]);
-    expect(readRecipes(`${pearLoaf}\n\n---\n\nScones\n300 g flour\n15 g baking powder`).map((r) => r.formula.title)).toEqual(['Pear and rye loaf', 'Scones']);
+    expect(
+      readRecipes(`${pearLoaf}\n\n---\n\nScones\n300 g flour\n15 g baking powder`).map((r) => r.formula.title),
+    ).toEqual(['Pear and rye loaf', 'Scones']);
   });
 });
 
 describe('tins in words', () => {
   it('are pictured as meant', () => {
     const cases: [string, string, number, number][] = [
-      ['a 9 inch round tin', 'round', 229, 1], ['two 20 cm round tins', 'round', 200, 2], ['a 20cm square tin', 'square', 200, 1], ['a 9x5 inch loaf tin', 'loaf', 220, 1], ['a 33 x 23 cm tin', 'rect', 330, 1], ['a 12-hole muffin tray', 'cup', 70, 1], ['a 2 lb loaf tin', 'loaf', 222, 1],
+      ['a 9 inch round tin', 'round', 229, 1],
+      ['two 20 cm round tins', 'round', 200, 2],
+      ['a 20cm square tin', 'square', 200, 1],
+      ['a 9x5 inch loaf tin', 'loaf', 220, 1],
+      ['a 33 x 23 cm tin', 'rect', 330, 1],
+      ['a 12-hole muffin tray', 'cup', 70, 1],
+      ['a 2 lb loaf tin', 'loaf', 222, 1],
     ];
     for (const [text, shape, top, count] of cases) {
       const use = readTin(text);
-      expect(use?.tin.shape).withContext(text).toBe(shape as never);
+      expect(use?.tin.shape)
+        .withContext(text)
+        .toBe(shape as never);
       expect(use?.tin.topMm).withContext(text).toBe(top);
       expect(use?.count).withContext(text).toBe(count);
     }
@@ -163,7 +265,10 @@ describe('writing', () => {
   it('is read back with the same ingredients and weights', () => {
     for (const id of demoIds) {
       const f = demo(id);
-      const back = readRecipe(write(f, 'text'), { ...defaultKitchen, measures: { ...defaultKitchen.measures, ...f.source } });
+      const back = readRecipe(write(f, 'text'), {
+        ...defaultKitchen,
+        measures: { ...defaultKitchen.measures, ...f.source },
+      });
       const by = (x: typeof f) => [...allItems(x)].map((i) => `${i.ingredient} ${i.grams.toFixed(0)}`).sort();
       expect(by(back.formula)).withContext(id).toEqual(by(f));
       expect(back.formula.bake?.minutes).withContext(id).toEqual(f.bake?.minutes);

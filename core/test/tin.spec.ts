@@ -1,5 +1,17 @@
 import fc from 'fast-check';
-import { allItems, assess, capacityOf, defaultKitchen, fitTins, heightFor, outlineOf, scale, tinProblems, volumeTo, type Tin } from '../src/index.js';
+import {
+  allItems,
+  assess,
+  capacityOf,
+  defaultKitchen,
+  fitTins,
+  heightFor,
+  outlineOf,
+  scale,
+  tinProblems,
+  volumeTo,
+  type Tin,
+} from '../src/index.js';
 import { demo, demoIds } from './support/make.js';
 
 const base = { id: 't', name: 'tin', material: 'light metal' } as const;
@@ -9,14 +21,18 @@ const tins: fc.Arbitrary<Tin> = fc.oneof(
   fc.record({ topMm: size, depthMm: depth }).map((x): Tin => ({ ...base, shape: 'round', ...x })),
   fc.record({ topMm: size, top2Mm: size, depthMm: depth }).map((x): Tin => ({ ...base, shape: 'loaf', ...x })),
   fc.record({ topMm: size, depthMm: depth }).map((x): Tin => ({ ...base, shape: 'square', ...x })),
-  fc.record({ topMm: size, depthMm: depth, cups: fc.integer({ min: 1, max: 24 }) }).map((x): Tin => ({ ...base, shape: 'cup', ...x })),
+  fc
+    .record({ topMm: size, depthMm: depth, cups: fc.integer({ min: 1, max: 24 }) })
+    .map((x): Tin => ({ ...base, shape: 'cup', ...x })),
   fc.record({ topMm: size, depthMm: depth }).map((x): Tin => ({ ...base, shape: 'tube', ...x })),
 );
 
 describe('tin geometry', () => {
   it('knows the capacity of tins that bakers have filled with water', () => {
     expect(capacityOf({ ...base, shape: 'round', topMm: 203, baseMm: 203, depthMm: 51 })).toBeCloseTo(1651, 0);
-    expect(capacityOf({ ...base, shape: 'rect', topMm: 330, top2Mm: 229, baseMm: 330, base2Mm: 229, depthMm: 51 })).toBeCloseTo(3854, 0);
+    expect(
+      capacityOf({ ...base, shape: 'rect', topMm: 330, top2Mm: 229, baseMm: 330, base2Mm: 229, depthMm: 51 }),
+    ).toBeCloseTo(3854, 0);
     const cone = capacityOf({ ...base, shape: 'cup', topMm: 70, baseMm: 51, depthMm: 36 });
     expect(cone).toBeCloseTo((Math.PI * 36 * (35 * 35 + 35 * 25.5 + 25.5 * 25.5)) / 3 / 1000, 6);
     expect(capacityOf({ ...base, shape: 'tube', topMm: 240, depthMm: 90, capacityMl: 2400 })).toBe(2400);
@@ -40,13 +56,16 @@ describe('tin geometry', () => {
         const h = heightFor(tin, ml);
         expect(h).toBeGreaterThan(0);
         expect(h).toBeLessThanOrEqual(tin.depthMm);
-        expect(Math.abs(volumeTo(outlineOf(tin), h) * outlineOf(tin).cups - ml)).toBeLessThan(1e-6 * capacityOf(tin) + 1e-6);
+        expect(Math.abs(volumeTo(outlineOf(tin), h) * outlineOf(tin).cups - ml)).toBeLessThan(
+          1e-6 * capacityOf(tin) + 1e-6,
+        );
       }),
     );
   });
 
   it('says what is wrong with a tin nobody has', () => {
-    const of = (t: Partial<Tin>) => tinProblems({ ...base, shape: 'round', topMm: 200, depthMm: 50, ...t }).map((p) => p.id);
+    const of = (t: Partial<Tin>) =>
+      tinProblems({ ...base, shape: 'round', topMm: 200, depthMm: 50, ...t }).map((p) => p.id);
     expect(of({})).toEqual([]);
     expect(of({ topMm: 30 })).toContain('tin-small');
     expect(of({ topMm: 2300 })).toContain('tin-large');
@@ -62,7 +81,10 @@ describe('fitting batter to tins', () => {
     fc.assert(
       fc.property(fc.constantFrom(...demoIds), tins, tins, fc.integer({ min: 1, max: 4 }), (id, a, b, n) => {
         const f = demo(id);
-        const fits = fitTins(f, [{ tin: a, count: n }, { tin: { ...b, id: 'b' }, count: 1 }]);
+        const fits = fitTins(f, [
+          { tin: a, count: n },
+          { tin: { ...b, id: 'b' }, count: 1 },
+        ]);
         const sum = fits.reduce((s, x) => s + x.batterG * x.count, 0);
         expect(sum).toBeCloseTo(assess(f).totals.batterG, 6);
         const [small] = fitTins(f, [{ tin: a, count: 1 }]);
@@ -75,7 +97,9 @@ describe('fitting batter to tins', () => {
   });
 
   it('warns before a tin runs over', () => {
-    const [fit] = fitTins(demo('rye-and-pear-loaf'), [{ tin: { ...base, shape: 'round', topMm: 150, depthMm: 40 }, count: 1 }]);
+    const [fit] = fitTins(demo('rye-and-pear-loaf'), [
+      { tin: { ...base, shape: 'round', topMm: 150, depthMm: 40 }, count: 1 },
+    ]);
     expect(fit?.state).toBe('overflow');
     expect(fit?.words).toMatch(/run over/);
   });

@@ -5,7 +5,7 @@ const hasIds = (x: Json): x is { id: string }[] =>
 
 /** Deep equality of plain values. */
 export function same(a: Json, b: Json): boolean {
-  if (Object.is(a, b)) return true;
+  if (a === b || Object.is(a, b)) return true;
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((x, i) => same(x, b[i]));
   if (isObject(a) && isObject(b)) {
     const keys = new Set([...Object.keys(a), ...Object.keys(b)]);

@@ -141,6 +141,8 @@ export function readAmount(
   ingredient: Ingredient,
   source: Source,
 ): { grams: number; entered: Entered } | null {
+  // a minus sign is a slip, not an amount; reading it as the number behind it would change what was meant
+  if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
   if (found.length === 0) return null;
   let grams = 0;

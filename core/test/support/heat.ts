@@ -25,7 +25,16 @@ const tin = (shape: Tin['shape'], [top, depth, more]: Size): Tin => ({
   ...(more?.top2 && { top2Mm: more.top2 * inch, base2Mm: more.top2 * inch }),
   ...(more?.tube && { tubeMm: more.tube * inch }),
 });
-const c = (name: string, kind: HomeCase['kind'], shape: Tin['shape'], size: Size, kg: number, ovenF: number, early: number, late: number): HomeCase => ({ name, kind, tin: tin(shape, size), kg, ovenF, early, late });
+const c = (
+  name: string,
+  kind: HomeCase['kind'],
+  shape: Tin['shape'],
+  size: Size,
+  kg: number,
+  ovenF: number,
+  early: number,
+  late: number,
+): HomeCase => ({ name, kind, tin: tin(shape, size), kg, ovenF, early, late });
 
 // prettier-ignore
 export const homeTable: readonly HomeCase[] = [

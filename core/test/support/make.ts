@@ -11,10 +11,7 @@ const source = {
 };
 
 /** A formula of one batter group from `[ingredient, grams]` pairs. */
-export function formula(
-  items: readonly (readonly [string, number])[],
-  more: Partial<Formula> = {},
-): Formula {
+export function formula(items: readonly (readonly [string, number])[], more: Partial<Formula> = {}): Formula {
   return {
     format: 'orvin.formula',
     version: 1,
@@ -27,9 +24,13 @@ export function formula(
         id: 'g',
         name: 'Batter',
         role: 'batter',
-        items: items.map(
-          ([ingredient, grams], i): Item => ({ id: `i${i}`, ingredient, words: ingredient, entered: { value: grams, unit: 'g' }, grams }),
-        ),
+        items: items.map(([ingredient, grams], i): Item => ({
+          id: `i${i}`,
+          ingredient,
+          words: ingredient,
+          entered: { value: grams, unit: 'g' },
+          grams,
+        })),
       },
     ],
     method: [],

@@ -85,7 +85,10 @@ export class Compute {
     const worker = this.makeWorker();
     const hand: Hand = { worker, jobs: wrap<Jobs>(worker), busy: false, fail: null };
     // a worker that cannot start leaves its promises pending, so its error event has to be heard
-    worker.addEventListener('error', () => hand.fail?.('crashed'));
+    worker.addEventListener('error', (e) => {
+      e.preventDefault();
+      hand.fail?.('crashed');
+    });
     worker.addEventListener('messageerror', () => hand.fail?.('garbled'));
     this.hands.push(hand);
     return hand;

@@ -68,8 +68,9 @@ export const hollowsOf = (tin: Tin): number => Math.min(3, Math.max(1, Math.roun
       [attr.width]="px() ? width() * px()! : null"
       [attr.height]="px() ? height() * px()! : null"
       preserveAspectRatio="xMidYMax meet"
-      role="img"
-      [attr.aria-label]="label()"
+      [attr.role]="label() === '' ? null : 'img'"
+      [attr.aria-hidden]="label() === '' ? true : null"
+      [attr.aria-label]="label() === '' ? null : label()"
     >
       @for (x of shifts(); track x) {
         <g [attr.transform]="'translate(' + x + ' 0)'">

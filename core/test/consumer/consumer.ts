@@ -1,0 +1,63 @@
+/** A program outside the repository, compiled against what `npm run build -w core` emits. */
+import {
+  applyChanges,
+  assess,
+  defaultKitchen,
+  explain,
+  families,
+  fitTins,
+  ingredients,
+  planDay,
+  powders,
+  predictBake,
+  readRecipe,
+  readRecipes,
+  scale,
+  settle,
+  shapes,
+  write,
+  differences,
+  calibrate,
+  type Assessment,
+  type Band,
+  type BakePrediction,
+  type Formula,
+  type Kitchen,
+  type RecipeDraft,
+  type Tin,
+} from '@orvin/core';
+import { checkFormula, type KitchenFile } from '@orvin/core/format';
+
+const kitchen: Kitchen = defaultKitchen;
+const draft: RecipeDraft = readRecipe('Scones\n300 g flour\n15 g baking powder\n150 g milk', kitchen);
+const settled: RecipeDraft = draft.doubts.reduce<RecipeDraft>((d, x) => settle(d, x.id, x.likely), draft);
+const formula: Formula = applyChanges(settled.formula, [{ itemId: 'i1', grams: 310 }]);
+const a: Assessment = assess(formula, kitchen);
+const lift: Band = a.lift.mmolPer100gBase;
+const tin: Tin = { id: 't', name: 't', shape: 'round', topMm: 200, depthMm: 50, material: 'light metal' };
+const fits = fitTins(formula, [{ tin, count: 2 }], kitchen);
+const bake: BakePrediction = predictBake(
+  { batterG: 500, tin, family: formula.family, ovenC: 180, known: { tin, batterG: 500, ovenC: 180, minutes: 30 } },
+  kitchen,
+);
+const when: number[] = planDay([{ id: 'a', formula }], kitchen, 0, 0).tasks.map((t) => t.startsAt);
+const words: string[] = [
+  explain(formula, 'lift').words,
+  write(formula, 'text'),
+  ...readRecipes('').map((r) => r.formula.title),
+  ...differences(formula, formula).map((d) => d.words),
+];
+const file: KitchenFile['version'] = 1;
+
+export const all = {
+  lift,
+  fits,
+  bake,
+  when,
+  words,
+  file,
+  ok: checkFormula(formula).ok,
+  speed: calibrate([]).speed,
+  factor: scale(formula, { by: 'factor', factor: 2 }).factor,
+  n: [families, ingredients, powders, shapes].map((x) => x.length),
+};

@@ -1,0 +1,74 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { gramsField } from './src/steps';
+
+test.use({ serviceWorkers: 'allow' });
+const port = 4381;
+const base = `http://localhost:${port}`;
+
+async function serve(): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['../server/src/main.mjs', `--port=${port}`], { stdio: 'ignore' });
+  await expect
+    .poll(
+      async () =>
+        fetch(`${base}/health`).then(
+          (r) => r.ok,
+          () => false,
+        ),
+      { timeout: 10_000 },
+    )
+    .toBe(true);
+  return child;
+}
+
+const stop = (child: ChildProcess): Promise<void> =>
+  new Promise((done) => {
+    child.once('exit', () => done());
+    child.kill('SIGTERM');
+  });
+
+test('starts, edits and restarts with the server gone', async ({ page }) => {
+  let server = await serve();
+  try {
+    await page.goto(`${base}/shelf`);
+    await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+    // the worker has everything once it is active and its caches are filled
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await expect
+      .poll(
+        () =>
+          page.evaluate(async () => {
+            const names = (await caches.keys()).filter((n) => n.includes('assets'));
+            const sizes = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length));
+            return sizes.reduce((a, b) => a + b, 0);
+          }),
+        { timeout: 30_000 },
+      )
+      .toBeGreaterThan(30);
+    await page.reload();
+    await stop(server);
+
+    await page.goto(`${base}/bench/rye-and-pear-loaf`);
+    const powder = gramsField(page, 'Baking powder');
+    await powder.fill('2 tsp');
+    await powder.press('Enter');
+    await expect(powder).toHaveValue('9.1');
+    await expect(page.getByRole('heading', { name: /Lift is high/ })).toBeVisible();
+
+    // the bake model's worker starts offline too
+    await page.goto(`${base}/tins/rye-and-pear-loaf`);
+    await expect(page.locator('.range')).toBeVisible();
+    await page.reload();
+    await expect(page.locator('.range')).toBeVisible();
+    await page.goto(`${base}/bench/rye-and-pear-loaf`);
+    await expect(powder).toHaveValue('9.1');
+
+    server = await serve();
+    await page.reload();
+    await expect(powder).toHaveValue('9.1');
+  } finally {
+    await stop(server).catch(() => undefined);
+  }
+});

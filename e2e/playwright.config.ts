@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+import { chromiumArgs, chromiumPath } from './src/browser.mjs';
+
+const port = 4380;
+
+/** The journeys drive the built application on its real server in an installed Chromium. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  retries: 0,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list']],
+  outputDir: '../test-results',
+  use: {
+    baseURL: `http://localhost:${port}`,
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    colorScheme: 'light',
+    reducedMotion: 'reduce',
+    launchOptions: { executablePath: chromiumPath, args: chromiumArgs },
+    trace: 'off',
+  },
+  webServer: {
+    command: `node ../server/src/main.mjs --port=${port}`,
+    url: `http://localhost:${port}/health`,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 2000 },
+  },
+});

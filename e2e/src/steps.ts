@@ -1,0 +1,65 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Twelve lines and one contradiction: a cup and a half of flour does not weigh 300 g. */
+export const pearLoaf = `Pear and rye loaf
+
+Ingredients
+1 1/2 cups (300 g) plain flour
+3/4 cup rye flour
+1 tsp baking soda
+1 tsp baking powder
+1/2 tsp salt
+2 tsp ground cinnamon
+2 eggs
+150 g light brown sugar
+1/2 cup neutral oil
+3/4 cup plain yogurt
+2 pears, diced
+60 g walnuts, chopped
+
+Method
+Heat the oven to 350F.
+Whisk the dry things. Whisk eggs, sugar, oil and yogurt, pour into the dry and stir until just combined.
+Fold in pears and walnuts. Bake at 350F for 55-60 minutes in a 9x5 inch loaf tin.`;
+
+/** Anything the page complains about while a journey is on. */
+export function complaints(page: Page): string[] {
+  const list: string[] = [];
+  page.on('console', (m) => {
+    if (m.type() === 'error') list.push(m.text());
+  });
+  page.on('pageerror', (e) => list.push(e.message));
+  return list;
+}
+
+export async function sampleKitchen(page: Page): Promise<void> {
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+}
+
+export async function emptyKitchen(page: Page): Promise<void> {
+  await sampleKitchen(page);
+  await hang(page, 'Larder');
+  await page.getByRole('button', { name: 'start an empty kitchen' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'My kitchen' })).toBeVisible();
+}
+
+/** Goes to a view by the rail. */
+export async function hang(page: Page, view: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view, exact: true }).click();
+}
+
+export async function paste(page: Page, text: string): Promise<void> {
+  await hang(page, 'Shelf');
+  await page.getByLabel('A recipe to read').fill(text);
+  await page.getByRole('button', { name: 'read it' }).click();
+}
+
+/** The numbers in the time range on the Tins view. */
+export async function timeRange(page: Page): Promise<[number, number]> {
+  const text = await page.locator('.range').innerText();
+  const [a, b] = [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
+  return [a ?? 0, b ?? 0];
+}
+
+export const gramsField = (page: Page, name: string) => page.getByLabel(`${name}, grams; any unit can be typed`);

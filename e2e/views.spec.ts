@@ -1,0 +1,192 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { complaints, gramsField, hang, paste, sampleKitchen } from './src/steps';
+
+const views = [
+  '/shelf',
+  '/bench/cardamom-yogurt-round',
+  '/bench/oat-and-rhubarb-muffins',
+  '/tins/rye-and-pear-loaf',
+  '/day/cardamom-yogurt-round',
+  '/counter/cheese-and-thyme-scones',
+  '/log/rye-and-pear-loaf',
+  '/larder',
+];
+
+for (const theme of ['light', 'dim'] as const)
+  test(`axe finds nothing serious on any view, ${theme}`, async ({ page }) => {
+    const wrong = complaints(page);
+    await sampleKitchen(page);
+    if (theme === 'dim') await page.keyboard.press('d');
+    for (const path of views) {
+      await page.goto(path);
+      await expect(page.locator('h1, .title').first()).toBeVisible();
+      if (path.startsWith('/tins')) await expect(page.locator('.range')).toBeVisible();
+      const found = await new AxeBuilder({ page }).analyze();
+      const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    }
+    await page.goto('/shelf');
+    await paste(page, 'Scones\n300 g flour\n2 tbsp baking soda\n60 g glimmer');
+    await expect(page.getByText(/places are in doubt/)).toBeVisible();
+    const proof = await new AxeBuilder({ page }).analyze();
+    expect(proof.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => v.id)).toEqual(
+      [],
+    );
+    expect(wrong).toEqual([]);
+  });
+
+test('every bad thing that can be pasted or opened gets words, and nothing is lost or stuck', async ({ page }) => {
+  const wrong = complaints(page);
+  await sampleKitchen(page);
+  await page.getByRole('button', { name: 'read it' }).click();
+  await expect(page.getByRole('alert')).toContainText('nothing to read yet');
+  const pasted: [string, RegExp][] = [
+    [
+      'The kettle sings, the morning waits,\nand frost has drawn upon the panes.',
+      /No line here looks like an ingredient/,
+    ],
+    [`Cake\n200 g flour\n100 g sugar\n${'stir and stir again '.repeat(110_000)}`, /thousand characters long/],
+    ['{"format":"orvin.formula","groups":[', /JSON breaks off/],
+    ['Custard\n500 g milk\n5 eggs\n100 g sugar', /Custard/],
+  ];
+  for (const [text, words] of pasted) {
+    await paste(page, text);
+    await expect(page.getByText(words).first()).toBeVisible();
+    await page.getByRole('button', { name: 'throw it away' }).click();
+  }
+  const open = (name: string, content: Buffer | string) =>
+    page
+      .locator('input[type=file]')
+      .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
+  await open('photo.png', Buffer.from([137, 80, 78, 71, 0, 1, 2, 3, 0, 0, 255, 254, 1, 0, 7]));
+  await expect(page.getByText(/This is not text/)).toBeVisible();
+  await page.getByRole('button', { name: 'throw it away' }).click();
+  await open('broken.json', '{"format": "orvin.kitchen", "formulas": [');
+  await expect(page.getByText(/This file breaks off/)).toBeVisible();
+  await open('wrong.json', '{"format": "orvin.formula", "version": 1}');
+  await expect(page.getByText(/wrong\.json/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+  expect(wrong).toEqual([]);
+});
+
+test('amounts: typed in any unit, by arrow keys and by pulling the bar; nonsense is refused in words', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/bench/cardamom-yogurt-round');
+  const butter = gramsField(page, 'Butter, unsalted');
+  await butter.fill('1 stick');
+  await butter.press('Enter');
+  await expect(butter).toHaveValue('113');
+  await butter.fill('a fair bit');
+  await butter.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('no amount I can read');
+  await expect(butter).toHaveValue('113');
+  await butter.fill('-50');
+  await butter.press('Enter');
+  await butter.fill('9000 kg');
+  await butter.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('more than a kitchen bakes');
+  await butter.focus();
+  await butter.press('ArrowUp');
+  await expect(butter).toHaveValue('118');
+  await butter.press('Shift+ArrowDown');
+  await expect(butter).toHaveValue('93');
+
+  const bar = page.getByRole('slider', { name: 'Baking soda' });
+  const box = await bar.boundingBox();
+  if (!box) throw new Error('no bar');
+  const before = await page.locator('.big').innerText();
+  await page.mouse.move(box.x + box.width * 0.5, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.98, box.y + box.height / 2, { steps: 6 });
+  await expect(page.locator('.big')).not.toHaveText(before);
+  await page.mouse.up();
+  // one pull is one step back
+  const soda = gramsField(page, 'Baking soda');
+  await expect(soda).not.toHaveValue('1.3');
+  await page.locator('h2').first().click();
+  await page.keyboard.press('Control+z');
+  await expect(soda).toHaveValue('1.3');
+});
+
+test('two tabs: an edit in one is in the other, and neither loses what the other did', async ({ context, page }) => {
+  await sampleKitchen(page);
+  await page.goto('/bench/rye-and-pear-loaf');
+  const other = await context.newPage();
+  await other.goto('/bench/rye-and-pear-loaf');
+  const set = async (p: typeof page, name: string, to: string): Promise<void> => {
+    await gramsField(p, name).fill(to);
+    await gramsField(p, name).press('Enter');
+  };
+  await set(page, 'Plain flour', '160');
+  await set(other, 'Rye flour', '110');
+  for (const p of [page, other]) {
+    await expect(gramsField(p, 'Plain flour')).toHaveValue('160');
+    await expect(gramsField(p, 'Rye flour')).toHaveValue('110');
+  }
+  await other.locator('h2').first().click();
+  await other.keyboard.press('Control+z');
+  await expect(gramsField(page, 'Rye flour')).toHaveValue('100');
+  await expect(gramsField(page, 'Plain flour')).toHaveValue('160');
+});
+
+test('keys: the views, the sheet, the finder, and why a figure is what it is', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('go to Shelf');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('/');
+  await page.getByLabel('Title, family or ingredient').fill('rhubarb');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/bench\/oat-and-rhubarb-muffins/);
+  await page.getByRole('button', { name: /Lift .* why\?/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('mmol');
+  await expect(page.getByRole('dialog')).toContainText('Stoichiometry');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/tins\/oat/);
+  await page.keyboard.press('6');
+  await expect(page).toHaveURL(/log\/oat/);
+});
+
+test('tins: one named in words, an impossible one refused, the formula rewritten for it and brought back', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/tins/cardamom-yogurt-round');
+  const other = page.getByLabel('Another tin');
+  await other.fill('3 cm round');
+  await other.press('Enter');
+  await expect(page.getByRole('alert')).toContainText(/no tin I can picture|too small/);
+  await other.fill('two 8 inch square');
+  await other.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two × 20 cm square/);
+  await expect(page.locator('.range')).toBeVisible();
+  await page.getByRole('button', { name: 'write it for these tins' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^In two × 20 cm square/i);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/instead of/);
+  await page.getByLabel('dial').fill('20 C');
+  await page.getByLabel('dial').press('Enter');
+  await expect(page.getByText(/would never reach/)).toBeVisible();
+});
+
+test('counter: ticks survive a reload, and a double tap counts once', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await sampleKitchen(page);
+  await page.goto('/counter/cheese-and-thyme-scones');
+  const flour = page.getByRole('button', { name: /Plain flour/ });
+  await flour.dblclick();
+  await expect(flour).toHaveAttribute('aria-pressed', 'true');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /Plain flour/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByRole('button', { name: /Plain flour/ })).toHaveAttribute('aria-pressed', 'false');
+  await page.getByRole('button', { name: 'more' }).click();
+  await hang(page, 'Day');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Ready/);
+});

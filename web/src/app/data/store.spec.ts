@@ -1,0 +1,154 @@
+import { TestBed } from '@angular/core/testing';
+import { allItems, applyChanges, defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { checkKitchenFile } from '@orvin/core/format';
+import { firstValueFrom } from 'rxjs';
+import { Backup } from './backup';
+import { KitchenDatabase, SCHEMA_1 } from './database';
+import { Notices, storageTrouble } from './notices';
+import { Store, type Doc } from './store';
+
+const base: Formula = {
+  ...readRecipe('Oat scones\n300 g plain flour\n15 g baking powder\n60 g butter\n180 g milk').formula,
+  id: 'oat',
+};
+const doc = (formula: Formula): Doc => ({ formula, plan: {} });
+const grams = (f: Formula | undefined, n: number): number => (f ? (allItems(f)[n]?.grams ?? 0) : 0);
+const set = (f: Formula, n: number, g: number): Formula =>
+  applyChanges(f, [{ itemId: allItems(f)[n]?.id ?? '', grams: g }]);
+
+describe('the store', () => {
+  let store: Store;
+  let name: string;
+
+  beforeEach(async () => {
+    name = `test-${crypto.randomUUID()}`;
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    await store.commit('oat', 'read', 'working', 'oat', null, doc(base));
+  });
+  afterEach(async () => {
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  const now = async (): Promise<Formula | undefined> => (await store.database.working.get('oat'))?.formula;
+
+  it('undoes and redoes step by step, also after it was closed and opened again', async () => {
+    const one = set(base, 0, 310);
+    const two = set(one, 2, 75);
+    await store.commit('oat', 'flour', 'working', 'oat', doc(base), doc(one));
+    await store.commit('oat', 'butter', 'working', 'oat', doc(one), doc(two));
+    store.close();
+    await store.open(name);
+    expect((await store.undo('oat'))?.label).toBe('butter');
+    expect(await now()).toEqual(one);
+    await store.undo('oat');
+    expect(await now()).toEqual(base);
+    await store.redo('oat');
+    await store.redo('oat');
+    expect(await now()).toEqual(two);
+    expect(await store.redo('oat')).toBeNull();
+  });
+
+  it('forgets what was undone once something new is done', async () => {
+    const one = set(base, 0, 310);
+    await store.commit('oat', 'flour', 'working', 'oat', doc(base), doc(one));
+    await store.undo('oat');
+    await store.commit('oat', 'milk', 'working', 'oat', doc(base), doc(set(base, 3, 200)));
+    expect(await store.redo('oat')).toBeNull();
+    expect(grams(await now(), 3)).toBe(200);
+  });
+
+  it('merges a write that was made on an older copy, and each revision is one more', async () => {
+    await store.commit('oat', 'there', 'working', 'oat', doc(base), doc(set(base, 0, 333)));
+    await store.commit('oat', 'here', 'working', 'oat', doc(base), doc(set(base, 2, 99)));
+    const f = await now();
+    expect([grams(f, 0), grams(f, 2)]).toEqual([333, 99]);
+    expect((await store.database.working.get('oat'))?.revision).toBe(3);
+    await store.undo('oat');
+    expect([grams(await now(), 0), grams(await now(), 2)]).toEqual([333, 60]);
+  });
+
+  it('undoes taking away, and brings back what there was', async () => {
+    await store.commit('oat', 'away', 'working', 'oat', doc(base), null);
+    expect(await now()).toBeUndefined();
+    await store.undo('oat');
+    expect(await now()).toEqual(base);
+  });
+
+  it('freezes a version once, and never again while nothing changed', async () => {
+    const first = await store.freeze(base, 'kept');
+    expect(await store.freeze(base, 'baked')).toBe(first);
+    expect(await store.freeze(set(base, 0, 301), 'baked')).toBe('oat@2');
+    expect((await store.database.versions.get('oat@1'))?.formula).toEqual(base);
+  });
+
+  it('keeps fields it does not know, through import and export', async () => {
+    await store.database.working.put({
+      id: 'oat',
+      formula: { ...base, aunt: 'Isolde' } as Formula,
+      plan: {},
+      revision: 1,
+      updatedAt: 1,
+      colour: 'blue',
+    } as never);
+    const file = await TestBed.inject(Backup).whole();
+    const entry = file.formulas[0] as unknown as { colour: string; formula: { aunt: string } };
+    expect([entry.colour, entry.formula.aunt]).toEqual(['blue', 'Isolde']);
+    expect(checkKitchenFile(JSON.parse(JSON.stringify(file))).ok).toBeTrue();
+  });
+
+  it('streams bakes newest first', async () => {
+    const bake = (id: string, at: number): BakeRecord => ({
+      id,
+      formulaId: 'oat',
+      versionId: null,
+      title: 'Oat scones',
+      family: 'scone',
+      densityGPerMl: 1.1,
+      rise: 1.8,
+      at,
+      tin: { tin: defaultKitchen.tins[0] as never, count: 1 },
+      batterG: 500,
+      ovenId: 'oven',
+      ovenC: 200,
+      fan: false,
+      predicted: null,
+      minutes: 18,
+      outcome: 'good',
+      notes: '',
+    });
+    await store.logBake(bake('a', 1));
+    await store.logBake(bake('b', 2));
+    expect((await firstValueFrom(store.bakes$)).map((b) => b.id)).toEqual(['b', 'a']);
+  });
+
+  it('turns a failed write into words, and the screen goes on', async () => {
+    store.database.close();
+    expect(await store.commit('oat', 'x', 'working', 'oat', doc(base), doc(set(base, 0, 1)))).toBeFalse();
+    expect(TestBed.inject(Notices).list().at(-1)?.kind).toBe('problem');
+    expect(storageTrouble(Object.assign(new Error(), { name: 'QuotaExceededError' })).words).toContain('no room');
+  });
+});
+
+describe('the database', () => {
+  it('opens what schema version 1 stored, and lets a newer tab upgrade', async () => {
+    const name = `fixture-${crypto.randomUUID()}`;
+    const { Dexie } = await import('dexie');
+    const old = new Dexie(name);
+    old.version(1).stores(SCHEMA_1);
+    await old.table('working').put({ id: 'oat', formula: base, plan: {}, revision: 4, updatedAt: 7 });
+    old.close();
+    let superseded = false;
+    const db = new KitchenDatabase(name, () => (superseded = true));
+    expect((await db.working.get('oat'))?.formula).toEqual(base);
+    const newer = new Dexie(name);
+    newer.version(2).stores({ ...SCHEMA_1, extra: 'id' });
+    await newer.open();
+    expect(superseded).toBeTrue();
+    expect(await newer.table('working').count()).toBe(1);
+    newer.close();
+    await Dexie.delete(name);
+  });
+});

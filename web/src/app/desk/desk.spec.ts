@@ -1,0 +1,114 @@
+import { TestBed } from '@angular/core/testing';
+import { allItems, defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { KitchenDatabase } from '../data/database';
+import { Store } from '../data/store';
+import { knownBakes, place } from './bakery';
+import { Desk } from './desk';
+
+const f: Formula = {
+  ...readRecipe(
+    'Cinnamon loaf\n250 g plain flour\n2 tsp baking soda\n2 eggs\n150 g sugar\n90 g oil\n160 g yogurt\nBake at 175C for 50-60 minutes in a 9x5 inch loaf tin.',
+  ).formula,
+  id: 'loaf',
+};
+
+describe('the desk', () => {
+  let desk: Desk;
+  let store: Store;
+  let name: string;
+
+  beforeEach(async () => {
+    name = `test-${crypto.randomUUID()}`;
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    desk = TestBed.inject(Desk);
+    await desk.pickUp('loaf');
+  });
+  afterEach(async () => {
+    desk.putDown();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  const flour = (): string => allItems(f)[0]?.id ?? '';
+
+  it('shows a pull at once and stores it once, as one command', async () => {
+    const lift = desk.assessment()?.lift.mmolPer100gBase.typical ?? 0;
+    for (const grams of [260, 280, 320]) desk.drag.set([{ itemId: flour(), grams }]);
+    expect(desk.assessment()?.lift.mmolPer100gBase.typical).toBeLessThan(lift);
+    expect(desk.before()?.lift.mmolPer100gBase.typical).toBeCloseTo(lift, 9);
+    desk.setGrams(flour(), 320, 'flour 250 → 320 g');
+    await store.settled();
+    expect(await store.database.commands.where('doc').equals('loaf').count()).toBe(2);
+    expect((await store.database.working.get('loaf'))?.formula).toEqual(desk.formula() as Formula);
+  });
+
+  it('stores nothing of what is tried until it is kept', async () => {
+    const advice = desk.assessment()?.advice[0];
+    expect(advice).toBeDefined();
+    if (!advice) return;
+    desk.try(advice);
+    expect(desk.assessment()?.merit).toBeLessThan(desk.before()?.merit ?? 0);
+    await store.settled();
+    expect((await store.database.working.get('loaf'))?.formula).toEqual(f);
+    desk.drop();
+    expect(desk.shown()).toEqual(f);
+    desk.try(advice);
+    desk.keep();
+    await store.settled();
+    expect((await store.database.working.get('loaf'))?.formula).not.toEqual(f);
+    expect(await store.database.versions.count()).toBe(1);
+    await desk.undo();
+    expect(desk.formula()).toEqual(f);
+  });
+
+  it('says when a formula is not there', async () => {
+    await desk.pickUp('nowhere');
+    expect(desk.missing()).toBeTrue();
+    await desk.pickUp('loaf');
+    expect(desk.missing()).toBeFalse();
+  });
+});
+
+describe('the bakery', () => {
+  it('scales to the tins asked for and divides all the batter', () => {
+    const tin = { id: 'r', name: '18 cm', shape: 'round', topMm: 180, depthMm: 50, material: 'light metal' } as const;
+    const p = place(f, [{ tin, count: 2 }], defaultKitchen, true);
+    const total = allItems(p.formula).reduce((s, i) => s + i.grams, 0);
+    expect(p.fits.reduce((s, x) => s + x.batterG * x.count, 0)).toBeCloseTo(total, 6);
+    expect(p.input?.batterG).toBeCloseTo(total / 2, 6);
+    expect(place(f, f.tins ?? [], defaultKitchen, false).factor).toBe(1);
+  });
+
+  it('counts the stated time and the oven’s own log, but not what was left out or came out raw', () => {
+    const bake = (more: Partial<BakeRecord>): BakeRecord => ({
+      id: 'b',
+      formulaId: 'x',
+      versionId: null,
+      title: '',
+      family: 'muffin',
+      densityGPerMl: 1,
+      rise: 1.8,
+      at: 1,
+      tin: { tin: defaultKitchen.tins[0] as never, count: 1 },
+      batterG: 700,
+      ovenId: 'oven',
+      ovenC: 180,
+      fan: false,
+      predicted: null,
+      minutes: 30,
+      outcome: 'good',
+      notes: '',
+      ...more,
+    });
+    const known = knownBakes(f, defaultKitchen, [
+      bake({}),
+      bake({ excluded: true }),
+      bake({ outcome: 'under' }),
+      bake({ ovenId: 'another' }),
+    ]);
+    expect(known.map((k) => k.kind).sort()).toEqual(['logged', 'stated']);
+  });
+});
