@@ -1,17 +1,14 @@
 // Remakes docs/screenshots from the demo kitchen at a fixed time.
-import { spawn } from 'node:child_process';
 import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
 import { ensureBrowser, ensureBuilt } from './lib/ready.mjs';
+import { serve } from './lib/serve.mjs';
 
 const out = process.argv.find((a) => a.startsWith('--out='))?.slice(6) ?? 'docs/screenshots';
 const only = process.argv.find((a) => a.startsWith('--only='))?.slice(7);
-const PORT = 4391;
-const base = `http://localhost:${PORT}`;
 await ensureBuilt();
 ensureBrowser();
 const { chromium } = await import('@playwright/test');
-const server = spawn(process.execPath, ['server/src/main.mjs', `--port=${PORT}`], { stdio: 'inherit' });
-await waitFor(`${base}/health`);
+const { base, stop } = await serve(4391);
 
 const recipe = `Parsnip and ginger muffins
 
@@ -138,17 +135,5 @@ try {
   }
 } finally {
   await browser.close();
-  server.kill('SIGTERM');
-}
-
-async function waitFor(url) {
-  for (let i = 0; i < 100; i++) {
-    try {
-      if ((await fetch(url)).ok) return;
-    } catch {
-      // not up yet
-    }
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  throw new Error(`${url} did not answer`);
+  stop();
 }

@@ -2,6 +2,7 @@ import { networkInterfaces } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { makeApp } from './app.mjs';
 
+/** @param {string} name */
 const argument = (name) => process.argv.find((a) => a.startsWith(`--${name}=`))?.split('=')[1];
 const port = Number(argument('port') ?? process.env['PORT'] ?? 4310);
 const lan = process.argv.includes('--lan');

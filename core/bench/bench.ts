@@ -1,0 +1,156 @@
+/** Speed of the core, as milliseconds and as ratios to a fixed reference loop timed in the same run. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  allItems,
+  assess,
+  defaultKitchen,
+  ingredients,
+  predictBake,
+  readRecipe,
+  usualRanges,
+  write,
+  type Formula,
+  type Tin,
+} from '../src/index.js';
+import { roundGrid } from '../src/bake/grid.js';
+import { tabulate } from '../src/bake/physics.js';
+import { simulate, type Setup } from '../src/bake/run.js';
+import { setupOf } from '../src/bake/setup.js';
+import { begin, step, type Model } from '../src/bake/solve.js';
+import { demo } from '../test/support/make.js';
+
+function median(run: () => void, times: number): number {
+  for (let i = 0; i < Math.min(20, times); i++) run();
+  const all: number[] = [];
+  for (let i = 0; i < times; i++) {
+    const t = performance.now();
+    run();
+    all.push(performance.now() - t);
+  }
+  all.sort((a, b) => a - b);
+  return all[Math.floor(all.length / 2)] ?? NaN;
+}
+
+/** The reference: a million dependent multiply-adds. */
+let sink = 0;
+const reference = median(() => {
+  let x = 1;
+  for (let i = 0; i < 1_000_000; i++) x = x * 1.0000001 + 1e-9;
+  sink += x;
+}, 25);
+const line = (name: string, ms: number, aim = ''): void =>
+  console.log(
+    `${name.padEnd(58)} ${ms.toFixed(3).padStart(9)} ms  ${(ms / reference).toFixed(3).padStart(8)} × reference  ${aim}`,
+  );
+
+console.log(`reference loop${' '.repeat(44)} ${reference.toFixed(3).padStart(9)} ms`);
+
+const base = demo('rye-and-pear-loaf');
+const extra = ingredients.filter((i) => !['leavener', 'salt'].includes(i.role)).slice(0, 25 - allItems(base).length);
+const big: Formula = {
+  ...base,
+  groups: [
+    ...base.groups,
+    {
+      id: 'more',
+      name: 'More',
+      role: 'batter',
+      items: extra.map((i, n) => ({ id: `x${n}`, ingredient: i.id, words: i.name, entered: null, grams: 12 })),
+    },
+  ],
+};
+line(
+  `assess, ${allItems(big).length} ingredients, with advice`,
+  median(() => void assess(big), 400),
+  'aim < 2 ms',
+);
+line(
+  'usual ranges of the same',
+  median(() => void usualRanges(big), 400),
+);
+const text = write(base, 'text');
+line(
+  'read a recipe of 12 ingredients',
+  median(() => void readRecipe(text), 200),
+  'aim < 20 ms',
+);
+
+const loaf: Tin = {
+  id: 'l',
+  name: 'loaf',
+  shape: 'loaf',
+  topMm: 222,
+  top2Mm: 120,
+  baseMm: 205,
+  base2Mm: 104,
+  depthMm: 68,
+  material: 'light metal',
+};
+const round: Tin = {
+  id: 'r',
+  name: 'round',
+  shape: 'round',
+  topMm: 230,
+  baseMm: 228,
+  depthMm: 52,
+  material: 'light metal',
+};
+const at = (tin: Tin, batterG: number): Setup =>
+  setupOf({ tin, batterG, family: 'quick-bread', ovenC: 175 }, defaultKitchen);
+line(
+  'predictBake, likely, 23 cm round',
+  median(() => void predictBake({ tin: round, batterG: 900, family: 'butter-cake-lean', ovenC: 175 }), 15),
+);
+line(
+  'predictBake, likely, loaf',
+  median(() => void predictBake({ tin: loaf, batterG: 1000, family: 'quick-bread', ovenC: 175 }), 15),
+  'aim < 100 ms',
+);
+const coarse = simulate(at(loaf, 1000)).doneMin ?? 0;
+const fine = simulate({ ...at(loaf, 1000), resolution: 2.5 }).doneMin ?? 0;
+console.log(
+  `loaf: ${coarse.toFixed(2)} min against ${fine.toFixed(2)} min on a grid 2.5 times as fine: ${(100 * (coarse / fine - 1)).toFixed(2)} %  aim within 2 %`,
+);
+
+const still = { h: 0, eps: 0, evaporation: 0 };
+const wall = { law: still, capacity: 0, resistance: 0 };
+const model: Model = {
+  grid: roundGrid(0.115, 0, 0.04, 14, 16, 'symmetric'),
+  tables: tabulate({
+    kS: 0.33,
+    beta: 0.35,
+    aw: 0.93,
+    eps0: 0.15,
+    rise: 1.7,
+    rho: 980,
+    cp: 2650,
+    water: 0.3,
+    pressure: 101325,
+  }),
+  walls: { base: wall, open: wall, tin: wall, 'inner tin': wall },
+  aw: 0.93,
+  mc: 0.138,
+  startC: 60,
+};
+const state = begin(model);
+const STEPS = 4000;
+const ms = median(() => {
+  for (let i = 0; i < STEPS; i++) step(state, 5, 180);
+}, 5);
+const ns = (ms * 1e6) / (STEPS * 2 * 14 * 16);
+const c = nanosecondsInC();
+console.log(
+  `solver: ${ns.toFixed(2)} ns per cell update${c === null ? '; no C compiler here to compare with' : `, ${c.toFixed(2)} ns for the same loop in C -O2: ${(ns / c).toFixed(2)} times`}`,
+);
+if (sink === 0) console.log('');
+
+function nanosecondsInC(): number | null {
+  const out = join(mkdtempSync(join(tmpdir(), 'orvin-')), 'sweep');
+  const built = spawnSync('cc', ['-O2', '-o', out, new URL('sweep.c', import.meta.url).pathname]);
+  if (built.status !== 0) return null;
+  const ran = spawnSync(out, ['8000'], { encoding: 'utf8' });
+  return ran.status === 0 ? Number(ran.stdout.split(' ')[0]) : null;
+}

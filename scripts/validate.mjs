@@ -1,0 +1,15 @@
+// Runs the long studies and keeps their result in docs/science/validation.md.
+import { spawnSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { ensureInstalled, root } from './lib/ready.mjs';
+
+ensureInstalled();
+const done = spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/validate.ts'], {
+  cwd: root,
+  encoding: 'utf8',
+});
+process.stderr.write(done.stderr);
+if (done.status !== 0) process.exit(1);
+const text = `# Validation\n\nMade by \`npm run validate\`. Nothing here was tuned after looking at it except what docs/science/bake.md names as fitted.\n\n${done.stdout}`;
+writeFileSync(`${root}docs/science/validation.md`, text);
+console.log(text);
