@@ -164,10 +164,10 @@ test('tins: one named in words, an impossible one refused, the formula rewritten
   await expect(page.getByRole('alert')).toContainText(/no tin I can picture|too small/);
   await other.fill('two 8 inch square');
   await other.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two × 20 cm square/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two 20 cm squares/);
   await expect(page.locator('.range')).toBeVisible();
   await page.getByRole('button', { name: 'write it for these tins' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^In two × 20 cm square/i);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^In two 20 cm squares/i);
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/instead of/);
   await page.getByLabel('dial').fill('20 C');

@@ -148,7 +148,13 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
       words: `A little soda to spare: browner and softer. ${share}.`,
       rule,
     };
-  return { id: 'ledger', state: 'ok', severity: 'note', words: 'The soda is used up: nothing to taste.', rule };
+  return {
+    id: 'ledger',
+    state: 'ok',
+    severity: 'note',
+    words: left > 0.02 ? 'Nearly all the soda is used up: nothing to taste.' : 'The soda is used up: nothing to taste.',
+    rule,
+  };
 }
 
 /** Amounts that no kitchen means: negative, not a number, or heavier than a wheelbarrow. They count as nothing. */

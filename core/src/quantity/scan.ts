@@ -17,7 +17,10 @@ const words = [...spelled.keys()].sort((a, b) => b.length - a.length).map(escape
 /** `T` and `t` differ, everything else is read in any case; so the pattern is case-blind and the look-up is not. */
 const unitPattern = `(?:${words.join('|')})(?![\\p{L}])\\.?`;
 const range = `(${numberPattern})(?:\\s*(?:-|–|—|to|or)\\s*(${numberPattern}))?`;
-const amount = new RegExp(`(?<![\\p{L}\\d.,/])${range}\\s*(${unitPattern})?`, 'giu');
+const amount = new RegExp(
+  `(?<![\\p{L}\\d.,/])${range}\\s*(?:(?:level|scant|rounded|generous|heaped|heaping)\\s+)?(${unitPattern})?`,
+  'giu',
+);
 
 function unitId(word: string | undefined): string | null {
   if (!word) return null;

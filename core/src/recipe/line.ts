@@ -173,6 +173,8 @@ export function readLine(line: string, lineNo: number, id: string, source: Sourc
       ],
     });
   }
+  if (match && grams > 0 && /\bheap(?:ed|ing)\b/i.test(line) && byMass === null)
+    doubts.push(heaped(grams, id, place, ingredient));
   const optional = /\boptional\b/i.test(line);
   const whole = wholePieces(line, ingredient);
   return {
@@ -196,6 +198,28 @@ function wholePieces(line: string, ingredient: Ingredient): boolean {
     return false;
   if (/melted/i.test(line) && /chocolate/.test(ingredient.id)) return false;
   return ingredient.pieces ?? false;
+}
+
+/** A heaped spoon holds about half as much again as a level one, more or less by the hand. */
+function heaped(grams: number, id: string, place: Doubt['place'], ingredient: Ingredient): Doubt {
+  const choice = (name: string, words: string, g: number): Choice => ({
+    id: name,
+    words: `${words}, ${plain(g)} g`,
+    edit: { kind: 'amount', itemId: id, grams: g, entered: { value: Math.round(g * 10) / 10, unit: 'g' } },
+  });
+  return {
+    id: `${id}-heaped`,
+    place,
+    kind: 'amount',
+    itemId: id,
+    likely: 'heaped',
+    words: `A heaped spoon of ${nameOf(ingredient)} is a matter of the hand. How heaped?`,
+    choices: [
+      choice('heaped', 'half as much again', grams * 1.5),
+      choice('level', 'as a level one', grams),
+      choice('high', 'twice', grams * 2),
+    ],
+  };
 }
 
 function noAmount(line: string, id: string, place: Doubt['place'], ingredient: Ingredient, source: Source): Doubt {

@@ -16,6 +16,7 @@ import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { Undo } from '../ui/undo';
+import { bakeWords, tinWords } from '../ui/words';
 import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
 import { Ranges } from './ranges';
@@ -86,6 +87,8 @@ export class Bench {
   });
   protected readonly badAmounts = computed(() => this.a()?.verdicts.filter((v) => v.id.startsWith('amount:')) ?? []);
   protected readonly pct = pct;
+  protected readonly tinWords = tinWords;
+  protected readonly bakeWords = bakeWords;
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));

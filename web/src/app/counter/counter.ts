@@ -7,6 +7,7 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
+import { dialWords, tinWords } from '../ui/words';
 
 interface Check {
   readonly key: string;
@@ -59,7 +60,7 @@ export class Counter implements OnDestroy {
       kind: 'step',
     }));
     const fit = this.bakery.target()?.fits[0];
-    const heat = f.bake ? `${Math.round(f.bake.ovenC)} °C${f.bake.fan ? ' fan' : ''}` : 'its heat';
+    const heat = f.bake ? dialWords(f.bake) : 'its heat';
     const o = this.bakery.targetBake();
     const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
     const closing: Check[] = [
@@ -67,7 +68,7 @@ export class Counter implements OnDestroy {
         ? [
             {
               key: 's:fill',
-              words: `${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : ''}${fit.tin.name}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
+              words: `${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
               amount: '',
               measured: '',
               kind: 'step' as const,

@@ -24,6 +24,19 @@ function body(table: TableName, record: unknown): unknown {
   return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
 }
 
+/** Thrown inside a write when a value does not fit its format; already told to the baker. */
+class Unfit extends Error {}
+
+/** What is wrong with a value that is to be stored, in words; null when it fits its open format. */
+async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
+  const { checkBake, checkFormula, checkKitchen } = await import('@orvin/core/format');
+  const checked =
+    table === 'working' ? checkFormula((value as Doc).formula) : table === 'bakes' ? checkBake(value) : key === 'kitchen' ? checkKitchen(value) : null;
+  if (!checked || checked.ok) return null;
+  const first = checked.problems[0];
+  return first ? `${first.place}, ${first.words}` : 'it does not fit';
+}
+
 /**
  * The open kitchen's records as streams, and the one way to change them: a command, which is stored beside the change
  * so that it can be undone after a reload and from another tab.
@@ -95,6 +108,11 @@ export class Store {
    */
   commit(doc: string, label: string, table: TableName, key: string, base: unknown, next: unknown): Promise<boolean> {
     return this.guarded(async (db) => {
+      const wrong = next === null ? null : await unfit(table, key, next);
+      if (wrong !== null) {
+        this.notices.problem(`That was not stored: ${wrong}`, 'What is on disk stays as it was; undo on the screen, or reload.');
+        throw new Unfit();
+      }
       await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
         const current = body(table, await this.read(db, table, key));
         const after =
@@ -218,6 +236,7 @@ export class Store {
         await work(this.database);
         return true;
       } catch (e) {
+        if (e instanceof Unfit) return false;
         const { words, remedy } = storageTrouble(e);
         this.notices.problem(words, remedy);
         return false;

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { assess, outcomes, type BakeRecord, type Outcome } from '@orvin/core';
+import { assess, outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
@@ -10,6 +10,7 @@ import { Store } from '../data/store';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Undo } from '../ui/undo';
+import { dialWords, minuteWords, tinWords } from '../ui/words';
 
 interface Line {
   readonly bake: BakeRecord;
@@ -85,6 +86,13 @@ export class Log {
       range: p ? { left: ratio(p.early), width: ratio(p.late) - ratio(p.early), likely: 50 } : null,
       at: ratio(bake.minutes),
     };
+  }
+
+  protected readonly tinWords = tinWords;
+  protected readonly dialWords = dialWords;
+  protected about(t: TinUse): string {
+    const p = this.predicted();
+    return p ? `${tinWords(t)}; predicted ${minuteWords(p)}, likely ${p.likely}` : tinWords(t);
   }
 
   protected async save(): Promise<void> {

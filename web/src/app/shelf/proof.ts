@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { allItems, familyOf, ingredientFor, settle, type Doubt } from '@orvin/core';
+import { bakeWords, tinWords } from '../ui/words';
 import { Intake } from './intake';
 
 interface ProofLine {
@@ -27,6 +28,17 @@ export class Proof {
   protected readonly family = computed(() => {
     const f = this.formula();
     return f ? familyOf(f.family).name : '';
+  });
+  protected readonly readAs = computed(() => {
+    const f = this.formula();
+    const use = f?.tins?.[0];
+    const parts = [
+      this.family(),
+      `${this.items()} ingredients`,
+      ...(f?.bake ? [bakeWords(f.bake)] : []),
+      ...(use ? [tinWords(use)] : []),
+    ];
+    return `Read as ${parts.join(', ')}.`;
   });
   protected readonly items = computed(() => {
     const f = this.formula();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { outlineOf, type TinFit } from '@orvin/core';
 import { hollowsOf, sectionPaths } from '../ui/tin-section';
+import { tinWords } from '../ui/words';
 
 const W = 640;
 
@@ -164,7 +165,7 @@ export class TinPair {
         : '';
       const reads = fit?.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
       return {
-        title: fit ? (fit.count > 1 ? `${fit.count} × ${fit.tin.name}` : fit.tin.name) : '',
+        title: fit ? tinWords(fit) : '',
         more: total > shown ? ` (${shown} of ${total} drawn)` : '',
         drawn,
         from,

@@ -6,10 +6,9 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
+import { capital, dialWords, minuteWords, tinWords } from '../ui/words';
 import { BakeChart } from './bake-chart';
 import { TinPair } from './pair';
-
-const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
 /** Fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
@@ -38,11 +37,10 @@ export class Tins {
   protected readonly headline = computed(() => {
     const t = this.target();
     if (!t) return 'Choose a tin';
-    const name = (u: TinUse): string =>
-      u.count === 1 ? `the ${u.tin.name}` : `${numberWords[u.count] ?? u.count} × ${u.tin.name}`;
+    const name = (u: TinUse): string => (u.count === 1 ? `the ${u.tin.name}` : tinWords(u));
     const words =
       this.differs() && this.own() ? `${name(t)} instead of ${name(this.own() as TinUse)}` : `In ${name(t)}`;
-    return words.charAt(0).toUpperCase() + words.slice(1);
+    return capital(words);
   });
   protected readonly scaled = computed(() => {
     const p = this.bakery.target();
@@ -72,13 +70,11 @@ export class Tins {
   });
   protected readonly was = computed(() => {
     const b = this.ownBake();
-    return this.differs() && b
-      ? `${Math.round(b.minutes.early)}–${Math.round(b.minutes.late)} min in ${this.own()?.tin.name}`
-      : null;
+    return this.differs() && b ? `${minuteWords(b.minutes)} in the ${this.own()?.tin.name}` : null;
   });
   protected readonly heat = computed(() => {
     const b = this.desk.shown()?.bake;
-    return b ? `${Math.round(b.ovenC)} °C${b.fan ? ' fan' : ''}` : 'no heat set: 180 °C';
+    return b ? dialWords(b) : 'no heat set: 180 °C';
   });
 
   constructor() {
