@@ -31,7 +31,13 @@ class Unfit extends Error {}
 async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
   const { checkBake, checkFormula, checkKitchen } = await import('@orvin/core/format');
   const checked =
-    table === 'working' ? checkFormula((value as Doc).formula) : table === 'bakes' ? checkBake(value) : key === 'kitchen' ? checkKitchen(value) : null;
+    table === 'working'
+      ? checkFormula((value as Doc).formula)
+      : table === 'bakes'
+        ? checkBake(value)
+        : key === 'kitchen'
+          ? checkKitchen(value)
+          : null;
   if (!checked || checked.ok) return null;
   const first = checked.problems[0];
   return first ? `${first.place}, ${first.words}` : 'it does not fit';
@@ -110,7 +116,10 @@ export class Store {
     return this.guarded(async (db) => {
       const wrong = next === null ? null : await unfit(table, key, next);
       if (wrong !== null) {
-        this.notices.problem(`That was not stored: ${wrong}`, 'What is on disk stays as it was; undo on the screen, or reload.');
+        this.notices.problem(
+          `That was not stored: ${wrong}`,
+          'What is on disk stays as it was; undo on the screen, or reload.',
+        );
         throw new Unfit();
       }
       await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {

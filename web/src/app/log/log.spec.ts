@@ -1,0 +1,87 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { firstValueFrom, filter } from 'rxjs';
+import { KitchenDatabase } from '../data/database';
+import { Store } from '../data/store';
+import { Bakery } from '../desk/bakery';
+import { Desk } from '../desk/desk';
+import { Log } from './log';
+
+const f: Formula = {
+  ...readRecipe(
+    'Loaf\n250 g flour\n2 eggs\n150 g sugar\n90 g oil\n160 g yogurt\n8 g baking powder\nBake at 175C for 55-60 minutes in a 9x5 inch loaf tin.',
+  ).formula,
+  id: 'loaf',
+};
+
+describe('logging a bake', () => {
+  let fixture: ComponentFixture<Log>;
+  let store: Store;
+  let name: string;
+
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([])] });
+    name = `test-${crypto.randomUUID()}`;
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    await TestBed.inject(Desk).pickUp('loaf');
+    fixture = TestBed.createComponent(Log);
+    fixture.componentRef.setInput('id', 'loaf');
+    await fixture.whenStable();
+    const bakery = TestBed.inject(Bakery);
+    await expectAsync(until(() => bakery.targetBake()?.ok === true)).toBeResolvedTo(true);
+    await fixture.whenStable();
+  });
+  afterEach(async () => {
+    TestBed.inject(Desk).putDown();
+    fixture.destroy();
+    await store.settled();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  const until = async (test: () => boolean): Promise<boolean> => {
+    for (let i = 0; i < 200 && !test(); i++) await new Promise((r) => setTimeout(r, 50));
+    return test();
+  };
+  const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
+  const log = async (minutes: string): Promise<void> => {
+    const field = host().querySelector('#took') as HTMLInputElement;
+    field.value = minutes;
+    field.dispatchEvent(new Event('input'));
+    (host().querySelector('form') as HTMLFormElement).dispatchEvent(new Event('submit', { cancelable: true }));
+    await fixture.whenStable();
+    await store.settled();
+    await fixture.whenStable();
+  };
+  const said = (): string => host().querySelector('[role=alert]')?.textContent?.trim() ?? '';
+  const bakes = (): Promise<readonly BakeRecord[]> => firstValueFrom(store.bakes$);
+
+  it('asks for minutes until it has some', async () => {
+    for (const text of ['', 'a while', '-3', '0', '4000']) {
+      await log(text);
+      expect(said()).withContext(text).toContain('How many minutes');
+    }
+    expect(await bakes()).toEqual([]);
+  });
+
+  it('stores what was predicted beside what happened, with the version that was baked', async () => {
+    await log('1h 2');
+    const list = await firstValueFrom(store.bakes$.pipe(filter((b) => b.length > 0)));
+    expect(list[0]?.minutes).toBe(62);
+    expect(list[0]?.predicted?.likely).toBeGreaterThan(30);
+    expect(list[0]?.versionId).toBe('loaf@1');
+    expect(list[0]?.family).toBe(f.family);
+  });
+
+  it('doubts a time far from any prediction once, then believes it', async () => {
+    await log('9');
+    expect(said()).toContain('far from');
+    expect(await bakes()).toEqual([]);
+    (host().querySelector('form') as HTMLFormElement).dispatchEvent(new Event('submit', { cancelable: true }));
+    expect((await firstValueFrom(store.bakes$.pipe(filter((b) => b.length > 0))))[0]?.minutes).toBe(9);
+  });
+});

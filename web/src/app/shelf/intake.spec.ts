@@ -1,0 +1,85 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { defaultKitchen, readRecipe, settle, write } from '@orvin/core';
+import { KitchenDatabase } from '../data/database';
+import { Notices } from '../data/notices';
+import { Store } from '../data/store';
+import { Intake } from './intake';
+
+const recipe = 'Oat squares\n200 g rolled oats\n2 cups (180 g) flour\n80 g honey\n100 g butter\n5 g baking powder';
+const file = (name: string, text: string): File => new File([text], name);
+
+describe('taking recipes in', () => {
+  let intake: Intake;
+  let store: Store;
+  let name: string;
+
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
+    name = `test-${crypto.randomUUID()}`;
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    intake = TestBed.inject(Intake);
+  });
+  afterEach(async () => {
+    await store.settled();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  const shelf = async (): Promise<string[]> =>
+    (await store.database.working.toArray()).map((w) => w.formula.title).sort();
+
+  it('keeps a reading over a reload, with what was settled', async () => {
+    intake.read(recipe, defaultKitchen);
+    const reading = intake.reading();
+    const doubt = reading?.draft.doubts[0];
+    expect(doubt?.kind).toBe('disagree');
+    if (!reading || !doubt) return;
+    intake.hold({ ...reading, draft: settle(reading.draft, doubt.id, 'weight'), settled: ['180 g'] });
+    await new Promise((r) => setTimeout(r, 50));
+    intake.reading.set(null);
+    await intake.restore();
+    expect(intake.reading()?.draft.doubts).toEqual([]);
+    expect(intake.reading()?.text).toBe(recipe);
+  });
+
+  it('puts the same recipe on the shelf twice without losing the first', async () => {
+    const { formula } = readRecipe(recipe);
+    await intake.shelve(formula);
+    await intake.shelve(formula);
+    expect(await shelf()).toEqual(['Oat squares', 'Oat squares']);
+    expect(await store.database.versions.count()).toBe(2);
+  });
+
+  it('takes several files at once, and tells which one is wrong', async () => {
+    const one = write({ ...readRecipe(recipe).formula, title: 'From JSON' }, 'json');
+    await intake.files(
+      [
+        file('a.json', one),
+        file('b.txt', recipe),
+        file('c.json', '{"format":"orvin.formula","version":1'),
+        file('d.json', '{"format":"orvin.formula","version":1}'),
+      ],
+      defaultKitchen,
+    );
+    expect(await shelf()).toEqual(['From JSON', 'Oat squares']);
+    const problems = TestBed.inject(Notices)
+      .list()
+      .filter((n) => n.kind === 'problem')
+      .map((n) => n.words);
+    expect(problems.length).toBe(2);
+    expect(problems[0]).toContain('c.json, line 1');
+    expect(problems[1]).toContain('d.json');
+  });
+
+  it('opens one text file for reading, and refuses one that is far too large', async () => {
+    await intake.files([file('b.txt', recipe)], defaultKitchen);
+    expect(intake.reading()?.draft.formula.title).toBe('Oat squares');
+    const huge = file('huge.json', '');
+    Object.defineProperty(huge, 'size', { value: 90_000_000 });
+    await intake.files([huge], defaultKitchen);
+    expect(TestBed.inject(Notices).list().at(-1)?.words).toContain('too large');
+  });
+});
