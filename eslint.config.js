@@ -27,6 +27,7 @@ export default tseslint.config(
       'no-restricted-globals': ['error', 'Date', 'performance', 'fetch', 'setTimeout', 'setInterval', 'process'],
     },
   },
+  { files: ['core/bench/**/*.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['web/**/*.ts'],
     extends: [...angular.configs.tsRecommended],

@@ -45,7 +45,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
 
   // two round tins instead of the loaf
   await hang(page, 'Tins');
-  await expect(page.locator('.range')).toBeVisible();
+  await expect(page.locator('p.minutes')).toBeVisible();
   const inLoaf = await timeRange(page);
   await page.getByRole('button', { name: '20 cm round', exact: true }).click();
   await page.getByRole('button', { name: 'One tin more' }).click();

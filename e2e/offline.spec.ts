@@ -59,9 +59,9 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
 
     // the bake model's worker starts offline too
     await page.goto(`${base}/tins/rye-and-pear-loaf`);
-    await expect(page.locator('.range')).toBeVisible();
+    await expect(page.locator('p.minutes')).toBeVisible();
     await page.reload();
-    await expect(page.locator('.range')).toBeVisible();
+    await expect(page.locator('p.minutes')).toBeVisible();
     await page.goto(`${base}/bench/rye-and-pear-loaf`);
     await expect(powder).toHaveValue('9.1');
 

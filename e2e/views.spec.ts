@@ -21,7 +21,7 @@ for (const theme of ['light', 'dim'] as const)
     for (const path of views) {
       await page.goto(path);
       await expect(page.locator('h1, .title').first()).toBeVisible();
-      if (path.startsWith('/tins')) await expect(page.locator('.range')).toBeVisible();
+      if (path.startsWith('/tins')) await expect(page.locator('p.minutes')).toBeVisible();
       const found = await new AxeBuilder({ page }).analyze();
       const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
       expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
@@ -165,7 +165,7 @@ test('tins: one named in words, an impossible one refused, the formula rewritten
   await other.fill('two 8 inch square');
   await other.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two 20 cm squares/);
-  await expect(page.locator('.range')).toBeVisible();
+  await expect(page.locator('p.minutes')).toBeVisible();
   await page.getByRole('button', { name: 'write it for these tins' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^In two 20 cm squares/i);
   await page.keyboard.press('Control+z');

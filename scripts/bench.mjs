@@ -47,7 +47,7 @@ try {
     if (view === 'tins') {
       // the bakery follows the formula once the Tins view has woken it
       await page.goto(`${base}/tins/cardamom-yogurt-round`);
-      await page.waitForSelector('.range');
+      await page.waitForSelector('p.minutes');
       await page.getByRole('navigation').getByRole('link', { name: 'Bench' }).click();
       await bar.waitFor();
     }

@@ -71,7 +71,7 @@ const shots = [
     async (p) => {
       await p.click('.rack button:has-text("18 cm round")');
       await p.click('[aria-label="One tin more"]');
-      await p.waitForSelector('.range');
+      await p.waitForSelector('p.minutes');
       await p.waitForSelector('.plot .main-svg');
       await p.waitForTimeout(1500);
     },

@@ -57,7 +57,7 @@ export async function paste(page: Page, text: string): Promise<void> {
 
 /** The numbers in the time range on the Tins view. */
 export async function timeRange(page: Page): Promise<[number, number]> {
-  const text = await page.locator('.range').innerText();
+  const text = await page.locator('p.minutes').innerText();
   const [a, b] = [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
   return [a ?? 0, b ?? 0];
 }
