@@ -27,6 +27,7 @@ export interface Explanation {
   readonly source: string;
 }
 
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const general = 'General baking knowledge, not looked up; docs/science/balance.md';
 const chemistry = 'Stoichiometry (computed) with acid values of general knowledge; docs/science/leavening.md';
 
@@ -109,13 +110,17 @@ function explainItem(
 }
 
 function explainLift(formula: Formula, w: Weighed, kitchen: Kitchen): Explanation {
-  const parts = w.lift.bySource.map((s) => `${plain(s.mmol.typical)} ${s.source}, in the ${s.when}`);
+  const parts = w.lift.bySource
+    .filter((s) => s.mmol.typical > 0.05)
+    .map((s) => `${plain(s.mmol.typical)} ${s.source}, in the ${s.when}`);
   const [lo, hi] = w.lift.target;
   const powder = w.lines.find((l) => l.ingredient.leavener === 'powder');
   const kind = powder ? powderKind(powderTypeOf(powder.ingredient, kitchen)) : null;
   const thin = pressureRatio(kitchen.altitudeM);
+  const ml = Math.round(w.lift.airMl.typical);
+  const air = ml > 0 ? ` Air beaten in comes on top: about ${ml} ml here.` : '';
   return {
-    words: `Carbon dioxide that this batter can really get, for each 100 g of flour and cocoa. ${aFamily(familyOf(formula.family))} usually wants ${plain(lo)}–${plain(hi)}. Soda counts only as far as acid meets it; heat splits ${Math.round(SPLIT.low * 100)}–${Math.round(SPLIT.high * 100)} % more out of what is left over. Air beaten in comes on top: about ${Math.round(w.lift.airMl.typical)} ml here.`,
+    words: `Carbon dioxide that this batter can really get, for each 100 g of flour and cocoa. ${capital(aFamily(familyOf(formula.family)))} usually wants ${plain(lo)}–${plain(hi)}. Soda counts only as far as acid meets it; heat splits ${Math.round(SPLIT.low * 100)}–${Math.round(SPLIT.high * 100)} % more out of what is left over.${air}`,
     equation: `${parts.join(' + ')} = ${plain(w.lift.mmolPer100gBase.typical)} mmol`,
     inputs: [
       { name: 'flour and cocoa', value: w.totals.baseG, unit: 'g', from: 'sum of the lines' },
@@ -189,7 +194,7 @@ function explainMeasure(formula: Formula, m: 'fat' | 'sugar' | 'egg' | 'water' |
     salt: 'Salt, and that of salted butter and cheese.',
   }[m];
   return {
-    words: `${what} ${family.id === 'free' ? 'No family is chosen, so there is no range.' : `${aFamily(family)} usually has ${plain(lo)}–${plain(hi)} % of its flour.`}`,
+    words: `${what} ${family.id === 'free' ? 'No family is chosen, so there is no range.' : `${capital(aFamily(family))} usually has ${plain(lo)}–${plain(hi)} % of its flour.`}`,
     equation: `${plain(grams)} g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(pct)} %`,
     inputs: [
       { name: m, value: grams, unit: 'g', from: 'composition of the lines' },

@@ -71,6 +71,8 @@ export class LedgerDrawing {
     if (acidG > 0.05) return { kind: 'acid', text: 'acid to spare', detail: `could meet ${plain(acidG)} g more soda` };
     return { kind: 'even', text: 'evenly met', detail: 'nothing left over' };
   });
+  /** What is worth a line in words: nothing below a fiftieth of a gram of soda. */
+  protected readonly listed = computed(() => this.ledger().entries.filter((e) => Math.abs(e.sodaG.typical) >= 0.02));
   protected readonly was = computed(() => {
     const b = this.before();
     if (!b) return null;

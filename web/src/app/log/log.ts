@@ -72,7 +72,7 @@ export class Log {
   private line(bake: BakeRecord, zone: string): Line {
     const p = bake.predicted;
     const ratio = (x: number): number =>
-      Math.min(100, Math.max(0, 50 + 110 * Math.log(x / (p?.likely ?? bake.minutes))));
+      Math.min(100, Math.max(0, 50 + 200 * Math.log(x / (p?.likely ?? bake.minutes))));
     const off = p ? Math.round((100 * (bake.minutes - p.likely)) / p.likely) : 0;
     return {
       bake,

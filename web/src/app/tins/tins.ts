@@ -68,6 +68,12 @@ export class Tins {
     const r = Math.round;
     return { early: r(b.minutes.early), late: r(b.minutes.late), likely: r(b.minutes.likely) };
   });
+  protected readonly cups = computed(() => this.fit()?.tin.cups ?? 1);
+  /** A check that a scale gives: the batter less the water it loses, to 5 g, or 1 g for something small. */
+  protected readonly bakedG = computed(() => {
+    const g = (this.fit()?.perCupG ?? 0) * (1 - (this.bake()?.lossPct ?? 0) / 100);
+    return g > 200 ? 5 * Math.round(g / 5) : Math.round(g);
+  });
   protected readonly was = computed(() => {
     const b = this.ownBake();
     return this.differs() && b ? `${minuteWords(b.minutes)} in the ${this.own()?.tin.name}` : null;

@@ -18,6 +18,7 @@ import { Panels } from './panels';
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      [style]="{ width: 'min(34rem, 94vw)' }"
       header="Find a formula"
       (onShow)="field.focus()"
     >

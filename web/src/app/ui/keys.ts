@@ -19,6 +19,7 @@ interface KeyRow {
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      [style]="{ width: 'min(52rem, 94vw)' }"
       header="Keys"
     >
       <div class="columns">
@@ -62,6 +63,7 @@ interface KeyRow {
       display: flex;
       gap: 0.25rem;
       flex-wrap: wrap;
+      align-items: flex-start;
     }
     dd {
       margin: 0;
@@ -74,7 +76,7 @@ export class KeysPanel {
     {
       title: 'Everywhere',
       rows: [
-        { keys: ['1', '–', '7'], does: 'go to Shelf, Bench, Tins, Day, Counter, Log, Larder' },
+        { keys: ['1 – 7'], does: 'go to Shelf, Bench, Tins, Day, Counter, Log, Larder' },
         { keys: ['/'], does: 'find a formula' },
         { keys: ['Ctrl', 'Z'], does: 'undo' },
         { keys: ['Ctrl', 'Shift', 'Z'], does: 'redo' },

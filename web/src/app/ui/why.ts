@@ -16,6 +16,7 @@ import { Panels } from './panels';
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      [style]="{ width: 'min(44rem, 94vw)' }"
       header="Where this comes from"
       styleClass="why-dialog"
     >
