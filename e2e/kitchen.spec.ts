@@ -1,0 +1,158 @@
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, gramsField, hang, sampleKitchen } from './src/steps';
+
+const views = [
+  '/shelf',
+  '/bench/cardamom-yogurt-round',
+  '/tins/cardamom-yogurt-round',
+  '/day/cardamom-yogurt-round',
+  '/counter/cardamom-yogurt-round',
+  '/log/cardamom-yogurt-round',
+  '/larder',
+];
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [390, 844],
+] as const)
+  test(`no view scrolls sideways at ${width} x ${height}, and its one heading is in sight`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await sampleKitchen(page);
+    for (const path of views) {
+      await page.goto(path);
+      const heading = page.locator('h1, input.title').first();
+      await expect(heading).toBeInViewport();
+      if (path.startsWith('/tins')) await expect(page.locator('p.minutes')).toBeVisible();
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(over, path).toBeLessThanOrEqual(0);
+    }
+  });
+
+test('at the counter everything to press is large enough for a floury knuckle', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await sampleKitchen(page);
+  await page.goto('/counter/rye-and-pear-loaf');
+  const presses = page.locator('main button');
+  await expect(presses.first()).toBeVisible();
+  const heights = await presses.evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
+  expect(Math.min(...heights)).toBeGreaterThanOrEqual(80);
+});
+
+test('the larder changes what every figure is worked out for, and undo takes it back', async ({ page }) => {
+  await sampleKitchen(page);
+  const lift = async (): Promise<string> => {
+    await page.goto('/bench/cardamom-yogurt-round');
+    return page.locator('orvin-lift svg').getAttribute('aria-label') as Promise<string>;
+  };
+  const before = await lift();
+  await hang(page, 'Larder');
+  const height = page.getByLabel('Metres above the sea');
+  await height.fill('a hill');
+  await height.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('It stays 210');
+  await height.fill('1800');
+  await height.press('Tab');
+  await expect(page.getByRole('button', { name: 'Undo height 1800' })).toBeEnabled();
+  expect(await lift()).not.toBe(before);
+  await hang(page, 'Larder');
+  await expect(page.getByLabel('Metres above the sea')).toHaveValue('1800');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Metres above the sea')).toHaveValue('210');
+  expect(await lift()).toBe(before);
+});
+
+test('another cup shows amounts anew and leaves every gram as it was', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.goto('/bench/cardamom-yogurt-round');
+  const row = page.locator('orvin-row', { hasText: 'Plain flour' });
+  await expect(row.locator('.measured')).toHaveText('2 cups');
+  await hang(page, 'Larder');
+  await page.getByRole('combobox', { name: 'Cup', exact: true }).click();
+  await page.getByRole('option', { name: '284 ml, imperial' }).click();
+  await page.goto('/bench/cardamom-yogurt-round');
+  await expect(row.locator('.measured')).not.toHaveText('2 cups');
+  await expect(gramsField(page, 'Plain flour')).toHaveValue('250');
+});
+
+test('the log: a bake left out no longer teaches, one removed can be put back', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.goto('/log/rye-and-pear-loaf');
+  await expect(page.getByText(/From 9 known bakes/)).toBeVisible();
+  await page.getByRole('button', { name: 'do not learn' }).first().click();
+  await expect(page.getByRole('button', { name: 'learn from it' })).toHaveCount(1);
+  const count = await page.getByRole('article').count();
+  await page
+    .getByRole('button', { name: /^Remove Oat and rhubarb muffins/ })
+    .first()
+    .click();
+  await expect(page.getByRole('article')).toHaveCount(count - 1);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('article')).toHaveCount(count);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'learn from it' })).toHaveCount(0);
+  await page.getByRole('checkbox').check();
+  await expect(page.getByRole('article')).toHaveCount(2);
+});
+
+test('a formula taken off the shelf can be put back, and one that is gone says so', async ({ page }) => {
+  await sampleKitchen(page);
+  const loaf = page.getByRole('link', { name: /Rye and pear loaf/ });
+  await page.getByRole('button', { name: 'Take Rye and pear loaf off the shelf' }).click();
+  await expect(loaf).toHaveCount(0);
+  await page.getByRole('button', { name: 'put it back' }).click();
+  await expect(loaf).toBeVisible();
+  await page.goto('/bench/nobody-baked-this');
+  await expect(page.getByRole('heading', { name: 'This formula is not in this kitchen' })).toBeVisible();
+});
+
+test('one formula travels as a file and comes back the same', async ({ page }) => {
+  const wrong = complaints(page);
+  await sampleKitchen(page);
+  await page.goto('/bench/buckwheat-cocoa-squares');
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'save as file' }).click();
+  const saved = await waiting;
+  expect(saved.suggestedFilename()).toBe('buckwheat-cocoa-squares.formula.json');
+  await hang(page, 'Shelf');
+  await page.locator('input[type=file]').setInputFiles(await saved.path());
+  await expect(page).toHaveURL(/bench\/buckwheat-cocoa-squares-/);
+  await expect(gramsField(page, 'Buckwheat flour')).toHaveValue('100');
+  await hang(page, 'Shelf');
+  await expect(page.getByRole('link', { name: /Buckwheat cocoa squares/ })).toHaveCount(2);
+  expect(wrong).toEqual([]);
+});
+
+test('the day: counted back from the time that was typed, however it was typed', async ({ page }) => {
+  await page.clock.setFixedTime(new Date('2026-10-03T06:00:00Z'));
+  await sampleKitchen(page);
+  await page.goto('/day/cheese-and-thyme-scones');
+  const serve = page.getByLabel('Serve at');
+  const type = async (text: string): Promise<void> => {
+    await serve.fill(text);
+    await serve.press('Tab');
+  };
+  const heading = page.getByRole('heading', { level: 1 });
+  for (const [text, at] of [
+    ['15:30', '15:30'],
+    ['4.15 pm', '16:15'],
+    ['1100', '11:00'],
+    ['9', '09:00'],
+  ] as const) {
+    await type(text);
+    await expect(heading).toHaveText(new RegExp(`at ${at}$`));
+  }
+  const first = async (p: Page): Promise<string> => p.locator('ol time').first().innerText();
+  const nine = await first(page);
+  await type('10:00');
+  const minutes = (t: string): number => Number(t.slice(0, 2)) * 60 + Number(t.slice(3));
+  expect(minutes(await first(page)) - minutes(nine)).toBe(60);
+  await type('half past tea');
+  await expect(page.getByRole('alert')).toContainText('no time of day');
+  await expect(heading).toHaveText(/10:00$/);
+  await type('07:10');
+  await expect(page.getByText(/should have begun \d+ minutes ago/)).toBeVisible();
+});
