@@ -73,6 +73,7 @@ test('another cup shows amounts anew and leaves every gram as it was', async ({ 
   await hang(page, 'Larder');
   await page.getByRole('combobox', { name: 'Cup', exact: true }).click();
   await page.getByRole('option', { name: '284 ml, imperial' }).click();
+  await expect(page.getByRole('button', { name: 'Undo cup 284 ml' })).toBeEnabled();
   await page.goto('/bench/cardamom-yogurt-round');
   await expect(row.locator('.measured')).not.toHaveText('2 cups');
   await expect(gramsField(page, 'Plain flour')).toHaveValue('250');

@@ -147,8 +147,21 @@ test('keys: the views, the sheet, the finder, and why a figure is what it is', a
   await expect(page.getByRole('dialog')).toContainText('Stoichiometry');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
+  // advice by keys alone: try, drop, try, keep
+  await page.keyboard.press('t');
+  await expect(page.getByRole('heading', { name: /^Trying/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('t');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Nothing to mend.' })).toBeVisible();
   await page.keyboard.press('3');
   await expect(page).toHaveURL(/tins\/oat/);
+  await page.locator('p.minutes button').click();
+  await expect(page.getByRole('dialog')).toContainText('the middle reaches');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /% full/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('capacity');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('6');
   await expect(page).toHaveURL(/log\/oat/);
 });

@@ -20,6 +20,7 @@ export type { Totals } from './balance/totals.js';
 export { consistencyWords } from './balance/totals.js';
 export { aFamily, families, familyOf, type Consistency, type Family } from './balance/families.js';
 export { explain, explainable, type Explanation, type ExplainKey } from './explain/explain.js';
+export { explainBake, explainFit } from './explain/bake.js';
 
 export {
   allItems,

@@ -1,8 +1,19 @@
-import { calibrate, defaultKitchen, predictBake, type BakeInput, type Tin } from '../src/index.js';
+import {
+  calibrate,
+  defaultKitchen,
+  explainBake,
+  explainFit,
+  fitTins,
+  predictBake,
+  type TinFit,
+  type BakeInput,
+  type Tin,
+} from '../src/index.js';
 import { roundGrid } from '../src/bake/grid.js';
 import { airPressure, boilingPoint, conductivity, plainTables, psat, tabulate } from '../src/bake/physics.js';
 import { simulate, type Setup } from '../src/bake/run.js';
 import { begin, enthalpy, readOut, step, type Model, type Wall } from '../src/bake/solve.js';
+import { demo } from './support/make.js';
 import { bessel, homeTable, setupFor } from './support/heat.js';
 
 const convective = (h: number): Wall => ({ law: { h, eps: 0, evaporation: 0 }, capacity: 0, resistance: 0 });
@@ -204,6 +215,16 @@ describe('baking times', () => {
     expect(p.lossPct).toBeGreaterThan(2);
     expect(p.lossPct).toBeLessThan(16);
     expect(predictBake(input)).toEqual(p);
+  });
+
+  it('explain themselves, with the figures they were made from', () => {
+    const fit = fitTins(demo('cardamom-yogurt-round'), [{ tin: round(229), count: 1 }])[0] as TinFit;
+    const e = explainBake(fit, predictBake(input));
+    expect(e.equation).toMatch(/after [\d.]+ min; \d+–\d+ with one sigma of 13 %/);
+    expect(e.band?.low).toBeLessThan(e.band?.high ?? 0);
+    expect(explainFit(fit).equation).toMatch(/ml ÷ .* ml = \d+ %/);
+    const known = predictBake({ ...input, known: { tin: input.tin, batterG: 680, ovenC: 177, minutes: 27 } });
+    expect(explainBake(fit, known).words).toMatch(/one known bake/i);
   });
 
   it('move towards a known time, further with a second', () => {

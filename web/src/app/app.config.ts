@@ -11,6 +11,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { PrimeNG, providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
 import { Kitchens } from './data/kitchens';
+import { formats } from './data/store';
 import { Desk } from './desk/desk';
 import { enamel } from './ui/enamel';
 import { Theme } from './ui/theme';
@@ -34,6 +35,7 @@ export const appConfig: ApplicationConfig = {
       await kitchens.start();
       await theme.start();
       await desk.resume();
+      setTimeout(() => void formats(), 1500);
     }),
   ],
 };

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
@@ -39,6 +49,7 @@ export class Bench {
   protected readonly backup = inject(Backup);
   private readonly undo = inject(Undo);
 
+  private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   protected readonly formula = this.desk.shown;
   protected readonly a = this.desk.assessment;
   protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
@@ -92,6 +103,8 @@ export class Bench {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
+    // what is being tried can be kept with Enter at once
+    effect(() => this.keepButton()?.nativeElement.focus({ preventScroll: true }));
     this.undo.scope.set('formula');
   }
 
@@ -125,18 +138,8 @@ export class Bench {
 
   protected key(e: KeyboardEvent): void {
     const target = e.target as HTMLElement;
-    if (
-      /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName) ||
-      this.panels.anyOpen ||
-      e.ctrlKey ||
-      e.metaKey ||
-      e.altKey
-    )
-      return;
-    if (target.closest('p-select')) return;
-    if (e.key === 'Enter' && this.desk.ghost()) {
-      e.preventDefault();
-      this.desk.keep();
-    } else if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('p-select') !== null;
+    if (typing || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
   }
 }

@@ -24,12 +24,18 @@ function body(table: TableName, record: unknown): unknown {
   return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
 }
 
+// eslint-disable-next-line @typescript-eslint/consistent-type-imports -- the type of a module that is loaded late
+let loaded: Promise<typeof import('@orvin/core/format')> | null = null;
+/** The checks of the open formats; loaded once, soon after the start, so that no write has to wait for them. */
+// eslint-disable-next-line @typescript-eslint/consistent-type-imports -- the module itself, loaded when first needed
+export const formats = (): Promise<typeof import('@orvin/core/format')> => (loaded ??= import('@orvin/core/format'));
+
 /** Thrown inside a write when a value does not fit its format; already told to the baker. */
 class Unfit extends Error {}
 
 /** What is wrong with a value that is to be stored, in words; null when it fits its open format. */
 async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
-  const { checkBake, checkFormula, checkKitchen } = await import('@orvin/core/format');
+  const { checkBake, checkFormula, checkKitchen } = await formats();
   const checked =
     table === 'working'
       ? checkFormula((value as Doc).formula)

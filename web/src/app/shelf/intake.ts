@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { readRecipe, type Formula, type Kitchen, type RecipeDraft } from '@orvin/core';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
-import { Store } from '../data/store';
+import { formats, Store } from '../data/store';
 
 /** What was pasted and how it was read; kept until it is put on the shelf or thrown away. */
 export interface Reading {
@@ -68,7 +68,7 @@ export class Intake {
       return;
     }
     const text = await file.text();
-    const { readFile } = await import('@orvin/core/format');
+    const { readFile } = await formats();
     const read = readFile(text);
     switch (read.kind) {
       case 'kitchen':

@@ -4,6 +4,7 @@ import { readTin, tinProblems, type BakePrediction, type Tin, type TinUse } from
 import { Notices } from '../data/notices';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
+import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
 import { capital, dialWords, minuteWords, tinWords } from '../ui/words';
@@ -22,6 +23,7 @@ export class Tins {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
   protected readonly bakery = inject(Bakery);
+  protected readonly panels = inject(Panels);
   private readonly notices = inject(Notices);
   protected readonly rack = computed(() => this.desk.kitchen().tins);
   protected readonly target = computed<TinUse | null>(() => this.bakery.targetTins()[0] ?? null);

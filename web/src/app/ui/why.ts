@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { explain, plain, type Explanation } from '@orvin/core';
+import { explain, explainBake, explainFit, plain, type Explanation } from '@orvin/core';
 import { DialogModule } from 'primeng/dialog';
+import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Panels } from './panels';
 
@@ -81,10 +82,16 @@ import { Panels } from './panels';
 export class WhyPanel {
   protected readonly panels = inject(Panels);
   private readonly desk = inject(Desk);
+  private readonly bakery = inject(Bakery);
   protected readonly figure = plain;
   protected readonly what = computed<Explanation | null>(() => {
     const key = this.panels.why();
     const f = this.desk.shown();
-    return key !== null && f ? explain(f, key, this.desk.kitchen()) : null;
+    if (key === null || !f) return null;
+    const fit = this.bakery.target()?.fits[0];
+    const bake = this.bakery.targetBake();
+    if (key === 'bake') return fit && bake?.ok ? explainBake(fit, bake.value) : null;
+    if (key === 'fit') return fit ? explainFit(fit) : null;
+    return explain(f, key, this.desk.kitchen());
   });
 }
