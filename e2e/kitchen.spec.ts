@@ -157,3 +157,27 @@ test('the day: counted back from the time that was typed, however it was typed',
   await type('07:10');
   await expect(page.getByText(/should have begun \d+ minutes ago/)).toBeVisible();
 });
+
+test('lines: one added in words goes where it is mixed, a doubtful one asks, one taken out comes back', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/bench/cardamom-yogurt-round');
+  const line = page.getByLabel('Another line');
+  await line.fill('1 tsp ground cinnamon');
+  await line.press('Enter');
+  const dry = page.locator('section', { has: page.getByRole('heading', { name: 'Dry', exact: true }) }).last();
+  await expect(dry.getByText('Cinnamon, ground')).toBeVisible();
+  await line.fill('30 g glimmer');
+  await line.press('Enter');
+  await expect(page.getByText('"glimmer" is not in the larder. What is it?')).toBeVisible();
+  await page.getByRole('button', { name: 'not an ingredient' }).click();
+  await expect(page.getByText('glimmer')).toHaveCount(0);
+  const egg = page.locator('orvin-row', { hasText: 'Egg' });
+  await page.getByRole('button', { name: 'Take Egg out' }).click();
+  await expect(egg).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /In balance for/ })).toBeVisible();
+  await page.locator('h2').first().click();
+  await page.keyboard.press('Control+z');
+  await expect(egg).toHaveCount(1);
+});

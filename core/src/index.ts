@@ -7,6 +7,7 @@ export { OrvinError, type ErrorCode, type Problem } from './errors.js';
 
 export { readRecipe, readRecipes } from './recipe/read.js';
 export { settle } from './recipe/settle.js';
+export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';
 export type { Choice, Doubt, DoubtKind, Edit, Place, RecipeDraft } from './recipe/draft.js';
 export { readTin } from './recipe/baking.js';

@@ -143,6 +143,14 @@ describe('reading a recipe', () => {
     ).toContain('tin');
   });
 
+  it('says in which line each doubt lies', () => {
+    const text = 'Scones\n\n300 g flour\n60 g butter\n3 tbsp baking soda\n50 g glimmer\n150 g milk';
+    const lines = text.split('\n');
+    const at = readRecipe(text).doubts.map((d) => [d.kind, d.place ? lines[d.place.line] : null]);
+    expect(at).toContain(['leavener', '3 tbsp baking soda']);
+    expect(at).toContain(['unknown-ingredient', '50 g glimmer']);
+  });
+
   it('gives a valid, empty formula and says why when there is nothing to read', () => {
     const cases: [string, string][] = [
       ['', 'empty'],

@@ -180,11 +180,13 @@ function assemble(text: string, lines: readonly string[], long: boolean, kitchen
       .trim() ?? 'Untitled';
   const doubts: Doubt[] = [];
   const sections: { name: string; role: GroupRole; items: Item[] }[] = [{ name: '', role: 'batter', items: [] }];
+  const lineOf = new Map<string, number>();
   let n = 0;
   for (const p of parts) {
     if (p.group) sections.push({ ...p.group, items: [] });
     if (p.kind !== 'ingredient') continue;
     const read = readLine(p.text, p.no, `i${++n}`, source, kitchen);
+    lineOf.set(read.item.id, p.no);
     sections.at(-1)?.items.push(read.item);
     doubts.push(...read.doubts);
   }
@@ -221,7 +223,7 @@ function assemble(text: string, lines: readonly string[], long: boolean, kitchen
     family: guess.family,
     groups: [...intoGroups(batter, bare, guess.family, method, kitchen), ...apart],
   };
-  doubts.push(...across(formula, baking, guess.confidence, kitchen));
+  doubts.push(...across(formula, baking, guess.confidence, lineOf, kitchen));
   if (long)
     doubts.push(
       alone(
@@ -248,11 +250,17 @@ const step = (text: string, items: readonly Item[], kitchen: Kitchen): MethodSte
 };
 
 /** Doubts that only the whole recipe shows: leavener out of proportion, odd heat, too small a tin, an unclear family. */
-function across(formula: Formula, baking: Baking, familyConfidence: number, kitchen: Kitchen): Doubt[] {
+function across(
+  formula: Formula,
+  baking: Baking,
+  familyConfidence: number,
+  lineOf: ReadonlyMap<string, number>,
+  kitchen: Kitchen,
+): Doubt[] {
   const out: Doubt[] = [];
   const w = weigh(formula, kitchen);
   const flour = w.totals.flourG;
-  const place = (item: Item): Doubt['place'] => ({ line: 0, from: 0, to: item.words.length });
+  const place = (item: Item): Doubt['place'] => ({ line: lineOf.get(item.id) ?? 0, from: 0, to: item.words.length });
   for (const item of allItems(formula)) {
     const kind = ingredientFor(formula, item, kitchen).leavener;
     if (flour <= 0 || !kind || kind === 'acid') continue;

@@ -12,6 +12,11 @@ import {
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
+  addLine,
+  removeItem,
+  settle,
+  type Choice,
+  type Doubt,
   consistencyWords,
   families,
   familyOf,
@@ -54,6 +59,8 @@ export class Bench {
   protected readonly a = this.desk.assessment;
   protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
   protected readonly adviceAt = signal(0);
+  /** Of lines added here; those of a paste are settled before they come. */
+  protected readonly doubts = signal<readonly Doubt[]>([]);
 
   protected readonly pctById = computed(() => new Map(this.a()?.items.map((i) => [i.itemId, i.bakersPct])));
   /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
@@ -102,7 +109,10 @@ export class Bench {
   protected readonly bakeWords = bakeWords;
 
   constructor() {
-    effect(() => void this.desk.pickUp(this.id()));
+    effect(() => {
+      void this.desk.pickUp(this.id());
+      this.doubts.set([]);
+    });
     // what is being tried can be kept with Enter at once
     effect(() => this.keepButton()?.nativeElement.focus({ preventScroll: true }));
     this.undo.scope.set('formula');
@@ -124,6 +134,33 @@ export class Bench {
   protected setFamily(id: FamilyId): void {
     const f = this.desk.formula();
     if (f && id !== f.family) this.desk.change(`family ${familyOf(id).name}`, { formula: { ...f, family: id } });
+  }
+
+  /** Adds a line in the baker's own words; what is doubtful about it is asked under the sheet. */
+  protected add(field: HTMLInputElement): void {
+    const f = this.desk.formula();
+    const added = f && addLine(f, field.value, this.desk.kitchen());
+    if (!added) return;
+    const name = field.value.trim();
+    field.value = '';
+    this.doubts.update((d) => [...d, ...added.doubts]);
+    this.desk.change(`add ${name}`, { formula: added.formula });
+  }
+
+  protected settle(doubt: Doubt, choice: Choice): void {
+    const f = this.desk.formula();
+    this.doubts.update((d) => d.filter((x) => x.id !== doubt.id));
+    if (f)
+      this.desk.change(choice.words, {
+        formula: settle({ formula: f, doubts: [doubt], confidence: 0 }, doubt.id, choice).formula,
+      });
+  }
+
+  protected takeOut(item: Item): void {
+    const f = this.desk.formula();
+    if (!f) return;
+    this.doubts.update((d) => d.filter((x) => x.itemId !== item.id));
+    this.desk.change(`take out ${this.ingredient(item).name}`, { formula: removeItem(f, item.id) });
   }
 
   protected tryIt(): void {

@@ -25,6 +25,7 @@ export class Row {
   readonly dragging = output<number>();
   readonly set = output<{ grams: number; label: string }>();
   readonly dropped = output<void>();
+  readonly takeOut = output<void>();
 
   protected readonly active = signal(false);
   protected readonly typed = signal<string | null>(null);
@@ -104,11 +105,16 @@ export class Row {
     } else this.nudge(e);
   }
 
-  /** Arrow keys on the amount or on the bar. */
+  /** Arrow keys on the amount or on the bar; Delete on the bar takes the line out. */
   protected nudge(e: KeyboardEvent): void {
     const up = e.key === 'ArrowUp' || e.key === 'ArrowRight';
     const down = e.key === 'ArrowDown' || e.key === 'ArrowLeft';
     const onInput = (e.target as HTMLElement).tagName === 'INPUT';
+    if (e.key === 'Delete' && !onInput) {
+      e.preventDefault();
+      this.takeOut.emit();
+      return;
+    }
     if ((!up && !down) || (onInput && (e.key === 'ArrowLeft' || e.key === 'ArrowRight'))) return;
     e.preventDefault();
     this.typed.set(null);

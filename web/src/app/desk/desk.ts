@@ -89,7 +89,8 @@ export class Desk {
 
   /** Takes a formula in hand. */
   async pickUp(id: string): Promise<void> {
-    if (this.id() === id && this.local()) return;
+    // called from effects, which must not follow what is in hand
+    if (untracked(() => this.id() === id && this.local() !== null)) return;
     this.ghost.set(null);
     this.drag.set(null);
     this.local.set(null);

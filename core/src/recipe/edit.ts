@@ -1,0 +1,57 @@
+import { ingredientFor } from '../formula/formula.js';
+import type { Formula, Group, GroupRole, Item, Kitchen } from '../formula/types.js';
+import { defaultKitchen } from '../kitchen/default.js';
+import type { Doubt } from './draft.js';
+import { readLine } from './line.js';
+
+/** A formula with one more line, the line's id, and what is doubtful about it. */
+export interface Added {
+  readonly formula: Formula;
+  readonly itemId: string;
+  readonly doubts: readonly Doubt[];
+}
+
+const dry = new Set(['flour', 'cocoa', 'leavener', 'salt']);
+
+/** Roles of groups that suit an item, best first. */
+function suits(formula: Formula, item: Item, kitchen: Kitchen): readonly GroupRole[] {
+  const i = ingredientFor(formula, item, kitchen);
+  if (item.pieces ?? i.pieces) return ['fold-in', 'wet', 'batter'];
+  if (dry.has(i.role)) return ['dry', 'batter'];
+  if (i.role === 'egg') return ['egg', 'wet', 'batter'];
+  if (i.role === 'fat' || i.role === 'sugar') return ['fat-sugar', 'wet', 'batter'];
+  if (i.role === 'flavour') return ['dry', 'wet', 'batter'];
+  return ['wet', 'batter'];
+}
+
+/**
+ * Adds an ingredient line in the baker's words, taken in the kitchen's measures, to the group that it is mixed with.
+ * Unclear lines are added as they were read, with their doubts. Null when the words hold nothing.
+ */
+export function addLine(formula: Formula, words: string, kitchen: Kitchen = defaultKitchen): Added | null {
+  if (words.trim() === '') return null;
+  const taken = new Set(formula.groups.flatMap((g) => g.items).map((i) => i.id));
+  let n = taken.size + 1;
+  while (taken.has(`i${n}`)) n++;
+  const { item, doubts } = readLine(words.slice(0, 300), 0, `i${n}`, kitchen.measures, kitchen);
+  const role = suits(formula, item, kitchen).find((r) => formula.groups.some((g) => (g.role ?? 'batter') === r));
+  const at = formula.groups.findIndex((g) => (g.role ?? 'batter') === role);
+  const groups: readonly Group[] =
+    at < 0
+      ? [...formula.groups, { id: `g${formula.groups.length + 1}`, name: 'Batter', role: 'batter', items: [item] }]
+      : formula.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item] } : g));
+  return { formula: { ...formula, groups }, itemId: item.id, doubts };
+}
+
+/** Takes a line out, and a group that it leaves empty. Method steps stop pointing at it. */
+export function removeItem(formula: Formula, itemId: string): Formula {
+  return {
+    ...formula,
+    groups: formula.groups
+      .map((g) => (g.items.some((i) => i.id === itemId) ? { ...g, items: g.items.filter((i) => i.id !== itemId) } : g))
+      .filter((g, n) => g.items.length > 0 || formula.groups[n]?.items.length === 0),
+    method: formula.method.map((m) =>
+      m.itemIds.includes(itemId) ? { ...m, itemIds: m.itemIds.filter((x) => x !== itemId) } : m,
+    ),
+  };
+}
