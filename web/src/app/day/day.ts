@@ -69,7 +69,7 @@ export class Day {
       task,
       at: DateTime.fromMillis(task.startsAt, { zone: this.zone() }).toFormat('HH:mm'),
       past: task.startsAt < this.now(),
-      gap: Math.min(3.2, Math.max(0, ((list[i + 1]?.startsAt ?? task.startsAt) - task.startsAt) / 60_000 / 14)),
+      gap: Math.min(1.9, Math.max(0, ((list[i + 1]?.startsAt ?? task.startsAt) - task.startsAt) / 60_000 / 22)),
     }));
   });
 

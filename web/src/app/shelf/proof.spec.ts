@@ -1,0 +1,77 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { defaultKitchen } from '@orvin/core';
+import { KitchenDatabase } from '../data/database';
+import { Store } from '../data/store';
+import { Intake } from './intake';
+import { Proof } from './proof';
+
+const text = `Seeded scones
+
+300 g plain flour
+3 tbsp baking soda
+2 cups (180 g) sugar
+40 g glimmer
+60 g butter
+150 g milk
+
+Bake at 210C for 14 minutes.`;
+
+describe('the proof sheet', () => {
+  let fixture: ComponentFixture<Proof>;
+  let store: Store;
+  let name: string;
+
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
+    name = `test-${crypto.randomUUID()}`;
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    TestBed.inject(Intake).read(text, defaultKitchen);
+    fixture = TestBed.createComponent(Proof);
+    await fixture.whenStable();
+  });
+  afterEach(async () => {
+    fixture.destroy();
+    await store.settled();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
+  const doubtful = (): string[] => [...host().querySelectorAll('.doubt .said')].map((e) => e.textContent?.trim() ?? '');
+  const press = async (words: string): Promise<void> => {
+    const button = [...host().querySelectorAll('button')].find((b) => b.textContent?.trim() === words);
+    expect(button).withContext(words).toBeDefined();
+    button?.click();
+    await fixture.whenStable();
+  };
+
+  it('keeps every line of the paste in its place and marks those in doubt', () => {
+    const said = [...host().querySelectorAll('.said')].map((e) => e.textContent?.trim() ?? '');
+    expect(said).toEqual(text.split('\n'));
+    expect(doubtful()).toEqual(['3 tbsp baking soda', '2 cups (180 g) sugar', '40 g glimmer']);
+  });
+
+  it('settles each with one press, and shows what it is read as now', async () => {
+    await press('baking powder is meant');
+    await press('180 g, as weighed');
+    await press('not an ingredient');
+    expect(doubtful()).toEqual([]);
+    expect(host().querySelector('.state')?.textContent).toContain('Nothing left in doubt');
+    const read = [...host().querySelectorAll('.read')].map((e) => e.textContent?.trim() ?? '').filter((t) => t !== '');
+    expect(read).toContain('180 g granulated sugar');
+    expect(read.some((r) => r.endsWith('baking powder'))).toBeTrue();
+    expect(read.join()).not.toContain('not known');
+  });
+
+  it('goes to the bench as it stands, doubts or no, and lets the reading go', async () => {
+    await press('to the bench as read');
+    for (let i = 0; i < 100 && TestBed.inject(Intake).reading() !== null; i++)
+      await new Promise((r) => setTimeout(r, 20));
+    expect(TestBed.inject(Intake).reading()).toBeNull();
+    expect((await store.database.working.toArray()).map((w) => w.formula.title)).toEqual(['Seeded scones']);
+    expect(await store.database.meta.get('reading')).toBeUndefined();
+  });
+});
