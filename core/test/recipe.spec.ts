@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   allItems,
   applyChanges,
+  assess,
   defaultKitchen,
   differences,
   OrvinError,
@@ -223,6 +224,31 @@ describe('reading a recipe', () => {
       ),
       { numRuns: 1500 },
     );
+  });
+
+  it('takes Orvin’s own JSON only when it is sound, and names what is not', () => {
+    const f = demo('rye-and-pear-loaf');
+    const paste = (change: (x: Record<string, unknown>) => void) => {
+      const x = JSON.parse(JSON.stringify(f)) as Record<string, unknown>;
+      change(x);
+      return readRecipe(JSON.stringify(x));
+    };
+    expect(paste(() => undefined).formula).toEqual(f);
+    const broken: [(x: Record<string, unknown>) => void, RegExp][] = [
+      [(x) => (x['groups'] = [{}]), /a group or a line/],
+      [(x) => (x['groups'] = [{ id: 'g', name: '', items: [{ id: 'i' }] }]), /a group or a line/],
+      [(x) => (x['family'] = 'croissant'), /its family/],
+      [(x) => delete x['source'], /source measures/],
+      [(x) => (x['tins'] = [{ tin: {}, count: 1 }]), /a tin/],
+      [(x) => (x['bake'] = 180), /its heat/],
+      [(x) => (x['version'] = 9), /its version/],
+    ];
+    for (const [change, words] of broken) {
+      const d = paste(change);
+      expect(d.doubts[0]?.kind).toBe('broken-json');
+      expect(d.doubts[0]?.words).toMatch(words);
+      expect(() => assess(d.formula)).not.toThrow();
+    }
   });
 
   it('reads structured recipe data and several recipes at once', () => {

@@ -1,3 +1,4 @@
+import { families } from '../balance/families.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 
 type Read =
@@ -23,10 +24,57 @@ export function fromJson(text: string, _kitchen: Kitchen): Read {
       words: `This JSON breaks off${line === null ? '' : ` in line ${line}`}: a bracket, comma or quotation mark is missing, perhaps because only part of it was copied. Export or copy it again; nothing was changed.`,
     };
   }
-  if (isObject(data) && data['format'] === 'orvin.formula' && Array.isArray(data['groups']))
-    return { kind: 'formula', formula: data as unknown as Formula };
+  if (isObject(data) && data['format'] === 'orvin.formula') {
+    const wrong = unsound(data);
+    if (wrong === null) return { kind: 'formula', formula: data as unknown as Formula };
+    return {
+      kind: 'broken',
+      words: `This is an Orvin formula, but ${wrong} is missing or is not what it should be. Export it again from where it came; nothing was changed.`,
+    };
+  }
   const recipe = findRecipe(data, 0);
   return recipe ? { kind: 'text', text: recipeText(recipe) } : { kind: 'other' };
+}
+
+const text = (x: unknown): boolean => typeof x === 'string';
+const listOf = (x: unknown, test: (e: Loose) => boolean): boolean =>
+  Array.isArray(x) && x.every((e) => isObject(e) && test(e));
+
+/**
+ * What keeps a pasted formula from being used; null when it is sound. Only what the core relies on; files go through the
+ * full check of `@orvin/core/format`.
+ */
+function unsound(f: Loose): string | null {
+  if (f['version'] !== 1) return 'its version';
+  if (!text(f['id']) || f['id'] === '' || !text(f['title'])) return 'its id or title';
+  if (!families.some((x) => x.id === f['family'])) return 'its family';
+  const source = f['source'];
+  if (!isObject(source) || typeof source['cupMl'] !== 'number' || typeof source['spoonMl'] !== 'number')
+    return 'its source measures';
+  const item = (i: Loose): boolean =>
+    text(i['id']) &&
+    text(i['ingredient']) &&
+    text(i['words']) &&
+    typeof i['grams'] === 'number' &&
+    (i['entered'] === null || isObject(i['entered']));
+  if (!listOf(f['groups'], (g) => text(g['id']) && text(g['name']) && listOf(g['items'], item)))
+    return 'a group or a line of it';
+  if (!listOf(f['method'], (m) => text(m['text']) && Array.isArray(m['itemIds']))) return 'its method';
+  const bake = f['bake'];
+  if (bake !== undefined && (!isObject(bake) || typeof bake['ovenC'] !== 'number')) return 'its heat';
+  const tin = (t: Loose): boolean =>
+    isObject(t['tin']) &&
+    typeof t['tin']['topMm'] === 'number' &&
+    typeof t['tin']['depthMm'] === 'number' &&
+    text(t['tin']['shape']) &&
+    typeof t['count'] === 'number';
+  if (f['tins'] !== undefined && !listOf(f['tins'], tin)) return 'a tin';
+  if (
+    f['ingredients'] !== undefined &&
+    !listOf(f['ingredients'], (i) => text(i['id']) && text(i['name']) && isObject(i['per100']))
+  )
+    return 'an ingredient of its own';
+  return null;
 }
 
 function findRecipe(x: unknown, depth: number): Loose | null {

@@ -20,7 +20,7 @@ import {
   consistencyWords,
   families,
   familyOf,
-  ingredientFor,
+  ingredientOf,
   isBatter,
   usualRanges,
   type FamilyId,
@@ -120,7 +120,7 @@ export class Bench {
 
   protected ingredient(item: Item) {
     const f = this.formula();
-    return f ? ingredientFor(f, item, this.desk.kitchen()) : ingredientFor({ ingredients: [] } as never, item);
+    return ingredientOf(item.ingredient, f?.ingredients, this.desk.kitchen());
   }
 
   protected isBatter = isBatter;
