@@ -43,7 +43,7 @@ export const rows: readonly Row[] = [
   ['bread-flour', 'Bread flour', 'flour', [12.5, 1.4, 0.6, 12.8, 69.3, 2.9], 0.53, 'wheat', flour({ drinks: 0.03 }), 'strong flour|strong white flour|strong white bread flour'],
   ['cake-flour', 'Cake flour', 'flour', [12.5, 0.9, 0.5, 8.4, 75, 2.2], 0.48, 'wheat', flour(), 'soft flour|sponge flour|pastry flour|low protein flour'],
   ['self-raising-flour', 'Self-raising flour', 'flour', [12.5, 1.2, 0.6, 10, 70.8, 2.7], 0.515, 'wheat', flour({ co2: [10, 12.5, 15] }), 'self raising flour|sr flour|self-raising white flour'],
-  ['self-rising-flour', 'Self-rising flour (salted)', 'flour', [12, 1.1, 0.6, 9, 70.5, 2.6], 0.5, 'wheat', flour({ co2: [10, 12.5, 15], salt: 1.75 }), 'self rising flour'],
+  ['self-rising-flour', 'Self-rising flour, salted', 'flour', [12, 1.1, 0.6, 9, 70.5, 2.6], 0.5, 'wheat', flour({ co2: [10, 12.5, 15], salt: 1.75 }), 'self rising flour'],
   ['wholemeal-flour', 'Wholemeal flour', 'flour', [12, 2.2, 1, 12.2, 60, 10.8], 0.51, 'wheat', flour({ acid: [1.5, 2.5, 3.5], drinks: 0.08 }), 'whole wheat flour|wholewheat flour|whole-wheat flour|whole meal flour|wholemeal wheat flour|atta|atta flour|graham flour'],
   ['spelt-flour', 'Spelt flour', 'flour', [12, 2.3, 1, 13, 62.5, 7.5], 0.48, 'wheat', flour({ acid: [1, 1.8, 2.8], drinks: 0.03 }), 'white spelt flour|wholegrain spelt flour|spelt'],
   ['rye-flour', 'Rye flour', 'flour', [12, 1.7, 1.2, 9, 60, 14.5], 0.46, 'rye', flour({ acid: [1.5, 2.5, 3.5], drinks: 0.12 }), 'dark rye flour|light rye flour|wholegrain rye flour|rye'],

@@ -100,7 +100,9 @@ function scaleOf(unit: string | undefined, value: number): number {
 /** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". */
 export function readTin(line: string): TinUse | null {
   const tinWord = /\b(?:tins?|pans?|moulds?|dish|tray|trays|skillet|sheet|rounds?|cases)\b/i;
-  if (!tinWord.test(line)) return null;
+  // "in a 23 × 13 cm loaf" names a tin without the word
+  const sized = /\bin (?:an?|the|one|two|three|four|\d+)\b[^.]*\d\s*(?:cm|mm|inch|in\b|["”″])/i;
+  if (!tinWord.test(line) && !sized.test(line)) return null;
   const material = materialWords.find(([re]) => re.test(line))?.[1] ?? 'light metal';
   const said =
     /\b(a|one|two|three|four|[1-4])\s+(?:(?:greased|lined|round|square|deep|loose-bottomed|buttered|and|\d+\s*(?:lb|cm|inch|in|x|×|"|-)+)\W*)*/i.exec(

@@ -5,7 +5,7 @@ import { plain } from '../quantity/numbers.js';
 import { scanAmounts, type Found } from '../quantity/scan.js';
 import { sizeOf, unitOf } from '../quantity/units.js';
 import type { Choice, Doubt } from './draft.js';
-import { lookAlikes, matchIngredient } from './match.js';
+import { exactName, lookAlikes, matchIngredient } from './match.js';
 
 export interface ReadLine {
   readonly item: Item;
@@ -73,7 +73,7 @@ export function readLine(line: string, lineNo: number, id: string, source: Sourc
   const place = { line: lineNo, from: 0, to: line.length };
   const phrase = phraseOf(line, amounts);
   const main = phrase.split(/,| - | or | for (?:dusting|greasing|the tin)/i)[0] ?? phrase;
-  const match = matchIngredient(main, kitchen) ?? matchIngredient(phrase, kitchen);
+  const match = exactName(phrase) ?? matchIngredient(main, kitchen) ?? matchIngredient(phrase, kitchen);
   const ingredient = ingredientOf(match?.id ?? 'unknown', undefined, kitchen);
   const measures = sourceFor(line, ingredient, source);
   const doubts: Doubt[] = [];

@@ -25,7 +25,15 @@ const namesOf = (list: readonly Ingredient[]): Name[] =>
 const catalogueNames = namesOf(ingredients);
 const byWords = new Map<string, string>();
 for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
+const byFullName = new Map(ingredients.map((i) => [plainText(i.name), i.id]));
 const MAX_WORDS = 6;
+
+/** The ingredient whose full name the phrase is, commas and all ("Butter, salted"); null when it is none's. */
+export function exactName(phrase: string): Match | null {
+  const words = plainText(phrase);
+  const id = byFullName.get(words);
+  return id ? { id, words } : null;
+}
 
 export interface Match {
   readonly id: string;

@@ -23,7 +23,7 @@ export function write(formula: Formula, as: WriteAs, kitchen?: Kitchen): string 
         i.entered && i.entered.unit !== 'g'
           ? `${printEntered(i.entered)} (${Math.round(i.grams * 10) / 10} g)`
           : `${Math.round(i.grams * 10) / 10} g`;
-      lines.push(`${amount} ${ingredientFor(formula, i, kitchen).name.replace(/,.*/, '')}`);
+      lines.push(`${amount} ${ingredientFor(formula, i, kitchen).name}`);
     }
   }
   if (formula.method.length > 0) lines.push('', 'Method', ...formula.method.map((m, n) => `${n + 1}. ${m.text}`));
