@@ -40,7 +40,7 @@ try {
   for (const [view, item, name] of [
     ['bench', 'Caster sugar', 'sugar on the Bench'],
     ['bench', 'Plain flour', 'flour, which moves every percentage'],
-    ['tins', 'Caster sugar', 'sugar with the bake model at work behind it'],
+    ['tins', 'Caster sugar', 'sugar once the Tins view has woken the bake model'],
   ]) {
     await page.goto(`${base}/bench/cardamom-yogurt-round`);
     const bar = page.getByRole('slider', { name: item });

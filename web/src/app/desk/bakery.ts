@@ -69,7 +69,10 @@ export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRec
   return out;
 }
 
-/** The bake of the formula in hand, in its own tins and in those it is being fitted to, predicted in workers. */
+/**
+ * The bake of the formula in hand, in its own tins and in those it is being fitted to, predicted in workers. It follows
+ * what is stored, not what is being pulled: no view shows a bake while a bar is pulled.
+ */
 @Injectable({ providedIn: 'root' })
 export class Bakery {
   private readonly desk = inject(Desk);
@@ -78,12 +81,12 @@ export class Bakery {
   readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
 
   readonly own = computed<Placed | null>(() => {
-    const f = this.desk.shown();
+    const f = this.desk.formula();
     return f?.tins && f.tins.length > 0 ? place(f, f.tins, this.desk.kitchen(), false) : null;
   });
   readonly targetTins = computed<readonly TinUse[]>(() => this.desk.plan().tins ?? this.desk.formula()?.tins ?? []);
   readonly target = computed<Placed | null>(() => {
-    const f = this.desk.shown();
+    const f = this.desk.formula();
     const tins = this.targetTins();
     return f && tins.length > 0 ? place(f, tins, this.desk.kitchen(), true) : null;
   });
