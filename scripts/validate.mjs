@@ -1,7 +1,7 @@
 // Runs the long studies and keeps their result in docs/science/validation.md.
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { ensureInstalled, root } from './lib/ready.mjs';
+import { ensureInstalled, root, run } from './lib/ready.mjs';
 
 ensureInstalled();
 const done = spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/validate.ts'], {
@@ -12,4 +12,5 @@ process.stderr.write(done.stderr);
 if (done.status !== 0) process.exit(1);
 const text = `# Validation\n\nMade by \`npm run validate\`. Nothing here was tuned after looking at it except what docs/science/bake.md names as fitted.\n\n${done.stdout}`;
 writeFileSync(`${root}docs/science/validation.md`, text);
+run('npx', ['prettier', '--log-level=error', '--write', 'docs/science/validation.md']);
 console.log(text);
