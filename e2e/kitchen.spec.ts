@@ -181,3 +181,16 @@ test('lines: one added in words goes where it is mixed, a doubtful one asks, one
   await page.keyboard.press('Control+z');
   await expect(egg).toHaveCount(1);
 });
+
+test('a formula without flour is never called well', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.getByLabel('A recipe to read').fill('Custard\n500 g milk\n5 eggs\n100 g sugar');
+  await page.getByRole('button', { name: 'read it' }).click();
+  await page.getByRole('button', { name: /to the bench/ }).click();
+  await expect(page.getByRole('heading', { name: /No flour/ }).first()).toBeVisible();
+  await expect(page.getByText('Nothing to mend')).toHaveCount(0);
+  const line = page.getByLabel('Another line');
+  await line.fill('250 g plain flour');
+  await line.press('Enter');
+  await expect(page.getByRole('heading', { name: /No flour/ })).toHaveCount(0);
+});

@@ -84,7 +84,20 @@ export class Bench {
     );
   });
   protected readonly advice = computed(() => this.a()?.advice ?? []);
-  protected readonly stored = computed(() => this.desk.formula());
+  /** What is said when there is no advice: that all is well only when it is. */
+  protected readonly closing = computed<{ head: string; foot: string }>(() => {
+    const a = this.a();
+    const off = a?.verdicts.filter((v) => v.severity !== 'note') ?? [];
+    const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
+    if (worst)
+      return {
+        head: worst.words,
+        foot: 'No single change that can be measured mends it; the lines and figures above show where it is off.',
+      };
+    if (a?.family.id === 'free')
+      return { head: 'No family to judge it by.', foot: 'Choose one above, and lift and balance are held against it.' };
+    return { head: 'Nothing to mend.', foot: 'Lift, soda and balance are where they should be.' };
+  });
   /** Advice on the stored formula stays readable while one piece of it is being tried. */
   protected readonly adviceShown = computed(
     () => this.advice()[Math.min(this.adviceAt(), this.advice().length - 1)] ?? null,
