@@ -87,6 +87,8 @@ export const looseness = (t: Totals): number =>
 
 /** Class of a batter by looseness; the edges are set between families whose batters bakers name so. */
 export function consistencyOf(t: Totals): Consistency {
+  // without flour there is nothing to thicken it
+  if (t.baseG <= 0) return 'pourable';
   const l = looseness(t);
   return l < 0.92 ? 'dough' : l < 1.15 ? 'drop' : l < 1.72 ? 'thick' : 'pourable';
 }

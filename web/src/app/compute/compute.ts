@@ -62,8 +62,10 @@ export class Compute {
           task.give({ ok: true, value } as Outcome<never>);
         },
       };
-      this.waiting = this.waiting.filter((t) => t.channel !== channel);
-      this.waiting.push(task);
+      const overtaken = this.waiting.filter((t) => t.channel === channel);
+      this.waiting = [...this.waiting.filter((t) => t.channel !== channel), task];
+      // no longer the latest, so this only ends them
+      for (const t of overtaken) t.give({ ok: false, words: 'overtaken' });
       this.pump();
       return () => {
         task.cancelled = true;
