@@ -33,6 +33,22 @@ export interface Source {
   readonly eggSize: EggSize;
 }
 
+/** States that change what a cup holds. `sifted` is meant before measuring. */
+export type Form =
+  | 'packed'
+  | 'loose'
+  | 'sifted'
+  | 'melted'
+  | 'whipped'
+  | 'mashed'
+  | 'chopped'
+  | 'sliced'
+  | 'slivered'
+  | 'grated'
+  | 'ground'
+  | 'powdered'
+  | 'whole';
+
 export interface Item {
   readonly id: string;
   /** Catalogue id or the id of an own ingredient; `'unknown'` while a doubt about it is open. */
@@ -45,7 +61,10 @@ export interface Item {
   readonly optional?: boolean;
   /** True when it is folded in whole, so that its water and acid hardly meet the batter. */
   readonly pieces?: boolean;
+  /** What the line calls for besides: "softened", "plus extra for dusting", an alternative. */
   readonly note?: string;
+  /** The state it was measured in, where that changes what a cup of it weighs. */
+  readonly form?: Form;
 }
 
 /** `batter` groups count in baker's %; the others (topping, filling, icing, soak, greasing) do not. */
@@ -167,6 +186,8 @@ export interface Ingredient {
   readonly per100: Composition;
   /** Grams per millilitre as a baker measures it (flour spooned and levelled, brown sugar packed, fat soft). */
   readonly gPerMl: number;
+  /** Grams per millilitre in other states. */
+  readonly gPerMlAs?: Partial<Readonly<Record<Form, number>>>;
   /** Grams of one piece without peel, stone or shell. */
   readonly pieceG?: Band;
   /** Acid to about pH 7, meq per 100 g; negative for an alkaline ingredient. */
@@ -192,6 +213,8 @@ export interface Ingredient {
   /** Carbon dioxide that a self-raising flour brings, mmol per 100 g. */
   readonly co2Mmol?: Band;
   readonly allergens: readonly string[];
+  /** From an animal's milk or hive, or from its body, where the allergens do not say so. */
+  readonly from?: 'animal' | 'meat';
   readonly basis: Basis;
 }
 

@@ -1,6 +1,16 @@
 import { OrvinError } from '../errors.js';
 import type { Composition, Ingredient, Kitchen } from '../formula/types.js';
-import { bandOf, rows, type Row } from './table.js';
+import { dairy } from './table/dairy.js';
+import { fats } from './table/fats.js';
+import { flavours } from './table/flavours.js';
+import { fruit } from './table/fruit.js';
+import { grains } from './table/grains.js';
+import { leaveners } from './table/leaveners.js';
+import { nuts } from './table/nuts.js';
+import { bandOf, forms, type Row } from './table/row.js';
+import { sweet } from './table/sweet.js';
+
+const rows: readonly Row[] = [...grains, ...sweet, ...fats, ...dairy, ...fruit, ...nuts, ...leaveners, ...flavours];
 
 const round1 = (x: number): number => Math.round(x * 10) / 10;
 
@@ -29,6 +39,8 @@ function fromRow([id, name, role, parts, gPerMl, allergens, more, aliases]: Row)
     ...(more.leavener && { leavener: more.leavener }),
     ...(more.powder && { powder: more.powder }),
     ...(more.co2 && { co2Mmol: bandOf(more.co2) }),
+    ...(more.from && { from: more.from }),
+    ...(forms[id] && { gPerMlAs: forms[id] }),
   };
 }
 
