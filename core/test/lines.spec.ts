@@ -1,10 +1,10 @@
 import { defaultKitchen, type Kitchen } from '../src/index.js';
-import { readLine } from '../src/recipe/line.js';
+import { oneLine } from './support/line.js';
 
 type Case = readonly [line: string, id: string, grams: number, within?: number];
 const check = (cases: readonly Case[], kitchen: Kitchen = defaultKitchen): void => {
   for (const [text, id, grams, within = 1] of cases) {
-    const { item, doubts } = readLine(text, 3, 'i', kitchen.measures, kitchen);
+    const { item, doubts } = oneLine(text, kitchen);
     expect(item.ingredient).withContext(text).toBe(id);
     expect(Math.abs(item.grams - grams))
       .withContext(`${text}: ${item.grams} g`)
@@ -26,7 +26,7 @@ describe('ingredient lines', () => {
       ['300 ml double cream', 'cream-double', 294],
       ['75g dark muscovado sugar', 'dark-brown-sugar', 75],
       ['1 level tsp bicarbonate of soda', 'baking-soda', 5.07, 0.1],
-      ['100 g sultanas', 'raisins', 100],
+      ['100 g sultanas', 'sultana', 100],
       ['85 g crème fraîche', 'creme-fraiche', 85],
       ['40 g desiccated coconut', 'desiccated-coconut', 40],
       ['200 g besan', 'chickpea-flour', 200],
@@ -105,13 +105,13 @@ describe('ingredient lines', () => {
   });
 
   it('ask how heaped a heaped spoon is', () => {
-    const { item, doubts } = readLine('2 heaped tbsp ground almonds', 0, 'i', defaultKitchen.measures, defaultKitchen);
+    const { item, doubts } = oneLine('2 heaped tbsp ground almonds');
     expect(item.grams).toBeCloseTo(12.3, 1);
     expect(doubts[0]?.choices.map((c) => c.id)).toEqual(['heaped', 'level', 'high']);
   });
 
   it('mark what goes in whole, and what is optional', () => {
-    const item = (text: string) => readLine(text, 0, 'i', defaultKitchen.measures, defaultKitchen).item;
+    const item = (text: string) => oneLine(text).item;
     expect(item('50 g walnuts, chopped (optional)').optional).toBeTrue();
     expect(item('100 g melted dark chocolate').pieces ?? false).toBeFalse();
     expect(item('120 g raspberries').pieces).toBeUndefined();

@@ -12,7 +12,7 @@ import {
   settle,
   write,
 } from '../src/index.js';
-import { readLine } from '../src/recipe/line.js';
+import { oneLine } from './support/line.js';
 import { demo, demoIds } from './support/make.js';
 
 const pearLoaf = `Pear and rye loaf
@@ -37,7 +37,7 @@ Method
 3. Fold in pears and walnuts. Bake at 350F for 55-60 minutes.`;
 
 const source = { ...defaultKitchen.measures };
-const line = (text: string) => readLine(text, 0, 'i', source, defaultKitchen);
+const line = (text: string) => oneLine(text, { ...defaultKitchen, measures: { ...defaultKitchen.measures, ...source } });
 
 describe('reading a recipe', () => {
   it('reads title, lines, heat, time and tin, and leaves the contradiction in doubt', () => {

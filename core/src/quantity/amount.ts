@@ -1,4 +1,4 @@
-import type { Band, EggSize, Entered, FlourHabit, Ingredient, Item, SaltKind, Source } from '../formula/types.js';
+import type { Band, EggSize, Entered, FlourHabit, Form, Ingredient, Item, SaltKind, Source } from '../formula/types.js';
 import { asFraction, plain, roundTo } from './numbers.js';
 import { middle, scanAmounts } from './scan.js';
 import { sizeOf, teaspoonMl, unitOf } from './units.js';
@@ -28,10 +28,13 @@ export const eggG: Readonly<Record<EggSize, number>> = {
 export const saltGPerMl: Readonly<Record<SaltKind, number>> = { fine: 1.187, coarse: 0.99, flake: 0.61 };
 
 /** Grams per millilitre of an ingredient as these measures fill a cup or spoon. */
-export function densityIn(ingredient: Ingredient, source: Source): number {
+export function densityIn(ingredient: Ingredient, source: Source, form?: Form | null): number {
   if (ingredient.id === 'salt') return saltGPerMl[source.saltKind];
+  const as = form ? ingredient.gPerMlAs?.[form] : undefined;
+  if (as !== undefined) return as;
   const loose = ingredient.base === 'flour' && ingredient.gPerMl < 0.6 && !/oats|bran/.test(ingredient.id);
-  return loose ? ingredient.gPerMl * habitFactor[source.flourHabit] : ingredient.gPerMl;
+  const habit = form === 'sifted' ? 'sifted' : form === 'packed' ? 'packed' : source.flourHabit;
+  return loose ? ingredient.gPerMl * habitFactor[habit] : ingredient.gPerMl;
 }
 
 /** Grams of one piece; eggs by the source's size. Null when pieces make no sense for it. */
@@ -54,14 +57,19 @@ function size(unitId: string, source: Source): number {
  * Grams of an amount, or null when the unit says nothing about weight (a count of something without a piece weight,
  * a length). The middle of a range is taken.
  */
-export function gramsOf(entered: Entered, ingredient: Ingredient, source: Source): number | null {
+export function gramsOf(
+  entered: Entered,
+  ingredient: Ingredient,
+  source: Source,
+  form?: Form | null,
+): number | null {
   const value = middle(entered.value);
   const unit = unitOf(entered.unit);
   switch (unit.dimension) {
     case 'mass':
       return value * size(unit.id, source);
     case 'volume':
-      return value * size(unit.id, source) * densityIn(ingredient, source);
+      return value * size(unit.id, source) * densityIn(ingredient, source, form);
     case 'count': {
       const piece = pieceGrams(ingredient, source);
       return piece ? value * piece.typical : null;

@@ -1,4 +1,5 @@
 import { numberPattern, readNumber } from './numbers.js';
+import { readSpoken, spokenPattern, spokenTail } from './spoken.js';
 import { units } from './units.js';
 
 /** An amount found in a text, with the span it came from. `unit` is null for a bare number. */
@@ -7,6 +8,8 @@ export interface Found {
   readonly unit: string | null;
   readonly from: number;
   readonly to: number;
+  /** How full the spoon or cup is said to be: "heaped", "scant", "rounded". */
+  readonly filled?: string;
 }
 
 const escape = (s: string): string => s.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -16,9 +19,17 @@ for (const u of kitchen) for (const w of u.words) if (!spelled.has(w)) spelled.s
 const words = [...spelled.keys()].sort((a, b) => b.length - a.length).map(escape);
 /** `T` and `t` differ, everything else is read in any case; so the pattern is case-blind and the look-up is not. */
 const unitPattern = `(?:${words.join('|')})(?![\\p{L}])\\.?`;
-const range = `(${numberPattern})(?:\\s*(?:-|–|—|to|or)\\s*(${numberPattern}))?`;
+const filling = '(?:level(?:led)?|scant|rounded|generous|heaped|heaping|heaping full|well-heaped|brimming|packed|good|big|small|large)';
+const to = '(?:-|–|—|−|to|or|~)';
+const number = `(?:${numberPattern}(?:\\s+(?:and|&)\\s+(?:${numberPattern})(?=\\s*(?:${words.join('|')})))?|${spokenPattern}(?![\\p{L}]))`;
+/** Digits or words, a range of them, and a unit that may stand behind a hyphen or "of a". */
 const amount = new RegExp(
-  `(?<![\\p{L}\\d.,/])${range}\\s*(?:(?:level|scant|rounded|generous|heaped|heaping)\\s+)?(${unitPattern})?`,
+  `(?<![\\p{L}\\d.,])(?<!\\d\\s*[/⁄])(${number})(?:\\s*${to}\\s*(${number}))?(?:\\s*-\\s*|\\s*)(?:(?:of\\s+)?an?\\s+)?(?:(${filling})\\s+)?(${unitPattern})?(?:(?<=\\p{L}\\.?)(${spokenTail})(?![\\p{L}]))?`,
+  'giu',
+);
+/** "a cup", "a good pinch", "an ounce and a half": an article counts as one only before a unit. */
+const article = new RegExp(
+  `(?<![\\p{L}])(?<!(?:half|halves|thirds?|quarters?|eighths?)(?:\\s+of)?\\s+)an?\\s+(?:(${filling}|tiny|very small)\\s+)?(${unitPattern})(?:(${spokenTail})(?![\\p{L}]))?`,
   'giu',
 );
 
@@ -28,55 +39,60 @@ function unitId(word: string | undefined): string | null {
   return spelled.get(bare) ?? spelled.get(bare.toLowerCase()) ?? spelled.get(word.toLowerCase()) ?? null;
 }
 
-const numberWords: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  half: 0.5,
-  quarter: 0.25,
-};
-const spoken = new RegExp(
-  `^\\s*(half a|half an|a quarter|quarter|${Object.keys(numberWords).join('|')})\\s+(?:(?:of\\s+)?an?\\s+)?(${unitPattern})`,
-  'iu',
-);
+function valueOf(text: string): number | null {
+  const and = /^(.*\d)\s+(?:and|&)\s+(.*\d.*|[¼-¾⅐-⅞])$/u.exec(text);
+  if (and?.[1] && and[2]) {
+    const [a, b] = [readNumber(and[1]), readNumber(and[2])];
+    if (a !== null && b !== null && b < 1) return a + b;
+  }
+  return readNumber(text) ?? readSpoken(text);
+}
 
-/** Finds every amount in a line, left to right. `2-3 tbsp`, `1 1/2 cups`, `½ tsp`, `a pinch`, `200g`. Never throws. */
+const tailOf = (text: string | undefined): number =>
+  text ? (readSpoken(text.trim().replace(/^and\s+/i, '')) ?? 0) : 0;
+
+/**
+ * Finds every amount in a line, left to right: `2-3 tbsp`, `1 1/2 cups`, `½ tsp`, `a pinch`, `200g`, `one and a half
+ * cups`, `a cup and a quarter`. Never throws.
+ */
 export function scanAmounts(line: string): Found[] {
   const found: Found[] = [];
-  const said = spoken.exec(line);
-  if (said?.[1] && said[2]) {
-    const word = said[1]
-      .toLowerCase()
-      .replace(/^half an?$/, 'half')
-      .replace('a quarter', 'quarter');
-    const from = said[0].length - said[0].trimStart().length;
-    found.push({ value: numberWords[word] ?? 1, unit: unitId(said[2]), from, to: said[0].length });
-  }
-  for (const m of line.matchAll(amount)) {
+  for (const m of line.matchAll(article)) {
+    const [whole, filled, unit, tail] = m;
     const from = m.index;
-    const last = found.at(-1);
-    if (last && from < last.to) continue;
-    const a = readNumber(m[1] ?? '');
-    if (a === null) continue;
-    const b = m[2] === undefined ? null : readNumber(m[2]);
+    const end = from + whole.trimEnd().length;
     found.push({
-      value: b !== null && b > a ? [a, b] : a,
-      unit: unitId(m[3]),
+      value: 1 + tailOf(tail),
+      unit: unitId(unit),
       from,
-      to: from + m[0].trimEnd().length,
+      to: end,
+      ...(filled && { filled: filled.toLowerCase() }),
     });
   }
-  return found;
+  for (const m of line.matchAll(amount)) {
+    const [whole, first, second, filled, unit, tail] = m;
+    if (found.some((f) => m.index < f.to && f.from < m.index + whole.length && f.from <= m.index)) continue;
+    const a = valueOf(first ?? '');
+    if (a === null) continue;
+    const b = second === undefined ? null : valueOf(second);
+    const value = b !== null && b > a ? ([a, b] as const) : a + (b === null ? tailOf(tail) : 0);
+    // "1 large" is a size unless a unit follows
+    const text = unit ? whole : whole.slice(0, whole.length - trailing(whole, first ?? '', second));
+    found.push({
+      value,
+      unit: unitId(unit),
+      from: m.index,
+      to: m.index + text.trimEnd().length,
+      ...(unit && filled && { filled: filled.toLowerCase() }),
+    });
+  }
+  return found.sort((x, y) => x.from - y.from);
+}
+
+/** How much of a match without a unit lies behind its number. */
+function trailing(whole: string, first: string, second: string | undefined): number {
+  const last = second ?? first;
+  return whole.length - (whole.lastIndexOf(last) + last.length);
 }
 
 /** The middle of a range, or the value itself. */

@@ -14,7 +14,8 @@ export interface Unit {
 
 /**
  * Units as data. Sizes: international avoirdupois and US customary definitions (exact), metric by definition; the
- * stick is a quarter of a pound; a pinch is taken as 1/16 teaspoon, a dash as 1/8 (kitchen convention).
+ * stick is a quarter of a pound; a pinch is taken as 1/16 teaspoon, a dash as 1/8 (kitchen convention). A dessertspoon
+ * is 10 ml; a handful (60 ml) and a knob (15 g) are guesses that the reader always raises as a doubt.
  */
 export const units: readonly Unit[] = [
   { id: 'g', dimension: 'mass', size: 1, words: ['g', 'gr', 'gm', 'gms', 'gram', 'grams', 'gramme', 'grammes'] },
@@ -36,7 +37,7 @@ export const units: readonly Unit[] = [
     id: 'tsp',
     dimension: 'volume',
     size: null,
-    words: ['tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls', 't'],
+    words: ['tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls', 'tspn', 'teasp', 'ts', 't'],
   },
   {
     id: 'tbsp',
@@ -47,7 +48,11 @@ export const units: readonly Unit[] = [
       'tbsps',
       'tbs',
       'tbl',
+      'tb',
+      'tbls',
       'tblsp',
+      'tblsps',
+      'tbspn',
       'tablespoon',
       'tablespoons',
       'tablespoonful',
@@ -63,10 +68,15 @@ export const units: readonly Unit[] = [
     words: ['fl oz', 'fl. oz', 'fl. oz.', 'fluid ounce', 'fluid ounces', 'floz'],
   },
   { id: 'pint', dimension: 'volume', size: 473.176473, words: ['pint', 'pints', 'pt'] },
+  { id: 'gill', dimension: 'volume', size: 142.065, words: ['gill', 'gills'] },
+  { id: 'dsp', dimension: 'volume', size: 10, words: ['dsp', 'dessertspoon', 'dessertspoons', 'dessertspoonful'] },
+  { id: 'drop', dimension: 'volume', size: 0.05, words: ['drop', 'drops'] },
   { id: 'quart', dimension: 'volume', size: 946.352946, words: ['quart', 'quarts', 'qt'] },
   { id: 'pinch', dimension: 'volume', size: 0.308, words: ['pinch', 'pinches'] },
   { id: 'dash', dimension: 'volume', size: 0.616, words: ['dash', 'dashes', 'splash', 'knife point'] },
-  { id: 'piece', dimension: 'count', size: 1, words: ['piece', 'pieces'] },
+  { id: 'handful', dimension: 'volume', size: 60, words: ['handful', 'handfuls'] },
+  { id: 'knob', dimension: 'mass', size: 15, words: ['knob', 'knobs'] },
+  { id: 'piece', dimension: 'count', size: 1, words: ['piece', 'pieces', 'whole'] },
   { id: 'C', dimension: 'temperature', size: null, words: ['°c', 'c', 'celsius', 'centigrade'] },
   { id: 'F', dimension: 'temperature', size: null, words: ['°f', 'f', 'fahrenheit'] },
   { id: 'mm', dimension: 'length', size: 1, words: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'] },

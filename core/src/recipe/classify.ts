@@ -8,6 +8,8 @@ export interface Classified {
   readonly kind: Kind;
   readonly text: string;
   readonly no: number;
+  /** Where the text begins in its line. */
+  readonly at: number;
   readonly group?: { readonly name: string; readonly role: GroupRole };
 }
 
@@ -55,7 +57,7 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       .replace(/^\[[ x]?\]\s*/i, '')
       .trim();
     const add = (kind: Kind, group?: Classified['group']): void =>
-      void out.push({ kind, text, no, ...(group && { group }) });
+      void out.push({ kind, text, no, at: Math.max(0, raw.indexOf(text)), ...(group && { group }) });
     if (text === '') return add('blank');
     if (/^(?:ingredients?|you (?:will )?need|what you need)\b.{0,20}:?$/i.test(text)) {
       section = 'ingredients';

@@ -7,6 +7,12 @@ export interface Place {
   readonly to: number;
 }
 
+/** A stretch of the text and what it was read as. */
+export interface Mark extends Place {
+  readonly what: 'title' | 'group' | 'amount' | 'ingredient' | 'method' | 'heat' | 'time' | 'tin' | 'yield';
+  readonly itemId?: string;
+}
+
 /** What settling a doubt does to the formula. Plain data, so that drafts can be stored. */
 export type Edit =
   | { readonly kind: 'keep' }
@@ -36,7 +42,11 @@ export type DoubtKind =
   | 'too-long'
   | 'broken-json'
   | 'empty'
-  | 'amount';
+  | 'amount'
+  | 'alternative'
+  | 'unused'
+  | 'unlisted'
+  | 'sub-recipe';
 
 export interface Doubt {
   readonly id: string;
@@ -52,6 +62,10 @@ export interface Doubt {
 export interface RecipeDraft {
   readonly formula: Formula;
   readonly doubts: readonly Doubt[];
+  /** What each value was read from, in reading order; empty when it was not read from text. */
+  readonly marks?: readonly Mark[];
+  /** The lines that were read, when they are not simply those of the text that was pasted. */
+  readonly lines?: readonly string[];
   /** 0–1: how much of the text was read without doubt. */
   readonly confidence: number;
 }

@@ -33,14 +33,15 @@ export function addLine(formula: Formula, words: string, kitchen: Kitchen = defa
   const taken = new Set(formula.groups.flatMap((g) => g.items).map((i) => i.id));
   let n = taken.size + 1;
   while (taken.has(`i${n}`)) n++;
-  const { item, doubts } = readLine(words.slice(0, 300), 0, `i${n}`, kitchen.measures, kitchen);
+  const read = readLine(words.slice(0, 300), 0, `i${n}`, kitchen.measures, kitchen);
+  const [item, ...more] = read.items as readonly [Item, ...Item[]];
   const role = suits(formula, item, kitchen).find((r) => formula.groups.some((g) => (g.role ?? 'batter') === r));
   const at = formula.groups.findIndex((g) => (g.role ?? 'batter') === role);
   const groups: readonly Group[] =
     at < 0
-      ? [...formula.groups, { id: `g${formula.groups.length + 1}`, name: 'Batter', role: 'batter', items: [item] }]
-      : formula.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item] } : g));
-  return { formula: { ...formula, groups }, itemId: item.id, doubts };
+      ? [...formula.groups, { id: `g${formula.groups.length + 1}`, name: 'Batter', role: 'batter', items: [item, ...more] }]
+      : formula.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item, ...more] } : g));
+  return { formula: { ...formula, groups }, itemId: item.id, doubts: read.doubts };
 }
 
 /** Takes a line out, and a group that it leaves empty. Method steps stop pointing at it. */

@@ -1,18 +1,21 @@
 import { ingredientOf } from '../ingredient/catalogue.js';
-import type { EggSize, Entered, Ingredient, Item, Kitchen, Source } from '../formula/types.js';
-import { gramsOf, printEntered, volumeTolerance } from '../quantity/amount.js';
-import { plain } from '../quantity/numbers.js';
-import { scanAmounts, type Found } from '../quantity/scan.js';
+import type { EggSize, Entered, Form, Ingredient, Item, Kitchen, Source } from '../formula/types.js';
+import { gramsOf, volumeTolerance } from '../quantity/amount.js';
+import { middle, type Found } from '../quantity/scan.js';
 import { sizeOf, unitOf } from '../quantity/units.js';
-import type { Choice, Doubt } from './draft.js';
-import { exactName, lookAlikes, matchIngredient } from './match.js';
+import { anatomyOf, plainChars, type Segment, type Stated } from './anatomy.js';
+import type { Doubt, Mark, Place } from './draft.js';
+import * as doubt from './line-doubts.js';
+import { exactName, matchIngredient, misspelt, type Match } from './match.js';
+import { onTheTin, soldIn } from './words.js';
 
 export interface ReadLine {
-  readonly item: Item;
+  /** Usually one; "zest and juice of a lemon" or "½ tsp each soda and salt" gives more. Never empty. */
+  readonly items: readonly Item[];
   readonly doubts: readonly Doubt[];
+  readonly marks: readonly Mark[];
 }
 
-const nameOf = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
 const eggSizes: readonly (readonly [RegExp, string])[] = [
   [/\bextra[- ]large\b|\bxl\b/i, 'xl'],
   [/\bjumbo\b/i, 'jumbo'],
@@ -31,227 +34,304 @@ function sourceFor(line: string, ingredient: Ingredient, source: Source): Source
   return { ...source, eggSize: size };
 }
 
-/** The phrase that names the ingredient: the line without amounts, brackets and what follows the first comma. */
-function phraseOf(line: string, amounts: readonly Found[]): string {
-  let bare = line;
-  for (const a of [...amounts].reverse()) bare = `${bare.slice(0, a.from)} ${bare.slice(a.to)}`;
-  bare = bare
-    .replace(/\([^)]*\)?/g, ' ')
-    .replace(/^[\s\-–—*•·]+/, '')
-    .replace(/^\s*(?:of|plus|\+|x)\s+/i, '');
-  return bare;
+const formWords: readonly (readonly [RegExp, Form])[] = [
+  [/\b(?:un|not |loosely )packed\b|\bloose(?:ly)?\b/i, 'loose'],
+  [/\b(?:firmly |lightly |tightly )?packed\b/i, 'packed'],
+  [/\bmashed\b|\bpur[ée]+ed?\b|\bcrushed\b/i, 'mashed'],
+  [/\bmelted\b/i, 'melted'],
+  [/\bwhipped\b/i, 'whipped'],
+  [/\bslivered\b/i, 'slivered'],
+  [/\bsliced\b|\bflaked\b/i, 'sliced'],
+  [/\bgrated\b|\bshredded\b/i, 'grated'],
+  [/\bpowder(?:ed)?\b/i, 'powdered'],
+  [/\bground\b/i, 'ground'],
+  [/\bchopped\b|\bdiced\b|\bcubed\b|\bchunks?\b|\bpieces\b/i, 'chopped'],
+  [/\bwhole\b|\bhalves\b/i, 'whole'],
+];
+
+/** The state that the line measures in. "1 cup sifted flour" is sifted before it is measured, "1 cup flour, sifted" not. */
+function formOf(segment: Segment, ingredient: Ingredient): Form | null {
+  const before = `${segment.name} ${segment.brackets.join(' ')}`;
+  const all = `${before} ${segment.tail}`;
+  if (/\b(?:sifted|sieved) before\b|\bsifted,? then measured\b/i.test(all)) return 'sifted';
+  if (/^\s*(?:sifted|sieved)\b/i.test(segment.name)) return 'sifted';
+  for (const [re, form] of formWords)
+    if (re.test(all) && ingredient.gPerMlAs?.[form] !== undefined)
+      // melting and whipping after the measuring do not change what was measured
+      if (!['melted', 'whipped'].includes(form) || re.test(before)) return form;
+  return null;
 }
 
-const isMass = (f: Found): boolean => f.unit !== null && unitOf(f.unit).dimension === 'mass' && f.unit !== 'stick';
-const isVolume = (f: Found): boolean =>
-  f.unit !== null && (unitOf(f.unit).dimension === 'volume' || f.unit === 'stick');
+interface Weighed {
+  readonly grams: number;
+  readonly entered: Entered;
+  readonly stated: Stated;
+}
 
-/** Amounts of one kind that are to be added: "½ cup plus 2 tablespoons". */
-function sum(
-  found: readonly Found[],
-  line: string,
-): { readonly parts: readonly Found[]; readonly first: Found } | null {
-  const first = found[0];
-  if (!first) return null;
-  const parts = [first];
-  for (const next of found.slice(1)) {
-    const between = line.slice((parts.at(-1) as Found).to, next.from);
-    if (/^\s*(?:\+|plus|and|&)\s*$/i.test(between)) parts.push(next);
+const dimensionOf = (f: Found): string => (f.unit === null ? 'count' : unitOf(f.unit).dimension);
+
+/** What one statement of an amount weighs as this ingredient; null when it cannot say. */
+function weighed(stated: Stated, ingredient: Ingredient, source: Source, form: Form | null): Weighed | null {
+  if (stated.container && stated.parts[0]?.unit === null) return null;
+  let grams = 0;
+  for (const p of stated.parts) {
+    const g = gramsOf({ value: p.value, unit: p.unit ?? 'piece' }, ingredient, source, form);
+    if (g === null) return null;
+    grams += g;
   }
-  return { parts, first };
+  return { grams: grams * stated.times, entered: enteredOf(stated, source), stated };
+}
+
+/** The amount as entered: sums in the first part's unit, counts of containers as their sum. */
+function enteredOf({ parts, times }: Stated, source: Source): Entered {
+  const first = parts[0] as Found;
+  const unit = first.unit ?? 'piece';
+  if (parts.length === 1 && times === 1) return { value: first.value, unit };
+  if (parts.length === 1) return { value: round4(middle(first.value) * times), unit };
+  const size = (f: Found): number => middle(f.value) * sizeOf(unitOf(f.unit ?? 'piece'), source);
+  const same = parts.every((p) => dimensionOf(p) === dimensionOf(first));
+  if (!same) return { value: 0, unit: 'g' };
+  return { value: round4((times * parts.reduce((t, p) => t + size(p), 0)) / sizeOf(unitOf(unit), source)), unit };
+}
+
+const round4 = (x: number): number => Math.round(x * 1e4) / 1e4;
+const round2 = (x: number): number => Math.round(x * 100) / 100;
+const weightFirst = (w: Weighed): number => {
+  const f = w.stated.parts[0] as Found;
+  return f.unit === 'stick' ? 1 : { mass: 0, volume: 1 }[dimensionOf(f)] ?? 2;
+};
+
+const citrus = /\b(lemon|lime|orange|grapefruit|clementine|mandarin|tangerine|satsuma)s?\b/i;
+const juiceOf: Readonly<Record<string, string>> = { lemon: 'lemon-juice', lime: 'lime-juice', grapefruit: 'grapefruit-juice' };
+
+/** Juice and zest are two ingredients of one fruit, whatever the order of the words. */
+function ofCitrus(text: string): Match[] | null {
+  const fruit = citrus.exec(text)?.[1]?.toLowerCase();
+  if (!fruit) return null;
+  const zest = /\b(?:zest|rind|peel)(?:ed)?\b/i.test(text) && !/candied|mixed peel|\bpeeled\b/i.test(text);
+  const juice = /\b(?:juice|juiced|squeezed)\b/i.test(text);
+  if (!zest && !juice) return null;
+  const as = (id: string): Match => ({ id, words: fruit, odd: [] });
+  return [...(juice ? [as(juiceOf[fruit] ?? 'orange-juice')] : []), ...(zest ? [as('citrus-zest')] : [])];
+}
+
+interface Named {
+  readonly matches: readonly Match[];
+  /** Another ingredient that the line allows instead. */
+  readonly other: Match | null;
+  readonly slip: boolean;
+}
+
+/** Names the ingredient of a phrase: inverted names first ("flour, plain"), then as it stands, then by its brackets. */
+function nameIn(segment: Segment, kitchen?: Kitchen): Named {
+  const { name, tail, brackets } = segment;
+  const first = tail.split(/[,;]/)[0] ?? '';
+  const words = name.replace(/\beach\b(?:\s+of)?/i, ' ').replace(/^\s*of\s+/i, '').trim();
+  const exact = exactName(`${words}, ${tail}`, kitchen) ?? exactName(`${first} ${words}`, kitchen) ?? exactName(`${words} ${first}`, kitchen);
+  if (exact && first !== '') return { matches: [exact], other: null, slip: false };
+  const peel = ofCitrus(`${words} ${/\b(?:juice|zest|rind)/i.test(tail) && !/juice|zest|rind/i.test(words) ? tail : ''}`);
+  if (peel && !/\b(?:extract|curd|oil|essence|yogh?urt|marmalade|sugar|cordial|blossom)\b/i.test(words)) return { matches: peel, other: null, slip: false };
+  const ways = words.split(/\s+or\s+|\s*\/\s*/i).map((w) => w.replace(/^(?:either|some)\s+/i, '').trim());
+  const head = ways.length > 1 ? shared(ways, kitchen) : null;
+  const main = head ?? matchIngredient(ways[0] ?? words, kitchen);
+  const other = ways.length > 1 ? otherThan(main, ways, brackets, kitchen) : otherIn(main, `${tail} ${segment.brackets.join(' ')}`, kitchen);
+  for (const b of brackets) {
+    const finer = exactName(`${b.split(/[,;]/)[0] ?? ''} ${words}`, kitchen) ?? (main ? null : matchIngredient(b, kitchen));
+    if (finer) return { matches: [finer], other: null, slip: false };
+  }
+  if (main && main.odd.length === 0) return { matches: [main], other, slip: false };
+  // the comma may part a list of adjectives: "large, ripe bananas"
+  const long = matchIngredient(`${words} ${tail}`, kitchen);
+  if (!main && long && long.odd.length === 0) return { matches: [long], other: null, slip: false };
+  const slip = misspelt(words);
+  if (slip && (!main || slip.words.split(' ').length > main.words.split(' ').length)) return { matches: [slip], other: null, slip: true };
+  return { matches: main ? [main] : long ? [long] : [], other, slip: false };
+}
+
+/** "vegetable or sunflower oil": the head noun of the last way belongs to the first as well. */
+function shared(ways: readonly string[], kitchen?: Kitchen): Match | null {
+  const last = ways.at(-1)?.split(/\s+/) ?? [];
+  for (let n = Math.min(3, last.length - 1); n > 0; n--) {
+    const m = exactName(`${ways[0] ?? ''} ${last.slice(-n).join(' ')}`, kitchen) ?? exactName(`${(ways[0] ?? '').split(/\s+/).at(-1) ?? ''} ${last.slice(-n).join(' ')}`, kitchen);
+    if (m) return m;
+  }
+  return null;
+}
+
+function otherThan(main: Match | null, ways: readonly string[], _brackets: readonly string[], kitchen?: Kitchen): Match | null {
+  for (const w of ways.slice(1)) {
+    const m = matchIngredient(w, kitchen);
+    if (m && m.id !== main?.id && m.odd.length === 0) return m;
+  }
+  return null;
+}
+
+const otherIn = (main: Match | null, text: string, kitchen?: Kitchen): Match | null => {
+  const said = /\bor\s+(?:use\s+|the same (?:of|weight of)\s+)?([\p{L}' -]{3,40})/iu.exec(text)?.[1];
+  const m = said ? matchIngredient(said, kitchen) : null;
+  return m && main && m.id !== main.id && m.odd.length === 0 ? m : null;
+};
+
+/** "salt and pepper", "½ tsp each soda and salt": several names for one amount. */
+function severally(segment: Segment, kitchen?: Kitchen): readonly Match[] | null {
+  const all = `${segment.name} ${segment.tail}`.trim();
+  const each = /\beach\b/i.test(all) || segment.brackets.some((b) => /\beach\b/i.test(b));
+  if (!each && !(segment.stated.length === 0 && /\band\b|&/.test(segment.name))) return null;
+  const list = (each ? `${segment.name}, ${segment.tail}` : segment.name)
+    .replace(/\beach\b(?:\s*(?:of|:))?/gi, ' ')
+    .split(/,|\band\b|&|\+/i)
+    .map((s) => s.trim())
+    .filter((s) => s !== '');
+  const found = list.map((s) => matchIngredient(s, kitchen)).filter((m): m is Match => m !== null);
+  return found.length > 1 && new Set(found.map((m) => m.id)).size > 1 && found.length >= list.length - 1 ? found : null;
 }
 
 /**
  * Reads one ingredient line. Grams come from a weight when there is one, else from the volume or count by the source's
  * measures. When weight and volume disagree by more than honest filling explains, or the name or amount is unclear,
  * a doubt says so; nothing is guessed silently.
+ *
+ * @param at where the text begins in its line, so that places point into the line as it was pasted
  */
-export function readLine(line: string, lineNo: number, id: string, source: Source, kitchen?: Kitchen): ReadLine {
-  const amounts = scanAmounts(line).filter(
-    (a) => !/^\s*(?:%|cm|mm|in\b|inch|°|percent|per cent)/i.test(line.slice(a.to)),
-  );
-  const place = { line: lineNo, from: 0, to: line.length };
-  const phrase = phraseOf(line, amounts);
-  const main = phrase.split(/,| - | or | for (?:dusting|greasing|the tin)/i)[0] ?? phrase;
-  const match = exactName(phrase) ?? matchIngredient(main, kitchen) ?? matchIngredient(phrase, kitchen);
-  const ingredient = ingredientOf(match?.id ?? 'unknown', undefined, kitchen);
-  const measures = sourceFor(line, ingredient, source);
+export function readLine(text: string, lineNo: number, id: string, source: Source, kitchen?: Kitchen, at = 0): ReadLine {
+  const named = (s: string): boolean => matchIngredient(s, kitchen) !== null;
+  const { segments, aside } = anatomyOf(text, named);
+  const items: Item[] = [];
   const doubts: Doubt[] = [];
-  const weightIn = (f: Found): number | null =>
-    gramsOf({ value: f.value, unit: f.unit ?? 'piece' }, ingredient, measures);
-
-  const mass = sum(amounts.filter(isMass), line);
-  const volume = sum(amounts.filter(isVolume), line);
-  const count = amounts.find((f) => f.unit === null || f.unit === 'piece');
-  const total = (s: { readonly parts: readonly Found[] } | null): number | null =>
-    s === null ? null : s.parts.reduce<number | null>((t, f) => addOr(t, weightIn(f)), 0);
-  const byMass = total(mass);
-  const byVolume = total(volume);
-  const byCount = count ? weightIn(count) : null;
-
-  const entered = (f: Found | undefined, parts: number, grams: number): Entered | null =>
-    !f
-      ? null
-      : parts > 1
-        ? { value: Math.round(grams * 10) / 10, unit: 'g' }
-        : { value: f.value, unit: f.unit ?? 'piece' };
-  let grams = byMass ?? byVolume ?? byCount ?? 0;
-  let amount =
-    byMass !== null
-      ? entered(mass?.first, mass?.parts.length ?? 1, byMass)
-      : byVolume !== null
-        ? entered(volume?.first, volume?.parts.length ?? 1, byVolume)
-        : entered(count, 1, grams);
-
-  if (byMass !== null && byVolume !== null && byVolume > 0 && mass && volume && match) {
-    const [lo, hi] = volumeTolerance(ingredient);
-    const ratio = byMass / byVolume;
-    if (ratio < lo || ratio > hi) {
-      const byWeight: Choice = {
-        id: 'weight',
-        words: `${plain(byMass)} g, as weighed`,
-        edit: { kind: 'amount', itemId: id, grams: byMass, entered: { value: byMass, unit: 'g' } },
+  const marks: Mark[] = [];
+  const place = (from: number, to: number): Place => ({ line: lineNo, from: at + from, to: at + to });
+  const first = segments[0];
+  for (const [n, raw] of segments.entries()) {
+    // "juice of a lemon and 2 limes": what is done to the first is done to the second
+    const inherits = n > 0 && first && /^\s*(?:juice|zest)\s+of\b/i.test(plainChars(text)) && !/juice|zest/i.test(raw.name);
+    const segment: Segment = inherits ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` } : raw;
+    const several = severally(segment, kitchen);
+    const { matches, other, slip } = several ? { matches: several, other: null, slip: false } : nameIn(yolks(segment, segments[n - 1]), kitchen);
+    const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
+    for (const match of list) {
+      const itemId = items.length === 0 ? id : `${id}${String.fromCharCode(97 + Math.min(25, items.length))}`;
+      const context: doubt.LineContext = {
+        itemId,
+        place: place(0, text.trimEnd().length),
+        namePlace: place(segment.nameSpan.from, segment.nameSpan.to),
+        text: text.trim(),
       };
-      const filled: Entered = { value: volume.first.value, unit: volume.first.unit ?? 'cup' };
-      const byCup: Choice = {
-        id: 'volume',
-        words: `${printEntered(filled)}, that is ${plain(byVolume)} g`,
-        edit: { kind: 'amount', itemId: id, grams: byVolume, entered: filled },
-      };
-      doubts.push({
-        id: `${id}-disagree`,
-        place,
-        kind: 'disagree',
-        itemId: id,
-        likely: 'volume',
-        words: `${printEntered(filled)} of ${nameOf(ingredient)} weighs about ${plain(byVolume)} g, not ${plain(byMass)} g. Which is meant?`,
-        choices: [byCup, byWeight],
-      });
-      grams = byVolume;
-      amount = filled;
+      const read = readItem(segment, match, context, { source, aside, text, ...(kitchen && { kitchen }) });
+      items.push(read.item);
+      doubts.push(...read.doubts);
+      if (match && slip) doubts.push(doubt.misspelling(segment.name.trim(), match, read.item, context, kitchen));
+      else if (match && match.odd.length > 0) doubts.push(doubt.oddName(segment.name.trim(), match, read.item, context, kitchen));
+      if (match && other) doubts.push(doubt.alternative(match, other, read.item, context, segment, source, kitchen));
+      for (const s of segment.stated) marks.push({ ...place(s.from, s.to), what: 'amount', itemId });
+      if (segment.nameSpan.to > segment.nameSpan.from)
+        marks.push({ ...place(segment.nameSpan.from, segment.nameSpan.to), what: 'ingredient', itemId });
     }
   }
-  if (!match) {
-    const near = lookAlikes(main, 4);
-    const choices: Choice[] = near.map((m) => {
-      const as = ingredientOf(m.id, undefined, kitchen);
-      const first = mass?.first ?? volume?.first ?? count;
-      const g =
-        byMass ?? (first ? gramsOf({ value: first.value, unit: first.unit ?? 'piece' }, as, source) : null) ?? 0;
-      return { id: m.id, words: as.name, edit: { kind: 'ingredient', itemId: id, ingredient: m.id, grams: g } };
-    });
-    choices.push(
-      { id: 'keep', words: 'keep it as weight only', edit: { kind: 'keep' } },
-      { id: 'drop', words: 'not an ingredient', edit: { kind: 'drop', itemId: id } },
-    );
-    doubts.push({
-      id: `${id}-unknown`,
-      place,
-      kind: 'unknown-ingredient',
-      itemId: id,
-      likely: near[0]?.id ?? 'keep',
-      words: `"${main.trim() || line.trim()}" is not in the larder. What is it?`,
-      choices,
-    });
-  } else if (grams <= 0 && !/to taste|for dusting|for greasing|optional/i.test(line)) {
-    doubts.push(noAmount(line, id, place, ingredient, measures));
-  } else if (!(grams < 50_000)) {
-    doubts.push({
-      id: `${id}-amount`,
-      place,
-      kind: 'amount',
-      itemId: id,
-      likely: 'keep',
-      words: `${plain(grams / 1000)} kg of ${nameOf(ingredient)} is a caterer's amount. Is a decimal missing?`,
-      choices: [
-        { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } },
-        ...[10, 100].map((k): Choice => ({
-          id: `by-${k}`,
-          words: `${plain(grams / k)} g`,
-          edit: { kind: 'amount', itemId: id, grams: grams / k, entered: { value: grams / k, unit: 'g' } },
-        })),
-      ],
-    });
+  return { items, doubts, marks };
+}
+
+/** "2 eggs plus 1 yolk", "1 egg and 2 whites": the second name leans on the first. */
+const yolks = (segment: Segment, before: Segment | undefined): Segment =>
+  before && /\begg/i.test(before.name) && /^\s*(?:yolks?|whites?)\b/i.test(segment.name)
+    ? { ...segment, name: `egg ${segment.name}` }
+    : segment;
+
+interface Around {
+  readonly source: Source;
+  readonly kitchen?: Kitchen;
+  readonly aside: string;
+  readonly text: string;
+}
+
+function readItem(
+  segment: Segment,
+  match: Match | null,
+  context: doubt.LineContext,
+  { source, kitchen, aside, text }: Around,
+): { readonly item: Item; readonly doubts: readonly Doubt[] } {
+  const { itemId } = context;
+  const ingredient = ingredientOf(match?.id ?? 'unknown', undefined, kitchen);
+  const measures = sourceFor(text, ingredient, source);
+  const form = formOf(segment, ingredient);
+  const doubts: Doubt[] = [];
+  const inShell = ingredient.id === 'egg' ? segment.stated.map(shelled) : segment.stated;
+  const ways = inShell.map((s) => weighed(s, ingredient, measures, form)).filter((w): w is Weighed => w !== null);
+  const chosen = [...ways].sort((a, b) => weightFirst(a) - weightFirst(b))[0] ?? null;
+  let grams = chosen?.grams ?? 0;
+  let entered = chosen?.entered ?? null;
+  if (entered && entered.value === 0) entered = { value: round2(grams), unit: 'g' };
+
+  const byWeight = ways.find((w) => weightFirst(w) === 0);
+  const byVolume = ways.find((w) => weightFirst(w) === 1 && w.grams > 0);
+  if (match && byWeight && byVolume) {
+    const [lo, hi] = volumeTolerance(ingredient);
+    const ratio = byWeight.grams / byVolume.grams;
+    if (ratio < lo || ratio > hi) {
+      doubts.push(doubt.disagree(byWeight, byVolume, ingredient, context));
+      grams = byVolume.grams;
+      entered = byVolume.entered;
+    }
   }
-  if (match && grams > 0 && /\bheap(?:ed|ing)\b/i.test(line) && byMass === null)
-    doubts.push(heaped(grams, id, place, ingredient));
-  const optional = /\boptional\b/i.test(line);
-  const whole = wholePieces(line, ingredient);
+  const weights = ways.filter((w) => weightFirst(w) === 0);
+  const [w1, w2] = weights;
+  if (w1 && w2 && Math.abs(Math.log(w1.grams / w2.grams)) > 0.18) doubts.push(doubt.twoWeights(w1, w2, ingredient, context));
+
+  const unclear = segment.stated.find((s) => s.perEach === 'unclear');
+  if (match && unclear && chosen?.stated === unclear) doubts.push(doubt.eachOrAll(chosen, ingredient, context));
+  const boxed = segment.stated.find((s) => s.container && s.parts[0]?.unit === null);
+  if (match && !chosen && boxed) {
+    const sizes = soldIn.find((s) => s.what.test(ingredient.id) && s.in.test(boxed.container ?? ''))?.g ?? [100];
+    const count = middle(boxed.parts[0]?.value ?? 1);
+    grams = count * (sizes[0] ?? 100);
+    entered = { value: round2(grams), unit: 'g' };
+    doubts.push(doubt.container(boxed.container ?? 'pack', count, sizes, ingredient, context));
+  }
+  const outside = onTheTin.test(text) && segment.stated.length === 0;
+  if (!match) {
+    const plainWeight = byWeight?.grams ?? 0;
+    if (grams === 0) grams = plainWeight;
+    doubts.push(doubt.unknown(segment, grams, context, measures, kitchen));
+  } else if (!(grams > 0) && !outside) {
+    doubts.push(doubt.noAmount(segment.stated[0], ingredient, context, measures));
+  } else if (!(grams < 50_000)) {
+    doubts.push(doubt.tooMuch(grams, ingredient, context));
+  }
+  const found = chosen?.stated.parts[0];
+  if (match && grams > 0 && found?.filled && /heap|round|brim/.test(found.filled)) doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
+  else if (match && grams > 0 && weightFirst(chosen ?? ({ stated: { parts: [] } } as never)) !== 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
+    doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
+  if (match && found && (found.unit === 'handful' || found.unit === 'knob')) doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
+  const optional = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
+  const note = [segment.tail, ...segment.brackets.filter((b) => !/^[\d\s./,½¼¾⅓⅔-]*\p{L}{0,12}\.?$/u.test(b)), aside]
+    .filter((s) => s !== '')
+    .join('; ');
+  const whole = wholePieces(text, ingredient);
   return {
     item: {
-      id,
+      id: itemId,
       ingredient: match ? ingredient.id : 'unknown',
-      words: line.trim(),
-      entered: amount,
-      grams: Math.max(0, Math.round(grams * 100) / 100),
+      words: text.trim(),
+      entered,
+      grams: Number.isFinite(grams) ? Math.max(0, round2(grams)) : 0,
       ...(optional && { optional }),
       ...(whole !== (ingredient.pieces ?? false) && { pieces: whole }),
+      ...(note !== '' && { note: note.slice(0, 160) }),
+      ...(form && { form }),
     },
     doubts,
   };
 }
 
-const addOr = (a: number | null, b: number | null): number | null => (a === null || b === null ? null : a + b);
+/** "2 x 59g eggs" weighs them in the shell: a count, not a weight. */
+function shelled(s: Stated): Stated {
+  const p = s.parts[0];
+  const g = p && p.unit === 'g' ? middle(p.value) : 0;
+  if (!p || s.times === 1 || g < 40 || g > 80) return s;
+  return { ...s, parts: [{ value: s.times, unit: null, from: s.from, to: s.to }], times: 1 };
+}
 
 function wholePieces(line: string, ingredient: Ingredient): boolean {
-  if (/mashed|puré?e|grated|melted|juice/i.test(line) && ingredient.role === 'fruit' && /mashed|pur/i.test(line))
-    return false;
+  if (/mashed|pur[ée]+/i.test(line) && ingredient.role === 'fruit') return false;
   if (/melted/i.test(line) && /chocolate/.test(ingredient.id)) return false;
   return ingredient.pieces ?? false;
-}
-
-/** A heaped spoon holds about half as much again as a level one, more or less by the hand. */
-function heaped(grams: number, id: string, place: Doubt['place'], ingredient: Ingredient): Doubt {
-  const choice = (name: string, words: string, g: number): Choice => ({
-    id: name,
-    words: `${words}, ${plain(g)} g`,
-    edit: { kind: 'amount', itemId: id, grams: g, entered: { value: Math.round(g * 10) / 10, unit: 'g' } },
-  });
-  return {
-    id: `${id}-heaped`,
-    place,
-    kind: 'amount',
-    itemId: id,
-    likely: 'heaped',
-    words: `A heaped spoon of ${nameOf(ingredient)} is a matter of the hand. How heaped?`,
-    choices: [
-      choice('heaped', 'half as much again', grams * 1.5),
-      choice('level', 'as a level one', grams),
-      choice('high', 'twice', grams * 2),
-    ],
-  };
-}
-
-function noAmount(line: string, id: string, place: Doubt['place'], ingredient: Ingredient, source: Source): Doubt {
-  const usual =
-    ingredient.role === 'salt'
-      ? ['1/4 tsp', 'tsp', 0.25]
-      : ingredient.role === 'leavener'
-        ? ['1 tsp', 'tsp', 1]
-        : ingredient.role === 'flavour'
-          ? ['1 tsp', 'tsp', 1]
-          : null;
-  const choices: Choice[] = [];
-  if (usual) {
-    const entered: Entered = { value: usual[2] as number, unit: usual[1] as string };
-    const g = (usual[2] as number) * sizeOf(unitOf('tsp'), source) * ingredient.gPerMl;
-    choices.push({
-      id: 'usual',
-      words: `${String(usual[0])}, ${plain(g)} g`,
-      edit: { kind: 'amount', itemId: id, grams: g, entered },
-    });
-  }
-  choices.push(
-    { id: 'keep', words: 'leave it at nothing for now', edit: { kind: 'keep' } },
-    { id: 'drop', words: 'not an ingredient', edit: { kind: 'drop', itemId: id } },
-  );
-  return {
-    id: `${id}-no-amount`,
-    place,
-    kind: 'no-amount',
-    itemId: id,
-    likely: choices[0]?.id ?? 'keep',
-    words: `How much ${nameOf(ingredient)}? "${line.trim()}" gives no amount.`,
-    choices,
-  };
 }

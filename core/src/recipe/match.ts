@@ -1,9 +1,12 @@
+import MiniSearch from 'minisearch';
 import { ingredients } from '../ingredient/catalogue.js';
 import type { Ingredient, Kitchen } from '../formula/types.js';
+import { harmless } from './words.js';
 
-const plainText = (s: string): string =>
+export const plainText = (s: string): string =>
   s
     .toLowerCase()
+    .replace(/[’‘]/g, "'")
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/[^a-z0-9%' -]+/g, ' ')
@@ -17,75 +20,121 @@ interface Name {
 
 const namesOf = (list: readonly Ingredient[]): Name[] =>
   list.flatMap((i) =>
-    [i.name, ...i.aliases]
-      .map((n) => ({ words: plainText(n.replace(/,.*/, '')), id: i.id }))
+    [i.name, i.name.replace(/,.*/, ''), ...i.aliases]
+      .map((n) => ({ words: plainText(n), id: i.id }))
       .filter((n) => n.words !== ''),
   );
 
 const catalogueNames = namesOf(ingredients);
 const byWords = new Map<string, string>();
 for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
-const byFullName = new Map(ingredients.map((i) => [plainText(i.name), i.id]));
 const MAX_WORDS = 6;
-
-/** The ingredient whose full name the phrase is, commas and all ("Butter, salted"); null when it is none's. */
-export function exactName(phrase: string): Match | null {
-  const words = plainText(phrase);
-  const id = byFullName.get(words);
-  return id ? { id, words } : null;
-}
 
 export interface Match {
   readonly id: string;
+  /** The words of the phrase that named it. */
   readonly words: string;
+  /** Words of the phrase that neither belong to the name nor are known to leave it as it is. */
+  readonly odd: readonly string[];
 }
 
 const singular = (w: string): string =>
   w.endsWith('ies')
     ? `${w.slice(0, -3)}y`
-    : w.endsWith('oes')
+    : /(?:oes|ches|shes)$/.test(w)
       ? w.slice(0, -2)
       : w.endsWith('s') && !w.endsWith('ss')
         ? w.slice(0, -1)
         : w;
+
+const ownNames = new WeakMap<readonly Ingredient[], ReadonlyMap<string, string>>();
+function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | null {
+  const own = kitchen?.ownIngredients;
+  if (!own || own.length === 0) return null;
+  let names = ownNames.get(own);
+  if (!names) ownNames.set(own, (names = new Map(namesOf(own).map((n) => [n.words, n.id]))));
+  return names;
+}
+
+/** The ingredient whose name or other name the phrase is, word for word; null when it is none's. */
+export function exactName(phrase: string, kitchen?: Kitchen): Match | null {
+  const words = plainText(phrase);
+  const own = namesIn(kitchen);
+  for (const form of [words, words.replace(/\S+$/, singular)]) {
+    const id = own?.get(form) ?? byWords.get(form);
+    if (id) return { id, words: form, odd: [] };
+  }
+  return null;
+}
 
 /**
  * Finds the ingredient named in a phrase. The head of an English phrase comes last ("vanilla yogurt" is yogurt), so the
  * match that ends last wins, and of those the longest. Null when no name of the catalogue or kitchen is in it.
  */
 export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null {
-  const own = new Map(namesOf(kitchen?.ownIngredients ?? []).map((n) => [n.words, n.id]));
-  const words = plainText(phrase).split(' ').filter(Boolean).slice(0, 24);
+  const own = namesIn(kitchen);
+  const words = plainText(phrase)
+    .split(' ')
+    .filter((w) => w !== '' && w !== '-')
+    .slice(0, 24);
   for (let end = words.length; end > 0; end--)
     for (let start = Math.max(0, end - MAX_WORDS); start < end; start++) {
       const said = words.slice(start, end);
       for (const form of [said.join(' '), [...said.slice(0, -1), singular(said.at(-1) ?? '')].join(' ')]) {
-        const id = own.get(form) ?? byWords.get(form);
-        if (id) return { id, words: form };
+        const id = own?.get(form) ?? byWords.get(form);
+        if (!id) continue;
+        const odd = [...words.slice(0, start), ...words.slice(end)].filter(
+          (w) => !harmless.has(w) && !/^[\d%'.,/-]+$/.test(w) && !/^\d+(?:g|ml|cm|mm|%|oz)$/.test(w),
+        );
+        return { id, words: form, odd };
       }
     }
   return null;
 }
 
-const pairs = (s: string): Set<string> => {
-  const out = new Set<string>();
-  for (let i = 0; i + 1 < s.length; i++) out.add(s.slice(i, i + 2));
-  return out;
+let index: MiniSearch<{ key: number; words: string }> | null = null;
+
+function search(): NonNullable<typeof index> {
+  if (!index) {
+    index = new MiniSearch({ idField: 'key', fields: ['words'] });
+    index.addAll(catalogueNames.map(({ words }, key) => ({ key, words })));
+  }
+  return index;
+}
+
+const content = (phrase: string): string =>
+  plainText(phrase)
+    .split(' ')
+    .filter((w) => w.length > 1 && !harmless.has(w))
+    .join(' ');
+
+const unique = (found: readonly { id: string; words: string }[], n: number): Match[] => {
+  const out = new Map<string, Match>();
+  for (const f of found) if (!out.has(f.id)) out.set(f.id, { id: f.id, words: f.words, odd: [] });
+  return [...out.values()].slice(0, n);
 };
 
 /** Ingredients whose names look most like a phrase, best first: for a doubt's choices, never taken silently. */
 export function lookAlikes(phrase: string, n: number): Match[] {
-  const said = pairs(plainText(phrase));
-  const best = new Map<string, { score: number; words: string }>();
-  for (const name of catalogueNames) {
-    const its = pairs(name.words);
-    let shared = 0;
-    for (const p of its) if (said.has(p)) shared++;
-    const score = (2 * shared) / Math.max(1, said.size + its.size);
-    if (score > (best.get(name.id)?.score ?? 0.25)) best.set(name.id, { score, words: name.words });
-  }
-  return [...best]
-    .sort((a, b) => b[1].score - a[1].score)
-    .slice(0, n)
-    .map(([id, m]) => ({ id, words: m.words }));
+  const words = content(phrase) || plainText(phrase);
+  const found = search().search(words, { fuzzy: 0.3, prefix: true, maxFuzzy: 3 });
+  return unique(
+    found.slice(0, 40).flatMap((r) => catalogueNames[r.id as number] ?? []),
+    n,
+  );
+}
+
+/**
+ * The name that a phrase is a slip of the keyboard from: every word of the phrase is within a quarter of its letters of
+ * a word of the name. Null when nothing is that near.
+ */
+export function misspelt(phrase: string): Match | null {
+  const words = content(phrase);
+  if (words === '') return null;
+  const found = search().search(words, { fuzzy: 0.26, maxFuzzy: 2, combineWith: 'AND' });
+  const best = found
+    .map((r) => catalogueNames[r.id as number])
+    .filter((x): x is Name => x !== undefined)
+    .find((x) => x.words.split(' ').length === words.split(' ').length);
+  return best ? { id: best.id, words: best.words, odd: [] } : null;
 }

@@ -6,7 +6,7 @@ import { defaultKitchen } from '../kitchen/default.js';
 import { across } from './across.js';
 import { readBaking } from './baking.js';
 import { classify } from './classify.js';
-import type { Doubt, RecipeDraft } from './draft.js';
+import type { Doubt, Mark, RecipeDraft } from './draft.js';
 import { intoGroups } from './groups.js';
 import { fromJson } from './json.js';
 import { readLine } from './line.js';
@@ -99,16 +99,18 @@ function assemble(text: string, lines: readonly string[], long: boolean, kitchen
       ?.text.replace(/[:#*]+$/, '')
       .trim() ?? 'Untitled';
   const doubts: Doubt[] = [];
+  const marks: Mark[] = [];
   const sections: { name: string; role: GroupRole; items: Item[] }[] = [{ name: '', role: 'batter', items: [] }];
   const lineOf = new Map<string, number>();
   let n = 0;
   for (const p of parts) {
     if (p.group) sections.push({ ...p.group, items: [] });
     if (p.kind !== 'ingredient') continue;
-    const read = readLine(p.text, p.no, `i${++n}`, source, kitchen);
-    lineOf.set(read.item.id, p.no);
-    sections.at(-1)?.items.push(read.item);
+    const read = readLine(p.text, p.no, `i${++n}`, source, kitchen, p.at);
+    for (const item of read.items) lineOf.set(item.id, p.no);
+    sections.at(-1)?.items.push(...read.items);
     doubts.push(...read.doubts);
+    marks.push(...read.marks);
   }
   const methodLines = parts.filter((p) => p.kind === 'method' || p.kind === 'other');
   const baking = readBaking(parts.filter((p) => p.kind !== 'ingredient').map((p) => p.text));
@@ -152,7 +154,7 @@ function assemble(text: string, lines: readonly string[], long: boolean, kitchen
       ),
     );
   const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (n + 2)));
-  return { formula, doubts, confidence };
+  return { formula, doubts, marks, confidence };
 }
 
 const step = (text: string, items: readonly Item[], kitchen: Kitchen): MethodStep => {

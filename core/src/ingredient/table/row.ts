@@ -85,5 +85,4 @@ export const forms: Readonly<Record<string, Partial<Readonly<Record<Form, number
   hazelnut: { chopped: 0.5, whole: 0.57, ground: 0.4 },
   herbs: { packed: 0.35, chopped: 0.2 },
   spinach: { packed: 0.25, chopped: 0.3 },
-  'plain-flour': { packed: 0.66 },
 };

@@ -1,0 +1,190 @@
+import { middle, scanAmounts, type Found } from '../quantity/scan.js';
+import { unitOf } from '../quantity/units.js';
+import { asides, containers, forOutside } from './words.js';
+
+/** Characters `from`–`to` of the line. */
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One way in which a line states an amount: parts to be added, times a count of containers or pieces. */
+export interface Stated extends Span {
+  readonly parts: readonly Found[];
+  readonly times: number;
+  /** The word behind a number that stands for a container: "can", "pot". */
+  readonly container?: string;
+  /** True when it is unclear whether the size is of each container or of all together. */
+  readonly perEach?: 'said' | 'unclear';
+}
+
+/** One ingredient of a line: the ways its amount is stated, its name, and what else is said of it. */
+export interface Segment {
+  readonly stated: readonly Stated[];
+  /** Text that names the ingredient: without amounts and brackets, up to the first comma. */
+  readonly name: string;
+  readonly nameSpan: Span;
+  /** What follows the first comma or dash, and the brackets. */
+  readonly tail: string;
+  readonly brackets: readonly string[];
+}
+
+export interface Anatomy {
+  readonly segments: readonly Segment[];
+  /** The words from which a line no longer speaks of the batter: "plus extra for dusting". */
+  readonly aside: string;
+}
+
+/** Same length as the text, so that places stay: odd spaces and quotes made plain. */
+export const plainChars = (text: string): string =>
+  text.replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ').replace(/[’‘`´]/g, "'");
+
+/** Numbers that are no amounts: sizes in cm, per cent, heat, minutes, types of flour, model numbers. */
+function isAmount(line: string, a: Found): boolean {
+  const after = line.slice(a.to, a.to + 14);
+  const before = line.slice(Math.max(0, a.from - 12), a.from);
+  if (/^\s*(?:-\s*)?(?:%|cm\b|mm\b|inch|in\.?\s|"|”|″|°|º|per\s?cent|degrees?\b|min(?:ute)?s?\b|hours?\b|hrs?\b|days?\b|seconds?\b)/i.test(after) && a.unit === null)
+    return false;
+  if (/(?:\btype|\bno\.?|\bnumber|\bsize|\bgrade|\bmark)\s*$/i.test(before) && a.unit === null) return false;
+  // "00 flour", "10x sugar"
+  return !(a.unit === null && /^0+$/.test(line.slice(a.from, a.to).trim()));
+}
+
+interface Bracket extends Span {
+  readonly text: string;
+}
+
+function bracketsOf(line: string): Bracket[] {
+  const out: Bracket[] = [];
+  for (const m of line.matchAll(/[([]([^()[\]]*)(?:[)\]]|$)/g))
+    out.push({ from: m.index, to: m.index + m[0].length, text: m[1] ?? '' });
+  return out;
+}
+
+const dimension = (f: Found): string => (f.unit === null ? 'count' : unitOf(f.unit).dimension);
+const measurable = (f: Found): boolean => dimension(f) === 'mass' || dimension(f) === 'volume';
+const joins = /^\s*\)?\s*(?:,\s*)?(?:\+|plus|and|&)\s*(?:about\s+|another\s+)?$/i;
+const sizeBetween = /^\s*(?:x|×|\*)?\s*\(?\s*$/i;
+const outerUnits: readonly (readonly [string, string])[] = [
+  ['lb', 'oz'],
+  ['kg', 'g'],
+  ['cup', 'tbsp'],
+  ['cup', 'tsp'],
+  ['tbsp', 'tsp'],
+  ['l', 'ml'],
+  ['pint', 'fl-oz'],
+];
+
+/** Gathers a run of amounts that speak of one ingredient into the ways its amount is stated. */
+function gather(line: string, amounts: readonly Found[]): Stated[] {
+  const out: Stated[] = [];
+  let i = 0;
+  while (i < amounts.length) {
+    const a = amounts[i] as Found;
+    const next = amounts[i + 1];
+    const after = line.slice(a.to);
+    const word = containers.exec(after.replace(/^[\s-]*(?:(?:large|small|medium|heaped|whole|big|family|standard|regular|level)\s+)*/i, ''))?.[0];
+    if (a.unit === null && next && measurable(next)) {
+      const between = line.slice(a.to, next.from);
+      const behind = line.slice(next.to).replace(/^[\s)-]*(?:each\s+)?(?:of\s+)?/i, '');
+      const box = containers.exec(behind)?.[0];
+      const sized = sizeBetween.test(between) && (/[x×*]/i.test(between) || box !== undefined || /\(/.test(between));
+      const boxed =
+        word !== undefined && new RegExp(`^[\\s-]*(?:\\w+\\s+)?${word}\\s*[(,]?\\s*(?:about\\s+)?$`, 'i').test(between);
+      if (sized || boxed) {
+        const each = /^\s*\)?\s*(?:each|per)\b/i.test(line.slice(next.to)) || sized;
+        out.push({
+          parts: [next],
+          times: middle(a.value),
+          from: a.from,
+          to: next.to,
+          ...(box || word ? { container: box ?? word ?? '' } : {}),
+          perEach: each || middle(a.value) === 1 ? 'said' : 'unclear',
+        });
+        i += 2;
+        continue;
+      }
+    }
+    const parts = [a];
+    let end = a.to;
+    i++;
+    while (i < amounts.length) {
+      const b = amounts[i] as Found;
+      const last = parts.at(-1) as Found;
+      const between = line.slice(end, b.from);
+      const added = joins.test(between) && (measurable(a) ? measurable(b) || b.unit === 'stick' : b.unit === a.unit);
+      const inner = /^\s*$/.test(between) && outerUnits.some(([x, y]) => last.unit === x && b.unit === y);
+      if (!(added || inner) || forOutside.test(line.slice(b.to))) break;
+      parts.push(b);
+      end = b.to;
+      i++;
+    }
+    out.push({ parts, times: 1, from: a.from, to: end, ...(a.unit === null && word && { container: word }) });
+  }
+  return out;
+}
+
+/** Blanks out amounts and brackets, keeping places. */
+function blank(line: string, spans: readonly Span[]): string {
+  let out = line;
+  for (const s of spans) out = out.slice(0, s.from) + ' '.repeat(Math.max(0, s.to - s.from)) + out.slice(s.to);
+  return out;
+}
+
+const connective = /(?:,\s*)?(?:\bplus\b|\band\b|\+|&)\s*(?:the\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
+
+/** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
+function cuts(line: string, amounts: readonly Found[], brackets: readonly Bracket[], named: (s: string) => boolean): number[] {
+  const inside = (at: number): boolean => brackets.some((b) => b.from < at && at < b.to);
+  const out: number[] = [];
+  for (const [i, a] of amounts.entries()) {
+    const prev = amounts[i - 1];
+    if (!prev || inside(a.from)) continue;
+    const between = line.slice(prev.to, a.from);
+    const m = connective.exec(between);
+    if (!m) continue;
+    const words = blank(between.slice(0, m.index), bracketsOf(between.slice(0, m.index)));
+    if (/[\p{L}]{3}/u.test(words) && (named(words) || named(line.slice(0, prev.from + 0))) && named(line.slice(a.to)))
+      out.push(prev.to + m.index);
+  }
+  return out;
+}
+
+/**
+ * Takes an ingredient line apart without knowing what the things in it weigh.
+ * @param named whether a text names something the larder knows
+ */
+export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy {
+  const said = plainChars(text);
+  const tail = asides.exec(said);
+  const asideAt = tail && tail.index > 0 ? tail.index : said.length;
+  const line = said.slice(0, asideAt);
+  const brackets = bracketsOf(line);
+  const amounts = scanAmounts(line).filter((a) => isAmount(said, a));
+  const at = [0, ...cuts(line, amounts, brackets, named), line.length];
+  const segments: Segment[] = [];
+  for (let n = 0; n + 1 < at.length; n++) {
+    const [from, to] = [at[n] as number, at[n + 1] as number];
+    const mine = amounts.filter((a) => a.from >= from && a.to <= to);
+    const kept = mine.filter((a, i) => i === 0 || !forOutside.test(line.slice(a.to, to)) || inBracket(brackets, a));
+    const own = brackets.filter((b) => b.from >= from && b.from < to);
+    const bare = blank(line, [...mine, ...own]).slice(from, to);
+    const start = bare.search(/[\p{L}\d%]/u);
+    const body = start < 0 ? '' : bare.slice(start);
+    // a comma, a dash between spaces or a semicolon ends the name; "flour - 1 cup" leaves nothing behind it
+    const stop = /[,;]|\s[-–—]\s|:\s/.exec(body);
+    const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();
+    const rest = stop && stop.index > 0 ? body.slice(stop.index + 1).trim() : '';
+    segments.push({
+      stated: gather(line, kept),
+      name: n === 0 ? name : name.replace(/^(?:plus|and|\+|&)\s+/i, ''),
+      nameSpan: { from: from + Math.max(0, start), to: from + Math.max(0, start) + name.length },
+      tail: rest.replace(/^[\s\-–—:;,]+|[\s\-–—:;,]+$/g, '').replace(/\s+/g, ' '),
+      brackets: own.map((b) => b.text.trim()).filter((b) => b !== ''),
+    });
+  }
+  return { segments, aside: said.slice(asideAt).replace(/^[\s,;(–—-]+|[\s)]+$/g, '') };
+}
+
+const inBracket = (brackets: readonly Bracket[], a: Found): boolean =>
+  brackets.some((b) => b.from < a.from && a.to <= b.to);

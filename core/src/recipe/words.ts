@@ -1,0 +1,78 @@
+/** Words of recipe lines that say how a thing is handled, not what it is. */
+
+const list = (s: string): ReadonlySet<string> => new Set(s.trim().split(/\s+/));
+
+/**
+ * Words beside an ingredient's name that leave it the same ingredient. A word that is neither here nor in the name
+ * raises a doubt: "butter beans" must never be read as butter.
+ */
+export const harmless: ReadonlySet<string> = list(`
+  a an the of in at to for with without from and or as is if it its that which by into each per about approx approximately
+  around roughly ca circa some any your our my this only just very quite fairly really more less extra plus bit little few
+  good best quality favourite fresh freshly frozen thawed defrosted unthawed cold chilled cool cooled warm warmed hot
+  lukewarm tepid boiling boiled iced ice-cold room temperature temp softened soft melted molten browned liquid runny
+  firm hard ripe overripe over-ripe under-ripe unripe juicy sweet tart sharp crisp tender young old dried-out
+  large small medium big extra-large medium-sized large-ish tiny jumbo size sized thumb-sized thumb piece pieces chunk
+  chunks cube cubes cubed cut slice slices sliced diced dice chopped chop minced roughly finely coarsely thinly thickly
+  grated shredded crushed mashed pureed puree crumbled broken halved quartered torn flaked slivered split ground-up
+  peeled unpeeled cored deseeded seeded stoned pitted hulled trimmed topped tailed scrubbed washed rinsed drained dry
+  squeezed strained sieved sifted unsifted packed unpacked firmly lightly loosely tightly levelled leveled level heaped
+  heaping rounded scant generous spooned scooped measured weighed beaten whisked separated lightly-beaten toasted roasted
+  cooked raw steamed stewed blanched skinned skinless shelled unshelled whole pure natural organic free-range freerange
+  unwaxed unbleached bleached enriched unsweetened bought home-made homemade shop-bought store-bought canned tinned
+  bottled jarred packet carton tin can jar pot tub box bag packages package pack container carton bottle bar block
+  sachet envelope stick sticks knob cloves sprig sprigs leaf leaves stalk stalks stem stems bunch head handful juice-of
+  optional needed required necessary desired taste serve serving serve decorate decoration garnish finish glaze glazing
+  topping dusting greasing rolling sprinkling brushing board pan tin tray work surface needed enough give until divided
+  use used using reserved keep save preferably ideally usually like such e.g eg i.e but not too well do don't thaw
+  weight peeled-weight net gross total shell flesh drained-weight inch inches cm mm half halves third quarter thick thin
+  long wide fat full-bodied regular ordinary normal standard usual common everyday basic classic traditional style kind type
+  variety sort all both other another one two three four five six half-inch bite-sized small-ish yes no please or-so so
+  pieces, lukewarm) handheld odourless flavourless neutral-tasting unflavoured unflavored unsalted-type mild light-tasting
+  homogenised pasteurised filtered still tap kitchen leftover left-over day-old stale ripe-ish spotty brown-spotted brown black
+  speckled heavy-handed thick-cut dropping consistency mixture dough batter can, clean nice slightly partly partially
+  fully completely almost nearly coarse fine finely-ground stoneground stone-ground strong semi-firm blended smooth
+  crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking
+  dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
+  up down off out then them they're you i we can't won't be been being will would should may might get got put add added
+  mix mixed-in stir stirred folded through over on onto under top tops base edges sides shaken set aside ready prepared
+  double triple single heat-treated sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
+  cans pots jars tubs cartons bags boxes bars blocks punnet punnets ball balls x × plain all-natural
+`);
+
+/** What things are sold in. A number before one of these needs a size to be an amount. */
+export const containers =
+  /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|balls?|tetra ?packs?|squares?)(?![\p{L}])/iu;
+
+/** Sizes things are usually sold in, g or ml as sold: by container and kind of ingredient, the usual one first. */
+export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; readonly g: readonly number[] }[] = [
+  { what: /^pumpkin-puree$/, in: /can|tin/i, g: [425, 822] },
+  { what: /^condensed-milk$/, in: /can|tin/i, g: [397, 405] },
+  { what: /^evaporated-milk$/, in: /can|tin/i, g: [354, 410] },
+  { what: /^(?:coconut-milk|coconut-cream)$/, in: /can|tin/i, g: [400, 165] },
+  { what: /^baking-powder/, in: /sachet|packet|envelope/i, g: [16, 10] },
+  { what: /^(?:vanilla-sugar)$/, in: /sachet|packet|envelope/i, g: [8, 10] },
+  { what: /^dried-yeast$/, in: /sachet|packet|envelope/i, g: [7, 11] },
+  { what: /^cream-cheese$/, in: /pack|block|brick|tub|box/i, g: [227, 200, 180] },
+  { what: /yogurt/, in: /pot|tub|carton|container/i, g: [150, 125, 500] },
+  { what: /^(?:cream|sour-cream|creme|buttermilk)/, in: /carton|pot|tub|container/i, g: [300, 284, 150] },
+  { what: /chocolate/, in: /bar|block|pack/i, g: [100, 200] },
+  { what: /chocolate/, in: /square/i, g: [28, 10, 5] },
+  { what: /^(?:blueberry|raspberry|strawberry|blackberry|cranberry)$/, in: /punnet|pack|bag|box/i, g: [150, 125, 340] },
+  { what: /^butter/, in: /pack|block|packet/i, g: [250, 227, 500] },
+  { what: /chips/, in: /bag|pack|packet/i, g: [340, 200, 100] },
+  { what: /./, in: /can|tin/i, g: [400, 425] },
+  { what: /./, in: /./, g: [100, 200, 250] },
+];
+
+/** Tails of a line that name a use beside the batter, or hold amounts that are not to be weighed in. */
+export const asides =
+  /(?:[,;–—-]\s*|\(\s*|\s+)(?:(?:plus|and|\+|&|with)\s+(?:(?:a\s+(?:little|bit|touch)|some|an?\s+\S+)\s+)?(?:extra|more)\b|(?:save|reserve|reserving|keep|hold)\s+(?:back\s+)?(?:a\b|some|the|\d|½|¼)|less\s+\d|minus\s+\d|or\s+(?:as|enough|to taste|more|less|a bit|so)\b|as\s+(?:needed|required|necessary)|to\s+taste|\+\s*(?:extra|more)\b)/i;
+
+/** Uses that need no amount: they never reach the batter. */
+export const onTheTin =
+  /\bfor\s+(?:the\s+)?(?:greasing|dusting|lining|tins?\b|pans?\b|board|rolling|work ?top|work surface|flouring|buttering|baking (?:tin|dish|tray))/i;
+
+/** "plus 2 tbsp for dusting": an amount that goes on the tin or board. */
+export const forOutside =
+  /^[^,;()]{0,24}\bfor\s+(?:the\s+)?(?:dust|greas|sprinkl|tins?\b|pans?\b|board|roll|top|glaz|garnish|serv|brush|coat|finish|decorat|work)/i;
