@@ -33,6 +33,9 @@ const article = new RegExp(
   'giu',
 );
 
+/** "pinch salt", "handful of nuts": measures of the hand that stand without a number. */
+const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|handful|knob|drop)(?![\p{L}])/giu;
+
 function unitId(word: string | undefined): string | null {
   if (!word) return null;
   const bare = word.replace(/\.$/, '');
@@ -85,6 +88,10 @@ export function scanAmounts(line: string): Found[] {
       to: m.index + text.trimEnd().length,
       ...(unit && filled && { filled: filled.toLowerCase() }),
     });
+  }
+  for (const m of line.matchAll(byHand)) {
+    const [from, to] = [m.index, m.index + m[0].length];
+    if (!found.some((f) => from < f.to && f.from < to)) found.push({ value: 1, unit: unitId(m[0]), from, to });
   }
   return found.sort((x, y) => x.from - y.from);
 }

@@ -44,12 +44,10 @@ const parts: Readonly<Record<string, number>> = {
 
 const one = Object.keys(ones).join('|');
 const ten = Object.keys(tens).join('|');
-const part = Object.keys(parts)
-  .sort((a, b) => b.length - a.length)
-  .join('|');
+const part = Object.keys(parts).join('|');
 const small = `(?:(?:${ten})(?:[- ](?:${one}))?|${one})`;
 const whole = `(?:(?:(?:a|one|${one})\\s+)?(?:thousand|hundred)(?:\\s+(?:and\\s+)?(?:(?:${one})\\s+hundred(?:\\s+and)?\\s+)?${small})?|${small})`;
-const fraction = `(?:(?:an?|one|two|three|five|seven)[ -])?(?:${part})`;
+const fraction = `(?:(?:two|three|five|seven)[ -](?:thirds|quarters?|eighths)|(?:(?:an?|one)[ -])?(?:half|third|quarter|eighth))`;
 /** Source of a regular expression for a spoken number, without the articles that alone mean one. */
 export const spokenPattern = `(?:half a dozen|an? couple of|an? dozen|${fraction}(?![a-z])|${whole}(?:\\s+and\\s+${fraction})?)`;
 /** Source for what may follow a unit: "a cup **and a half**". */

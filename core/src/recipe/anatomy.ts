@@ -37,7 +37,12 @@ export interface Anatomy {
 
 /** Same length as the text, so that places stay: odd spaces and quotes made plain. */
 export const plainChars = (text: string): string =>
-  text.replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ').replace(/[’‘`´]/g, "'");
+  text
+    .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ')
+    .replace(/[’‘`´]/g, "'")
+    .replace(/\.{3,}|…+|\*{1,3}|_{1,3}(?=\S)|(?<=\S)_{1,3}|[¹²³†‡]/g, (m) => ' '.repeat(m.length))
+    // a number that only counts the lines
+    .replace(/^\s*\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|an?\s)/i, (m) => ' '.repeat(m.length));
 
 /** Numbers that are no amounts: sizes in cm, per cent, heat, minutes, types of flour, model numbers. */
 function isAmount(line: string, a: Found): boolean {
@@ -46,6 +51,8 @@ function isAmount(line: string, a: Found): boolean {
   if (/^\s*(?:-\s*)?(?:%|cm\b|mm\b|inch|in\.?\s|"|”|″|°|º|per\s?cent|degrees?\b|min(?:ute)?s?\b|hours?\b|hrs?\b|days?\b|seconds?\b)/i.test(after) && a.unit === null)
     return false;
   if (/(?:\btype|\bno\.?|\bnumber|\bsize|\bgrade|\bmark)\s*$/i.test(before) && a.unit === null) return false;
+  // "half-and-half"
+  if (a.unit === null && (/^-\p{L}/u.test(after) || /\p{L}-$/u.test(before))) return false;
   // "00 flour", "10x sugar"
   return !(a.unit === null && /^0+$/.test(line.slice(a.from, a.to).trim()));
 }
@@ -131,21 +138,42 @@ function blank(line: string, spans: readonly Span[]): string {
   return out;
 }
 
-const connective = /(?:,\s*)?(?:\bplus\b|\band\b|\+|&)\s*(?:the\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
+const connective =
+  /((?:,\s*)?(?:[;,]|\bplus\b|\band\b|\+|&|\b(?:mixed|blended|blitzed|whisked|beaten|stirred|combined)\s+with\b|\b(?:dissolved|soaked|steeped)\s+in\b))\s*(?:the\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
+
+/** "an egg", "the zest of an orange": an article counts one when nothing else does. */
+function single(text: string, at: number): Found | null {
+  const m = /(?<![\p{L}'])(an?)\s+(?!little|bit|few|lot|touch|tad|hint|of\b|kind|sort|good\s+\p{L}+ing)(?=[\p{L}])/iu.exec(text);
+  if (!m || /\bor\s+$/i.test(text.slice(0, m.index))) return null;
+  return { value: 1, unit: null, from: at + m.index, to: at + m.index + (m[1]?.length ?? 1) };
+}
+
+/** A joining word: one ingredient ends before it, the next begins behind it. */
+interface Cut {
+  readonly end: number;
+  readonly start: number;
+}
 
 /** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
-function cuts(line: string, amounts: readonly Found[], brackets: readonly Bracket[], named: (s: string) => boolean): number[] {
+function cuts(line: string, amounts: readonly Found[], brackets: readonly Bracket[], named: (s: string) => boolean): Cut[] {
   const inside = (at: number): boolean => brackets.some((b) => b.from < at && at < b.to);
-  const out: number[] = [];
+  const out: Cut[] = [];
   for (const [i, a] of amounts.entries()) {
     const prev = amounts[i - 1];
     if (!prev || inside(a.from)) continue;
     const between = line.slice(prev.to, a.from);
+    const behind = /^\s*[,;]\s*(.{3,})$/.exec(between);
+    const before = line.slice(out.at(-1)?.start ?? 0, prev.from);
+    if (behind && named(behind[1] ?? '') && named(before) && !named(line.slice(a.to).split(/[,;]/)[0] ?? '')) {
+      const comma = prev.to + (between.search(/[,;]/) + 1);
+      out.push({ end: comma - 1, start: comma });
+      continue;
+    }
     const m = connective.exec(between);
     if (!m) continue;
     const words = blank(between.slice(0, m.index), bracketsOf(between.slice(0, m.index)));
-    if (/[\p{L}]{3}/u.test(words) && (named(words) || named(line.slice(0, prev.from + 0))) && named(line.slice(a.to)))
-      out.push(prev.to + m.index);
+    if (/[\p{L}]{3}/u.test(words) && (named(words) || named(before)) && named(line.slice(a.to)))
+      out.push({ end: prev.to + m.index, start: prev.to + m.index + (m[1]?.length ?? 0) });
   }
   return out;
 }
@@ -161,23 +189,27 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   const line = said.slice(0, asideAt);
   const brackets = bracketsOf(line);
   const amounts = scanAmounts(line).filter((a) => isAmount(said, a));
-  const at = [0, ...cuts(line, amounts, brackets, named), line.length];
+  const joints = cuts(line, amounts, brackets, named);
+  const starts = [0, ...joints.map((c) => c.start)];
+  const ends = [...joints.map((c) => c.end), line.length];
   const segments: Segment[] = [];
-  for (let n = 0; n + 1 < at.length; n++) {
-    const [from, to] = [at[n] as number, at[n + 1] as number];
+  for (const [n, from] of starts.entries()) {
+    const to = ends[n] ?? line.length;
     const mine = amounts.filter((a) => a.from >= from && a.to <= to);
     const kept = mine.filter((a, i) => i === 0 || !forOutside.test(line.slice(a.to, to)) || inBracket(brackets, a));
     const own = brackets.filter((b) => b.from >= from && b.from < to);
+    const one = mine.length === 0 ? single(line.slice(from, to), from) : null;
     const bare = blank(line, [...mine, ...own]).slice(from, to);
     const start = bare.search(/[\p{L}\d%]/u);
     const body = start < 0 ? '' : bare.slice(start);
-    // a comma, a dash between spaces or a semicolon ends the name; "flour - 1 cup" leaves nothing behind it
-    const stop = /[,;]|\s[-–—]\s|:\s/.exec(body);
+    // a comma, a dash between spaces or a preposition ends the name; "flour - 1 cup" leaves nothing behind it
+    const stop =
+      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|until\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(body);
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();
     const rest = stop && stop.index > 0 ? body.slice(stop.index + 1).trim() : '';
     segments.push({
-      stated: gather(line, kept),
-      name: n === 0 ? name : name.replace(/^(?:plus|and|\+|&)\s+/i, ''),
+      stated: gather(line, one ? [one] : kept),
+      name,
       nameSpan: { from: from + Math.max(0, start), to: from + Math.max(0, start) + name.length },
       tail: rest.replace(/^[\s\-–—:;,]+|[\s\-–—:;,]+$/g, '').replace(/\s+/g, ' '),
       brackets: own.map((b) => b.text.trim()).filter((b) => b !== ''),

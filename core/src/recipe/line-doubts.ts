@@ -260,3 +260,35 @@ export function noAmount(stated: Stated | undefined, ingredient: Ingredient, c: 
     choices,
   };
 }
+
+/** "flour 300": grams, most likely, but the line does not say so. */
+export function noUnit(g: number, ingredient: Ingredient, c: LineContext, source: Source): Doubt {
+  const entered = { value: g, unit: 'ml' };
+  const ml = gramsOf(entered, ingredient, source) ?? g;
+  return {
+    id: `${c.itemId}-unit`,
+    place: c.place,
+    kind: 'amount',
+    itemId: c.itemId,
+    likely: 'g',
+    words: `${plain(g)} of what? "${c.text}" gives no unit.`,
+    choices: [grams(c.itemId, 'g', `${plain(g)} g`, g), grams(c.itemId, 'ml', `${plain(g)} ml, ${plain(ml)} g`, ml, entered)],
+  };
+}
+
+/** "1.200 g": a decimal point, or a point between thousands? */
+export function thousands(said: string, g: number, ingredient: Ingredient, c: LineContext): Doubt {
+  const likely = g < 20 ? 'thousand' : 'decimal';
+  return {
+    id: `${c.itemId}-point`,
+    place: c.place,
+    kind: 'amount',
+    itemId: c.itemId,
+    likely,
+    words: `Is the point in "${said}" a decimal point, or does it part the thousands?`,
+    choices: [
+      grams(c.itemId, 'decimal', `${plain(g)} g ${nameOf(ingredient)}`, g),
+      grams(c.itemId, 'thousand', `${plain(g * 1000)} g ${nameOf(ingredient)}`, g * 1000),
+    ],
+  };
+}

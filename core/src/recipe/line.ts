@@ -19,7 +19,7 @@ export interface ReadLine {
 const eggSizes: readonly (readonly [RegExp, string])[] = [
   [/\bextra[- ]large\b|\bxl\b/i, 'xl'],
   [/\bjumbo\b/i, 'jumbo'],
-  [/\blarge\b/i, 'l'],
+  [/\b(?:large|lge|lg)\b/i, 'l'],
   [/\bmedium\b/i, 'm'],
   [/\bsmall\b/i, 's'],
 ];
@@ -96,9 +96,13 @@ function enteredOf({ parts, times }: Stated, source: Source): Entered {
 
 const round4 = (x: number): number => Math.round(x * 1e4) / 1e4;
 const round2 = (x: number): number => Math.round(x * 100) / 100;
+/** Which of several statements is the surest: weight, millilitres, cups and spoons, sticks, counts. */
 const weightFirst = (w: Weighed): number => {
   const f = w.stated.parts[0] as Found;
-  return f.unit === 'stick' ? 1 : { mass: 0, volume: 1 }[dimensionOf(f)] ?? 2;
+  if (f.unit === 'stick') return 3;
+  const dimension = dimensionOf(f);
+  // millilitres are the same in every kitchen, cups and spoons are not
+  return dimension === 'mass' ? 0 : dimension !== 'volume' ? 4 : f.unit && /^(?:ml|l|dl|cl)$/.test(f.unit) ? 1 : 2;
 };
 
 const citrus = /\b(lemon|lime|orange|grapefruit|clementine|mandarin|tangerine|satsuma)s?\b/i;
@@ -145,7 +149,8 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
   if (!main && long && long.odd.length === 0) return { matches: [long], other: null, slip: false };
   const slip = misspelt(words);
   if (slip && (!main || slip.words.split(' ').length > main.words.split(' ').length)) return { matches: [slip], other: null, slip: true };
-  return { matches: main ? [main] : long ? [long] : [], other, slip: false };
+  const likely = main ?? long;
+  return { matches: likely && !likely.behind ? [likely] : [], other, slip: false };
 }
 
 /** "vegetable or sunflower oil": the head noun of the last way belongs to the first as well. */
@@ -262,7 +267,7 @@ function readItem(
   if (entered && entered.value === 0) entered = { value: round2(grams), unit: 'g' };
 
   const byWeight = ways.find((w) => weightFirst(w) === 0);
-  const byVolume = ways.find((w) => weightFirst(w) === 1 && w.grams > 0);
+  const byVolume = ways.find((w) => [1, 2, 3].includes(weightFirst(w)) && w.grams > 0);
   if (match && byWeight && byVolume) {
     const [lo, hi] = volumeTolerance(ingredient);
     const ratio = byWeight.grams / byVolume.grams;
@@ -287,6 +292,14 @@ function readItem(
     doubts.push(doubt.container(boxed.container ?? 'pack', count, sizes, ingredient, context));
   }
   const outside = onTheTin.test(text) && segment.stated.length === 0;
+  const bare = segment.stated[0]?.parts[0];
+  if (match && !chosen && bare?.unit === null && !boxed && middle(bare.value) >= 20) {
+    grams = middle(bare.value);
+    entered = { value: bare.value, unit: 'g' };
+    doubts.push(doubt.noUnit(grams, ingredient, context, measures));
+  }
+  const dotted = /(?<![\d.,])\d{1,3}\.\d{3}(?=\s*(?:g|ml)\b)/.exec(text)?.[0];
+  if (match && dotted && chosen && grams > 0) doubts.push(doubt.thousands(dotted, grams, ingredient, context));
   if (!match) {
     const plainWeight = byWeight?.grams ?? 0;
     if (grams === 0) grams = plainWeight;
@@ -298,7 +311,7 @@ function readItem(
   }
   const found = chosen?.stated.parts[0];
   if (match && grams > 0 && found?.filled && /heap|round|brim/.test(found.filled)) doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
-  else if (match && grams > 0 && weightFirst(chosen ?? ({ stated: { parts: [] } } as never)) !== 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
+  else if (match && grams > 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
     doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
   if (match && found && (found.unit === 'handful' || found.unit === 'knob')) doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
   const optional = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);

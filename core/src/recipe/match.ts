@@ -27,7 +27,6 @@ const namesOf = (list: readonly Ingredient[]): Name[] =>
 
 const catalogueNames = namesOf(ingredients);
 const byWords = new Map<string, string>();
-for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
 const MAX_WORDS = 6;
 
 export interface Match {
@@ -36,6 +35,8 @@ export interface Match {
   readonly words: string;
   /** Words of the phrase that neither belong to the name nor are known to leave it as it is. */
   readonly odd: readonly string[];
+  /** True when an odd word stands behind the name, where English puts what a thing really is: "butter beans". */
+  readonly behind?: boolean;
 }
 
 const singular = (w: string): string =>
@@ -47,12 +48,20 @@ const singular = (w: string): string =>
         ? w.slice(0, -1)
         : w;
 
+const isOdd = (w: string): boolean =>
+  !harmless.has(w) && !/^[\d%'.,/-]+$/.test(w) && !/^\d+(?:g|ml|cm|mm|%|oz)$/.test(w);
+const roles = new Map(ingredients.map((i) => [i.id, i.role]));
+
+const singly = (words: string): string => words.replace(/\S+$/, singular);
+for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
+for (const n of catalogueNames) if (!byWords.has(singly(n.words))) byWords.set(singly(n.words), n.id);
+
 const ownNames = new WeakMap<readonly Ingredient[], ReadonlyMap<string, string>>();
 function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | null {
   const own = kitchen?.ownIngredients;
   if (!own || own.length === 0) return null;
   let names = ownNames.get(own);
-  if (!names) ownNames.set(own, (names = new Map(namesOf(own).map((n) => [n.words, n.id]))));
+  if (!names) ownNames.set(own, (names = new Map(namesOf(own).flatMap((n) => [[singly(n.words), n.id] as const, [n.words, n.id] as const]))));
   return names;
 }
 
@@ -60,7 +69,7 @@ function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | nu
 export function exactName(phrase: string, kitchen?: Kitchen): Match | null {
   const words = plainText(phrase);
   const own = namesIn(kitchen);
-  for (const form of [words, words.replace(/\S+$/, singular)]) {
+  for (const form of [words, singly(words)]) {
     const id = own?.get(form) ?? byWords.get(form);
     if (id) return { id, words: form, odd: [] };
   }
@@ -83,10 +92,11 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
       for (const form of [said.join(' '), [...said.slice(0, -1), singular(said.at(-1) ?? '')].join(' ')]) {
         const id = own?.get(form) ?? byWords.get(form);
         if (!id) continue;
-        const odd = [...words.slice(0, start), ...words.slice(end)].filter(
-          (w) => !harmless.has(w) && !/^[\d%'.,/-]+$/.test(w) && !/^\d+(?:g|ml|cm|mm|%|oz)$/.test(w),
-        );
-        return { id, words: form, odd };
+        const odd = [...words.slice(0, start), ...words.slice(end)].filter(isOdd);
+        // "besan flour": the particular name before the general one says more
+        const finer = odd.length > 0 && byWords.get(words.slice(0, start).filter(isOdd).join(' '));
+        if (finer && roles.get(finer) === roles.get(id)) return { id: finer, words: form, odd: words.slice(end).filter(isOdd) };
+        return { id, words: form, odd, ...(words.slice(end).some(isOdd) && { behind: true }) };
       }
     }
   return null;

@@ -36,13 +36,14 @@ export const harmless: ReadonlySet<string> = list(`
   dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
   up down off out then them they're you i we can't won't be been being will would should may might get got put add added
   mix mixed-in stir stirred folded through over on onto under top tops base edges sides shaken set aside ready prepared
-  double triple single heat-treated sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
+  no nos no. lge lg med sml sm xl not lots
+  double triple single heat-treated square squares mixed with good-quality brushing sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
   cans pots jars tubs cartons bags boxes bars blocks punnet punnets ball balls x × plain all-natural
 `);
 
 /** What things are sold in. A number before one of these needs a size to be an amount. */
 export const containers =
-  /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|balls?|tetra ?packs?|squares?)(?![\p{L}])/iu;
+  /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|tetra ?packs?|squares?)(?![\p{L}])/iu;
 
 /** Sizes things are usually sold in, g or ml as sold: by container and kind of ingredient, the usual one first. */
 export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; readonly g: readonly number[] }[] = [

@@ -4,7 +4,7 @@ import type { Row } from './row.js';
 // prettier-ignore
 export const leaveners: readonly Row[] = [
   ['baking-soda', 'Baking soda', 'leavener', [0, 0, 0, 0, 0, 0], 1.014, '', { leavener: 'soda' }, 'bicarbonate of soda|bicarb|bicarb soda|bicarbonate soda|sodium bicarbonate|soda|bread soda|bi-carb|soda bicarbonate|cooking soda|bicarb of soda|meetha soda|soda bicarb|sodium bicarb|bs'],
-  ['baking-powder', 'Baking powder', 'leavener', [6, 0, 0, 0, 30, 0], 0.91, '', { leavener: 'powder' }, 'powder|double acting baking powder|double-acting baking powder|baking-powder|bp'],
+  ['baking-powder', 'Baking powder', 'leavener', [6, 0, 0, 0, 30, 0], 0.91, '', { leavener: 'powder' }, 'double acting baking powder|double-acting baking powder|baking-powder|bp'],
   ['baking-powder-tartrate', 'Baking powder, tartrate', 'leavener', [5, 0, 0, 0, 20, 0], 0.86, '', { leavener: 'powder', powder: 'single-acting tartrate' }, 'cream of tartar baking powder|single acting baking powder|single-acting baking powder'],
   ['baking-powder-aluminium-free', 'Baking powder, aluminium-free', 'leavener', [6, 0, 0, 0, 30, 0], 0.91, '', { leavener: 'powder', powder: 'aluminium-free' }, 'aluminum-free baking powder|aluminium free baking powder|aluminum free baking powder'],
   ['cream-of-tartar', 'Cream of tartar', 'leavener', [0.2, 0, 0, 0, 0, 0.2], 0.65, '', { leavener: 'acid', acid: [525, 531, 531.4] }, 'tartar|potassium bitartrate|cream tartar'],
