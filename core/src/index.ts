@@ -10,7 +10,7 @@ export { settle } from './recipe/settle.js';
 export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';
 export type { Choice, Doubt, DoubtKind, Edit, Place, RecipeDraft } from './recipe/draft.js';
-export { readTin } from './recipe/baking.js';
+export { readTin } from './recipe/tins.js';
 
 export { assess, type Assessment } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';

@@ -49,7 +49,7 @@ describe('ingredient lines', () => {
       ['¼ tsp. kosher salt', 'salt-coarse', 1.24, 0.1],
       ['1 1/2 cups old fashioned oats', 'rolled-oats', 136.8],
       ['2/3 cup sour cream', 'sour-cream', 158.4],
-      ['1 cup chopped walnuts', 'walnut', 110.4],
+      ['1 cup chopped walnuts', 'walnut', 120],
       ['1 cup fresh blueberries', 'blueberry', 148.8],
       ['1/4 cup molasses', 'treacle', 85.2],
       ['a teaspoon of ground cinnamon', 'cinnamon', 2.65, 0.1],
@@ -107,7 +107,7 @@ describe('ingredient lines', () => {
   it('ask how heaped a heaped spoon is', () => {
     const { item, doubts } = oneLine('2 heaped tbsp ground almonds');
     expect(item.grams).toBeCloseTo(12.3, 1);
-    expect(doubts[0]?.choices.map((c) => c.id)).toEqual(['heaped', 'level', 'high']);
+    expect(doubts[0]?.choices.map((c) => c.id)).toEqual(['rounded', 'heaped', 'level', 'high']);
   });
 
   it('mark what goes in whole, and what is optional', () => {

@@ -78,7 +78,7 @@ describe('reading a recipe', () => {
       ['3 very ripe bananas, mashed', 'banana', 345, 5],
       ['a pinch of salt', 'salt', 0.37, 0.1],
       ['2 tsp vanilla extract', 'vanilla-extract', 8.8, 0.2],
-      ['1 cup vanilla yogurt', 'yogurt', 248, 2],
+      ['1 cup vanilla yogurt', 'fruit-yogurt', 254, 2],
       ['- 1 ½ cups wholemeal flour', 'wholemeal-flour', 183.6, 2],
       ['100 ml buttermilk', 'buttermilk', 103, 0.1],
       ['1 egg yolk', 'egg-yolk', 17, 0.5],
@@ -129,7 +129,8 @@ describe('reading a recipe', () => {
     expect(line('baking powder').doubts[0]?.kind).toBe('no-amount');
     expect(line('2 cups (200 g) sugar').doubts[0]?.kind).toBe('disagree');
     expect(line('900 kg plain flour').doubts[0]?.kind).toBe('amount');
-    expect(line('salt to taste').doubts).toEqual([]);
+    expect(line('salt to taste').doubts[0]?.kind).toBe('no-amount');
+    expect(line('butter for the tin').doubts).toEqual([]);
     const kinds = (text: string) => readRecipe(text).doubts.map((d) => d.kind);
     expect(kinds('Scones\n300 g flour\n3 tbsp baking soda\n60 g butter\n150 g milk')).toContain('leavener');
     expect(
@@ -292,26 +293,6 @@ describe('tins in words', () => {
       expect(use?.count).withContext(text).toBe(count);
     }
     expect(readTin('stir well')).toBeNull();
-  });
-});
-
-describe('writing', () => {
-  it('is read back with the same ingredients and weights', () => {
-    for (const id of demoIds) {
-      const f = demo(id);
-      const back = readRecipe(write(f, 'text'), {
-        ...defaultKitchen,
-        measures: { ...defaultKitchen.measures, ...f.source },
-      });
-      const by = (x: typeof f) => [...allItems(x)].map((i) => `${i.ingredient} ${i.grams.toFixed(0)}`).sort();
-      expect(by(back.formula)).withContext(id).toEqual(by(f));
-      expect(back.formula.bake?.minutes).withContext(id).toEqual(f.bake?.minutes);
-    }
-  });
-
-  it('loses nothing as Orvin JSON, unknown fields included', () => {
-    const f = { ...demo('rye-and-pear-loaf'), aunt: 'Isolde' };
-    expect(readRecipe(write(f, 'json')).formula as unknown).toEqual(f);
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Band, EggSize, Entered, FlourHabit, Form, Ingredient, Item, SaltKind, Source } from '../formula/types.js';
 import { asFraction, plain, roundTo } from './numbers.js';
 import { middle, scanAmounts } from './scan.js';
-import { sizeOf, teaspoonMl, unitOf } from './units.js';
+import { sizeOf, tablespoonMl, teaspoonMl, unitOf } from './units.js';
 
 /** Weight of a cup of flour by habit, against spooned and levelled (100–110, 120–125, 140–150, 155–165 g). */
 export const habitFactor: Readonly<Record<FlourHabit, number>> = {
@@ -104,7 +104,7 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   const tsp = ml / teaspoonMl(source);
   if (tsp < 0.11) return 'a pinch';
   if (tsp < 2.9) return `${asFraction(roundTo(tsp, tsp < 1.1 ? 1 / 8 : 1 / 4))} tsp`;
-  if (ml < source.cupMl * 0.23) return spoons(tsp);
+  if (ml < source.cupMl * 0.23) return spoons(tsp, source);
   const cups = ml / source.cupMl;
   const whole = Math.floor(cups + 0.02);
   const rest = cups - whole;
@@ -113,12 +113,12 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   const head = whole + step > 0 ? `${asFraction(whole + step)} ${whole + step > 1.001 ? 'cups' : 'cup'}` : '';
   const leftTsp = left / teaspoonMl(source);
   if (leftTsp < 0.9 || left < cups * source.cupMl * 0.02) return head;
-  return `${head} + ${spoons(leftTsp)}`;
+  return `${head} + ${spoons(leftTsp, source)}`;
 }
 
-function spoons(tsp: number): string {
+function spoons(tsp: number, source: Source): string {
   if (tsp < 2.6) return `${asFraction(roundTo(tsp, 0.5))} tsp`;
-  return `${asFraction(roundTo(tsp / 3, 0.5))} tbsp`;
+  return `${asFraction(roundTo((tsp * teaspoonMl(source)) / tablespoonMl(source), 0.5))} tbsp`;
 }
 
 function eggWord(ingredient: Ingredient, n: number): string {
@@ -134,10 +134,18 @@ export function printEntered(entered: Entered | null): string {
     typeof entered.value === 'number'
       ? asFraction(entered.value)
       : `${asFraction(entered.value[0])}–${asFraction(entered.value[1])}`;
-  if (entered.unit === 'piece') return v;
-  const many = middle(entered.value) > 1.001 && ['cup', 'stick', 'pint', 'quart', 'pinch'].includes(entered.unit);
-  const word = entered.unit === 'pinch' && many ? 'pinches' : many ? `${entered.unit}s` : entered.unit;
-  return `${v} ${word}`;
+  return entered.unit === 'piece' ? v : `${v} ${printUnit(entered)}`;
+}
+
+const plurals = new Set(['cup', 'stick', 'pint', 'quart', 'gill', 'drop', 'handful', 'knob']);
+
+/** The unit of an amount as a word: `cups` of more than one, `fl oz`. */
+export function printUnit(entered: Entered): string {
+  const { unit } = entered;
+  if (unit === 'fl-oz') return 'fl oz';
+  const many = middle(entered.value) > 1.001;
+  if ((unit === 'pinch' || unit === 'dash') && many) return `${unit}es`;
+  return many && plurals.has(unit) ? `${unit}s` : unit;
 }
 
 /**
@@ -152,7 +160,8 @@ export function readAmount(
   // a minus sign is a slip, not an amount; reading it as the number behind it would change what was meant
   if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
-  if (found.length === 0) return null;
+  // a handful is a guess that a recipe line raises as a doubt; typed as an amount it says nothing
+  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob')) return null;
   let grams = 0;
   for (const f of found) {
     const g = gramsOf({ value: f.value, unit: f.unit ?? 'g' }, ingredient, source);

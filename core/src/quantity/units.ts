@@ -95,14 +95,17 @@ export function unitOf(id: string): Unit {
   return unit;
 }
 
-/** Millilitres in a level teaspoon of these measures. */
-export const teaspoonMl = (s: Pick<Source, 'spoonMl'>): number => (s.spoonMl > 10 ? s.spoonMl / 3 : s.spoonMl);
+/** Millilitres in a level tablespoon: three teaspoons, or what is given when it can only be a tablespoon (above 10 ml). */
+export const tablespoonMl = (s: Pick<Source, 'spoonMl'>): number => (s.spoonMl > 10 ? s.spoonMl : 3 * s.spoonMl);
+/** Millilitres in a level teaspoon: a third of the tablespoon, a quarter of the Australian one of 20 ml. */
+export const teaspoonMl = (s: Pick<Source, 'spoonMl'>): number =>
+  s.spoonMl > 10 ? s.spoonMl / (s.spoonMl >= 19 ? 4 : 3) : s.spoonMl;
 
 /** Size of a unit in g, ml, pieces, mm or min under these measures. @throws OrvinError for a temperature unit */
 export function sizeOf(unit: Unit, measures: Pick<Source, 'cupMl' | 'spoonMl'>): number {
   if (unit.size !== null) return unit.size;
   if (unit.id === 'tsp') return teaspoonMl(measures);
-  if (unit.id === 'tbsp') return 3 * teaspoonMl(measures);
+  if (unit.id === 'tbsp') return tablespoonMl(measures);
   if (unit.id === 'cup') return measures.cupMl;
   throw new OrvinError('dimension', `'${unit.id}' has no fixed size; convert temperatures with toCelsius.`);
 }

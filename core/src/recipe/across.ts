@@ -1,130 +1,198 @@
 import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
-import { weigh } from '../balance/weigh.js';
-import { allItems, ingredientFor } from '../formula/formula.js';
+import { weigh, type Weighed } from '../balance/weigh.js';
+import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
+import { toFahrenheit } from '../quantity/units.js';
 import { capacityOf, outlineOf } from '../tin/geometry.js';
 import type { Baking } from './baking.js';
-import type { Choice, Doubt } from './draft.js';
+import type { Choice, Doubt, Place } from './draft.js';
+import { mentions } from './mentions.js';
 
-/** Doubts that only the whole recipe shows: leavener out of proportion, odd heat, too small a tin, an unclear family. */
-export function across(
-  formula: Formula,
-  baking: Baking,
-  familyConfidence: number,
-  lineOf: ReadonlyMap<string, number>,
-  kitchen: Kitchen,
-): Doubt[] {
-  const out: Doubt[] = [];
+/** Where things stand in the text. */
+export interface Places {
+  readonly item: (id: string) => Place;
+  readonly step: (n: number) => Place | null;
+}
+
+const amountOf = (id: string, words: string, item: Item, grams: number): Choice => ({
+  id,
+  words: `${words}, ${grams.toFixed(1)} g`,
+  edit: { kind: 'amount', itemId: item.id, grams, entered: { value: Math.round(grams * 10) / 10, unit: 'g' } },
+});
+const meant: Choice = { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } };
+
+/** Doubts that only the whole recipe shows. */
+export function across(formula: Formula, baking: Baking, familyConfidence: number, at: Places, kitchen: Kitchen): Doubt[] {
   const w = weigh(formula, kitchen);
+  return [
+    ...spoons(formula, w, at, kitchen),
+    ...heat(formula, baking, at),
+    ...tin(formula, w),
+    ...listAndMethod(formula, at, kitchen),
+    ...family(formula, familyConfidence),
+  ];
+}
+
+interface Rule {
+  readonly of: 'soda' | 'powder' | 'salt';
+  /** Grams to 100 g flour from which the line is asked about, and the share above which powder for soda is likelier. */
+  readonly above: number;
+  readonly usual: string;
+}
+/** Judgement; the usual shares are those of docs/science/leavening.md and balance.md. */
+const rules: readonly Rule[] = [
+  { of: 'soda', above: 3, usual: '0.5 to 1.5' },
+  { of: 'powder', above: 9, usual: '3 to 6' },
+  { of: 'salt', above: 4, usual: '0.5 to 2' },
+];
+
+/** A leavener or salt out of proportion: a tablespoon for a teaspoon, soda for powder. */
+function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Doubt[] {
   const flour = w.totals.flourG;
-  const place = (item: Item): Doubt['place'] => ({ line: lineOf.get(item.id) ?? 0, from: 0, to: item.words.length });
-  for (const item of allItems(formula)) {
-    const kind = ingredientFor(formula, item, kitchen).leavener;
-    if (flour <= 0 || !kind || kind === 'acid') continue;
+  if (flour <= 0) return [];
+  const out: Doubt[] = [];
+  const batter = formula.groups.filter(isBatter).flatMap((g) => g.items);
+  const kinds = batter.map((i) => ({ item: i, ingredient: ingredientFor(formula, i, kitchen) }));
+  const hasPowder = kinds.some(({ ingredient }) => ingredient.leavener === 'powder' || ingredient.co2Mmol !== undefined);
+  for (const { item, ingredient } of kinds) {
+    const of = ingredient.leavener === 'soda' || ingredient.leavener === 'powder' ? ingredient.leavener : ingredient.role === 'salt' ? 'salt' : null;
+    const rule = rules.find((r) => r.of === of);
+    if (!rule) continue;
     const share = (100 * item.grams) / flour;
-    if (kind === 'soda' && share > 3) {
-      const choices: Choice[] = [
-        {
-          id: 'powder',
-          words: 'baking powder is meant',
-          edit: { kind: 'ingredient', itemId: item.id, ingredient: 'baking-powder', grams: item.grams * 0.9 },
-        },
-        {
-          id: 'third',
-          words: `a third of it, ${(item.grams / 3).toFixed(1)} g`,
-          edit: {
-            kind: 'amount',
-            itemId: item.id,
-            grams: item.grams / 3,
-            entered: { value: Math.round((item.grams / 3) * 10) / 10, unit: 'g' },
-          },
-        },
-        { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } },
-      ];
-      out.push({
-        id: `${item.id}-soda`,
-        place: place(item),
-        kind: 'leavener',
-        itemId: item.id,
-        likely: share > 4.5 ? 'powder' : 'third',
-        words: `"${item.words}" is ${share.toFixed(1)} g soda to 100 g flour; 0.5 to 1.5 is usual. A spoon of another size, or powder?`,
-        choices,
+    // alone, with hardly any acid to meet, and as much of it as powder would be
+    const forPowder = of === 'soda' && !hasPowder && share > 1.9 && w.ledger.unmetShare > 0.6;
+    if (share <= rule.above && !forPowder) continue;
+    const choices: Choice[] = [];
+    if (of === 'soda')
+      choices.push({
+        id: 'powder',
+        words: 'baking powder is meant',
+        edit: { kind: 'ingredient', itemId: item.id, ingredient: 'baking-powder', grams: item.grams * 0.9 },
       });
-    }
-    if (kind === 'powder' && share > 9) {
-      const choices: Choice[] = [
-        {
-          id: 'third',
-          words: `teaspoons are meant, ${(item.grams / 3).toFixed(1)} g`,
-          edit: {
-            kind: 'amount',
-            itemId: item.id,
-            grams: item.grams / 3,
-            entered: { value: Math.round((item.grams / 3) * 10) / 10, unit: 'g' },
-          },
-        },
-        { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } },
-      ];
-      out.push({
-        id: `${item.id}-powder`,
-        place: place(item),
-        kind: 'leavener',
-        itemId: item.id,
-        likely: 'third',
-        words: `"${item.words}" is ${share.toFixed(0)} g powder to 100 g flour; 3 to 6 is usual. Teaspoons rather than tablespoons?`,
-        choices,
-      });
-    }
+    choices.push(amountOf('third', of === 'soda' ? 'a third of it' : 'teaspoons are meant', item, item.grams / 3), meant);
+    out.push({
+      id: `${item.id}-${of}`,
+      place: at.item(item.id),
+      kind: 'leavener',
+      itemId: item.id,
+      likely: of === 'soda' && (share > 4.5 || share <= rule.above) ? 'powder' : 'third',
+      words: forPowder && share <= rule.above
+        ? `"${item.words}": this much soda finds hardly any acid here. Is baking powder meant?`
+        : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
+      choices,
+    });
   }
+  return out;
+}
+
+/** Celsius or Fahrenheit, two scales that disagree, and heat far from what the family is baked at. */
+function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[] {
   const bake = formula.bake;
-  const odd = baking.heatDoubt;
-  if (bake && odd) {
-    const as = (scale: 'C' | 'F', ovenC: number): Choice => ({
-      id: scale,
-      words: scale === 'C' ? `${ovenC} °C` : `${odd.said} °F, that is ${ovenC} °C`,
-      edit: { kind: 'bake', bake: { ...bake, ovenC } },
-    });
-    out.push({
-      id: 'heat',
-      place: { line: baking.line, from: 0, to: 0 },
+  if (!bake) return [];
+  const to = (id: string, words: string, ovenC: number): Choice => ({ id, words, edit: { kind: 'bake', bake: { ...bake, ovenC } } });
+  if (odd) {
+    const clash = odd.asC === bake.ovenC && odd.likely === 'C' && odd.asF !== Math.round(((odd.asC - 32) * 5) / 9);
+    return [
+      {
+        id: 'heat',
+        place: odd.place,
+        kind: 'temperature',
+        likely: odd.likely,
+        words: clash ? `"${odd.said}": the two scales disagree. Which is meant?` : `"${odd.said}": Celsius or Fahrenheit?`,
+        choices: [to('C', `${odd.asC} °C`, odd.asC), to('F', clash ? `${Math.round(toFahrenheit(odd.asF))} °F, that is ${odd.asF} °C` : `${odd.said} °F, that is ${odd.asF} °C`, odd.asF)],
+      },
+    ];
+  }
+  if (formula.family === 'free') return [];
+  const f = familyOf(formula.family);
+  const stillC = bake.ovenC + (bake.fan ? 20 : 0);
+  const off = stillC < f.ovenC[0] ? f.ovenC[0] - stillC : stillC - f.ovenC[1];
+  if (off <= 22 || bake.stages) return [];
+  const shift = bake.fan ? 20 : 0;
+  const usual = Math.round((f.ovenC[0] + f.ovenC[1]) / 20) * 10 - shift;
+  return [
+    {
+      id: 'heat-family',
+      place: at.step(-1),
       kind: 'temperature',
-      likely: odd.likely,
-      words: `"${odd.said}": Celsius or Fahrenheit?`,
-      choices: [as('C', odd.asC), as('F', odd.asF)],
-    });
-  }
-  const tin = formula.tins?.[0];
-  if (tin && !outlineOf(tin.tin).free) {
-    const ml = w.totals.batterG / densityOf(w.totals, familyOf(formula.family));
-    const holds = capacityOf(tin.tin) * tin.count;
-    if (ml > holds) {
-      const need = Math.ceil((ml / holds) * tin.count * 1.4);
-      out.push({
-        id: 'tin',
-        place: null,
-        kind: 'tin',
-        likely: 'more',
-        words: `${Math.round(ml)} ml of batter do not fit ${tin.count === 1 ? 'a' : tin.count} ${tin.tin.name} of ${Math.round(holds)} ml.`,
+      likely: 'keep',
+      words: `${Math.round(bake.ovenC)} °C${bake.fan ? ' fan' : ''} is ${stillC < f.ovenC[0] ? 'cool' : 'hot'} for ${f.plural}; ${f.ovenC[0] - shift} to ${f.ovenC[1] - shift} °C is usual.`,
+      choices: [meant, to('usual', `${usual} °C`, usual)],
+    },
+  ];
+}
+
+function tin(formula: Formula, w: Weighed): Doubt[] {
+  const uses = formula.tins ?? [];
+  const first = uses[0];
+  if (!first || uses.some((u) => outlineOf(u.tin).free)) return [];
+  const ml = w.totals.batterG / densityOf(w.totals, familyOf(formula.family));
+  const holds = uses.reduce((s, u) => s + capacityOf(u.tin) * u.count, 0);
+  if (ml <= holds) return [];
+  const need = Math.ceil((ml / holds) * first.count * 1.4);
+  return [
+    {
+      id: 'tin',
+      place: null,
+      kind: 'tin',
+      likely: 'more',
+      words: `${Math.round(ml)} ml of batter do not fit ${first.count === 1 ? 'a' : first.count} ${first.tin.name} of ${Math.round(holds)} ml.`,
+      choices: [
+        { id: 'more', words: `${need} such tins`, edit: { kind: 'tins', tins: [{ tin: first.tin, count: need }] } },
+        { id: 'keep', words: 'keep it and see', edit: { kind: 'keep' } },
+      ],
+    },
+  ];
+}
+
+/** What the method speaks of and the list lacks, and the other way round. */
+function listAndMethod(formula: Formula, at: Places, kitchen: Kitchen): Doubt[] {
+  const { unused, unlisted } = mentions(formula, kitchen);
+  // a method that names few of its ingredients says nothing by leaving one out
+  const quiet = unused.length > Math.max(2, allItems(formula).length / 3);
+  return [
+    ...unlisted.map(
+      ({ name, id, step }): Doubt => ({
+        id: `unlisted-${id}`,
+        place: at.step(step),
+        kind: 'unlisted',
+        likely: 'add',
+        words: `The method speaks of ${name}, and the list has none.`,
         choices: [
-          { id: 'more', words: `${need} such tins`, edit: { kind: 'tins', tins: [{ tin: tin.tin, count: need }] } },
-          { id: 'keep', words: 'keep it and see', edit: { kind: 'keep' } },
+          { id: 'add', words: `put ${name} on the list, amount to come`, edit: { kind: 'add', ingredient: id, words: name } },
+          { id: 'keep', words: 'nothing is missing', edit: { kind: 'keep' } },
         ],
-      });
-    }
-  }
-  if (familyConfidence < 0.25) {
-    const ids = [
-      ...new Set([formula.family, 'quick-bread', 'muffin', 'butter-cake-lean', 'oil-cake', 'free'] as const),
-    ].slice(0, 5);
-    out.push({
+      }),
+    ),
+    ...(quiet ? [] : unused).map(
+      (item): Doubt => ({
+        id: `${item.id}-unused`,
+        place: at.item(item.id),
+        kind: 'unused',
+        itemId: item.id,
+        likely: 'keep',
+        words: `The method never says what becomes of "${item.words}".`,
+        choices: [
+          { id: 'keep', words: 'it goes in with the rest', edit: { kind: 'keep' } },
+          { id: 'drop', words: 'take it off the list', edit: { kind: 'drop', itemId: item.id } },
+        ],
+      }),
+    ),
+  ];
+}
+
+function family(formula: Formula, confidence: number): Doubt[] {
+  if (confidence >= 0.25) return [];
+  const ids = [...new Set([formula.family, 'quick-bread', 'muffin', 'butter-cake-lean', 'oil-cake', 'free'] as const)].slice(0, 5);
+  return [
+    {
       id: 'family',
       place: null,
       kind: 'family',
       likely: formula.family,
       words: 'What is it? Its family decides which ranges it is judged by.',
       choices: ids.map((id) => ({ id, words: familyOf(id).name, edit: { kind: 'family', family: id } })),
-    });
-  }
-  return out;
+    },
+  ];
 }

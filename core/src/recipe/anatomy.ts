@@ -95,7 +95,7 @@ function gather(line: string, amounts: readonly Found[]): Stated[] {
       const between = line.slice(a.to, next.from);
       const behind = line.slice(next.to).replace(/^[\s)-]*(?:each\s+)?(?:of\s+)?/i, '');
       const box = containers.exec(behind)?.[0];
-      const sized = sizeBetween.test(between) && (/[x×*]/i.test(between) || box !== undefined || /\(/.test(between));
+      const sized = sizeBetween.test(between) && (/[x×*]/i.test(between) || box !== undefined);
       const boxed =
         word !== undefined && new RegExp(`^[\\s-]*(?:\\w+\\s+)?${word}\\s*[(,]?\\s*(?:about\\s+)?$`, 'i').test(between);
       if (sized || boxed) {
@@ -148,6 +148,9 @@ function single(text: string, at: number): Found | null {
   return { value: 1, unit: null, from: at + m.index, to: at + m.index + (m[1]?.length ?? 1) };
 }
 
+/** "juice of a lemon and 2 limes": the first is one, though only the second has a number. */
+const leading = /^(\s*(?:(?:the\s+)?(?:juice|zest|rind)\s+of\s+)?)(an?)\s+\p{L}+\s+(?:and|plus|&|\+)\s+(?=[\d½¼¾]|two|three|four)/iu;
+
 /** A joining word: one ingredient ends before it, the next begins behind it. */
 interface Cut {
   readonly end: number;
@@ -189,6 +192,9 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   const line = said.slice(0, asideAt);
   const brackets = bracketsOf(line);
   const amounts = scanAmounts(line).filter((a) => isAmount(said, a));
+  const lead = leading.exec(line);
+  const [at, article] = lead ? [lead.index + (lead[1]?.length ?? 0), lead[2]?.length ?? 1] : [0, 0];
+  if (lead && amounts[0] && amounts[0].from >= lead[0].length) amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
   const joints = cuts(line, amounts, brackets, named);
   const starts = [0, ...joints.map((c) => c.start)];
   const ends = [...joints.map((c) => c.end), line.length];
@@ -204,7 +210,7 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     const body = start < 0 ? '' : bare.slice(start);
     // a comma, a dash between spaces or a preposition ends the name; "flour - 1 cup" leaves nothing behind it
     const stop =
-      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|until\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(body);
+      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(body);
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();
     const rest = stop && stop.index > 0 ? body.slice(stop.index + 1).trim() : '';
     segments.push({

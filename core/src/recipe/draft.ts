@@ -19,6 +19,7 @@ export type Edit =
   | { readonly kind: 'amount'; readonly itemId: string; readonly grams: number; readonly entered: Entered }
   | { readonly kind: 'ingredient'; readonly itemId: string; readonly ingredient: string; readonly grams: number }
   | { readonly kind: 'drop'; readonly itemId: string }
+  | { readonly kind: 'add'; readonly ingredient: string; readonly words: string }
   | { readonly kind: 'bake'; readonly bake: BakeSetting }
   | { readonly kind: 'tins'; readonly tins: readonly TinUse[] }
   | { readonly kind: 'family'; readonly family: FamilyId };

@@ -263,7 +263,8 @@ function readItem(
   const ways = inShell.map((s) => weighed(s, ingredient, measures, form)).filter((w): w is Weighed => w !== null);
   const chosen = [...ways].sort((a, b) => weightFirst(a) - weightFirst(b))[0] ?? null;
   let grams = chosen?.grams ?? 0;
-  let entered = chosen?.entered ?? null;
+  // weighed by the surest statement, entered as the baker said it first
+  let entered = ways[0]?.entered ?? null;
   if (entered && entered.value === 0) entered = { value: round2(grams), unit: 'g' };
 
   const byWeight = ways.find((w) => weightFirst(w) === 0);

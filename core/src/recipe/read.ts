@@ -1,19 +1,26 @@
 import { inferFamily } from '../balance/infer.js';
 import { weigh } from '../balance/weigh.js';
-import type { Formula, Group, GroupRole, Item, Kitchen, MethodStep, Source } from '../formula/types.js';
+import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep, Source } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
-import { across } from './across.js';
+import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
-import { classify } from './classify.js';
-import type { Doubt, Mark, RecipeDraft } from './draft.js';
+import { readFamilyLine, readMeasuresLine, readOvenLine, readYieldLine } from './cards.js';
+import { classify, type Classified } from './classify.js';
+import { fromCsv, looksLikeCsv } from './csv.js';
+import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { intoGroups } from './groups.js';
-import { fromJson } from './json.js';
+import { looksLikeHtml, pageOf } from './html.js';
+import { fromJson, fromJsonLd } from './json.js';
 import { readLine } from './line.js';
+import { plainText } from './match.js';
+import { measuresIn } from './measures.js';
 
 /** More text than this is not one recipe; the rest is left unread, and a doubt says so. */
 const MAX_CHARS = 60_000;
 const MAX_LINES = 600;
+/** Longer lines are cut for reading; their words are kept whole in the notes. */
+const MAX_LINE = 2000;
 
 const hash = (s: string): string => {
   let h = 0x811c9dc5;
@@ -55,119 +62,208 @@ const alone = (id: Doubt['kind'], words: string): Doubt => ({
   choices: [{ id: 'keep', words: 'understood', edit: { kind: 'keep' } }],
 });
 
-/**
- * Reads a recipe from plain text, Markdown or JSON. Every text gives a valid formula, perhaps without items; whatever
- * is unclear becomes a doubt with its place, the likely reading and the alternatives. Never throws.
- *
- * @param kitchen whose cups, spoons, flour habit and eggs the words are taken in
- */
-export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft {
-  const refuse = (kind: Doubt['kind'], words: string): RecipeDraft => ({
-    formula: emptyFormula('Untitled', text.slice(0, 5000), kitchen),
-    doubts: [alone(kind, words)],
-    confidence: 0,
-  });
-  if (text.trim() === '')
-    return refuse(
-      'empty',
-      'There is nothing here yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.',
-    );
+const refuse = (kind: Doubt['kind'], words: string, text: string, kitchen: Kitchen): RecipeDraft => ({
+  formula: { ...emptyFormula('Untitled', text.slice(0, 5000), kitchen), ...(text.trim() !== '' && { notes: text.slice(0, 4000) }) },
+  doubts: [alone(kind, words)],
+  confidence: 0,
+});
 
+type Sources =
+  | { readonly kind: 'formula'; readonly formula: Formula }
+  | { readonly kind: 'refused'; readonly draft: RecipeDraft }
+  | { readonly kind: 'texts'; readonly texts: readonly string[] };
+
+/** What a pasted text or file is, and the plain texts of the recipes in it. */
+function open(text: string, kitchen: Kitchen): Sources {
+  const refused = (kind: Doubt['kind'], words: string): Sources => ({ kind: 'refused', draft: refuse(kind, words, text, kitchen) });
+  if (text.trim() === '')
+    return refused('empty', 'There is nothing here yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.');
   const strange = text.slice(0, 4000).match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g)?.length ?? 0;
   if (strange > 3)
-    return refuse(
+    return refused(
       'not-text',
       'This is not text: it looks like a picture, a document or another kind of file. Open it where it came from and copy its words, or save it as plain text.',
     );
   if (/^\s*[{[]/.test(text)) {
-    const json = fromJson(text, kitchen);
-    if (json.kind === 'formula') return { formula: json.formula, doubts: [], confidence: 1 };
-    if (json.kind === 'broken') return refuse('broken-json', json.words);
-    if (json.kind === 'text') return readRecipe(json.text, kitchen);
+    const json = fromJson(text);
+    if (json.kind === 'formula') return json;
+    if (json.kind === 'broken') return refused('broken-json', json.words);
+    if (json.kind === 'text') return { kind: 'texts', texts: [json.text, ...json.more] };
   }
-  const long = text.length > MAX_CHARS;
-  const lines = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
-  return assemble(text, lines, long, kitchen);
+  if (looksLikeHtml(text)) {
+    const page = pageOf(text);
+    const embedded = fromJsonLd(page.data);
+    return { kind: 'texts', texts: embedded.length > 0 ? embedded : [page.text] };
+  }
+  return { kind: 'texts', texts: looksLikeCsv(text) ? fromCsv(text) : [text] };
 }
 
-function assemble(text: string, lines: readonly string[], long: boolean, kitchen: Kitchen): RecipeDraft {
-  const source = sourceOf(kitchen);
-  const parts = classify(lines, kitchen);
-  const title =
-    parts
-      .find((p) => p.kind === 'title')
-      ?.text.replace(/[:#*]+$/, '')
-      .trim() ?? 'Untitled';
+/**
+ * Reads a recipe from plain text, Markdown, a page's HTML, CSV or JSON. Every text gives a valid formula, perhaps without
+ * items; whatever is unclear becomes a doubt with its place, the likely reading and the alternatives. Never throws.
+ *
+ * @param kitchen whose cups, spoons, flour habit and eggs the words are taken in, unless the text says its own
+ */
+export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft {
+  const source = open(text, kitchen);
+  if (source.kind === 'formula') return { formula: source.formula, doubts: [], confidence: 1 };
+  if (source.kind === 'refused') return source.draft;
+  const [first = ''] = source.texts;
+  return fromText(first, first === text, kitchen, text);
+}
+
+/**
+ * Reads several recipes from one text: a list of them in JSON-LD or a table, or texts divided by lines of three or more
+ * dashes, equals signs or asterisks.
+ */
+export function readRecipes(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft[] {
+  return recipeTexts(text).map((t) => readRecipe(t, kitchen));
+}
+
+/** The texts of the recipes in a file, for reading one at a time. One that cannot be taken apart is returned whole. */
+export function recipeTexts(text: string): string[] {
+  const source = open(text, defaultKitchen);
+  if (source.kind !== 'texts') return [text];
+  if (source.texts.length > 1) return [...source.texts];
+  if (source.texts[0] !== text) return [text];
+  const parts = text.split(/^\s*(?:-{3,}|={3,}|\*{3,})\s*$/m).filter((p) => p.trim() !== '');
+  return parts.length === 0 ? [text] : parts;
+}
+
+function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
+  const long = text.length > MAX_CHARS;
+  const lines = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
+  const draft = assemble(whole, lines, kitchen);
+  const shown = asPasted ? draft : { ...draft, lines };
+  if (!long) return shown;
+  const words = `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`;
+  return { ...shown, doubts: [...shown.doubts, alone('too-long', words)] };
+}
+
+interface Section {
+  readonly name: string;
+  readonly role: NonNullable<Group['role']>;
+  /** True when the text gives the group its role outright, so that it is kept as it stands. */
+  readonly said: boolean;
+  readonly items: Item[];
+}
+
+function assemble(text: string, lines: readonly string[], kitchen: Kitchen): RecipeDraft {
+  const parts = classify(lines.map((l) => l.slice(0, MAX_LINE)), kitchen);
+  const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method');
+  const firstOf = <T>(read: (s: string) => T | null): T | null => head.reduce<T | null>((found, p) => found ?? read(p.text), null);
+  const said = firstOf(readMeasuresLine);
+  const source = said ?? measuresIn(text, sourceOf(kitchen));
+  const titled = parts.find((p) => p.kind === 'title');
+  const title = titled?.text.replace(/[:#*]+$/, '').replace(/^\*+/, '').trim() ?? 'Untitled';
   const doubts: Doubt[] = [];
-  const marks: Mark[] = [];
-  const sections: { name: string; role: GroupRole; items: Item[] }[] = [{ name: '', role: 'batter', items: [] }];
-  const lineOf = new Map<string, number>();
+  const marks: Mark[] = titled ? [{ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' }] : [];
+  const sections: Section[] = [{ name: '', role: 'batter', said: false, items: [] }];
+  const placeOf = new Map<string, Place>();
   let n = 0;
   for (const p of parts) {
-    if (p.group) sections.push({ ...p.group, items: [] });
+    if (p.group) {
+      sections.push({ ...p.group, items: [] });
+      marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'group' });
+    }
     if (p.kind !== 'ingredient') continue;
     const read = readLine(p.text, p.no, `i${++n}`, source, kitchen, p.at);
-    for (const item of read.items) lineOf.set(item.id, p.no);
+    for (const item of read.items) placeOf.set(item.id, { line: p.no, from: p.at, to: p.at + p.text.length });
     sections.at(-1)?.items.push(...read.items);
     doubts.push(...read.doubts);
     marks.push(...read.marks);
   }
-  const methodLines = parts.filter((p) => p.kind === 'method' || p.kind === 'other');
-  const baking = readBaking(parts.filter((p) => p.kind !== 'ingredient').map((p) => p.text));
-  const batter = sections.filter((s) => s.role === 'batter').flatMap((s) => s.items);
-  const method = methodLines
-    .filter((p) => p.kind === 'method')
-    .map((p) => step(p.text, [...sections.flatMap((s) => s.items)], kitchen));
+  const items = sections.flatMap((s) => s.items);
+  const steps = parts.filter((p) => p.kind === 'method');
+  const method = steps.map((p) => step(p.text, items, kitchen));
+  const prose = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'note' && !readMeasuresLine(p.text));
+  const baking = readBaking(prose.filter((p) => !readOvenLine(p.text)));
+  marks.push(...baking.marks);
+  for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
+  const bake = firstOf(readOvenLine) ?? baking.bake;
+  const makes = firstOf(readYieldLine) ?? baking.pieces;
+  const notes = notesOf(parts, baking.marks);
   const bare: Formula = {
     ...emptyFormula(title, text, kitchen),
-    groups: [{ id: 'g1', name: 'Batter', role: 'batter', items: batter }],
+    source,
+    groups: [{ id: 'g1', name: 'Batter', role: 'batter', items: items.filter((i) => sections.some((s) => s.role !== 'grease' && isMixed(s) && s.items.includes(i))) }],
     method,
-    ...(baking.bake && { bake: baking.bake }),
+    ...(bake && { bake }),
     ...(baking.tins.length > 0 && { tins: baking.tins }),
-    ...(baking.pieces && { yield: baking.pieces }),
+    ...(makes && { yield: makes }),
+    ...(notes !== '' && { notes }),
   };
-  if (n === 0) {
+  if (items.length === 0) {
     doubts.unshift(
       alone(
         'no-ingredients',
         'No line here looks like an ingredient. Give amounts and names one to a line, for instance "240 g plain flour" or "1 1/2 cups oats".',
       ),
     );
-    return { formula: { ...bare, groups: [], notes: text.slice(0, 4000) }, doubts, confidence: 0 };
+    return { formula: { ...bare, groups: [], notes: text.slice(0, 4000) }, doubts, marks, confidence: 0 };
   }
   const w = weigh(bare, kitchen);
-  const guess = inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
-  const apart: Group[] = sections
-    .filter((s) => s.role !== 'batter' && s.items.length > 0)
-    .map((s, i) => ({ id: `a${i + 1}`, name: s.name, role: s.role, items: s.items }));
-  const formula: Formula = {
-    ...bare,
-    family: guess.family,
-    groups: [...intoGroups(batter, bare, guess.family, method, kitchen), ...apart],
+  const family = firstOf(readFamilyLine);
+  const guess = family ? { family, confidence: 1 } : inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
+  const formula: Formula = { ...bare, family: guess.family, groups: groupsOf(sections, bare, guess.family, method, kitchen) };
+  const places: Places = {
+    item: (id) => placeOf.get(id) ?? { line: 0, from: 0, to: 0 },
+    step: (i) => {
+      if (i < 0) return baking.marks.find((m) => m.what === 'heat') ?? null;
+      const p = steps[i];
+      return p ? { line: p.no, from: p.at, to: p.at + p.text.length } : null;
+    },
   };
-  doubts.push(...across(formula, baking, guess.confidence, lineOf, kitchen));
-  if (long)
-    doubts.push(
-      alone(
-        'too-long',
-        `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`,
-      ),
-    );
-  const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (n + 2)));
+  doubts.push(...across(formula, { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) }, guess.confidence, places, kitchen));
+  const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (items.length + 2)));
   return { formula, doubts, marks, confidence };
 }
 
+const mixedRoles = new Set(['batter', 'dry', 'wet', 'fat-sugar', 'egg', 'fold-in']);
+const isMixed = (s: { readonly role: string }): boolean => mixedRoles.has(s.role);
+
+/**
+ * Groups as the text gives them when it names them by what is done with them ("Dry", "Fold in"); else the batter is put
+ * into mixing order, and toppings, icings and the like stay apart.
+ */
+function groupsOf(sections: readonly Section[], bare: Formula, family: FamilyId, method: readonly MethodStep[], kitchen: Kitchen): Group[] {
+  const filled = sections.filter((s) => s.items.length > 0);
+  const mixed = filled.filter(isMixed);
+  const asGiven = mixed.some((s) => s.said) || (mixed.length > 1 && mixed.every((s) => s.role !== 'batter'));
+  // what goes on the tin is no part of the batter, wherever the list has it
+  const onTin = (i: Item): boolean => i.grams === 0 && /\bfor\s+(?:the\s+)?(?:greas|dust|tin|pan|board|lining)/i.test(i.words);
+  const tinItems = asGiven ? [] : mixed.flatMap((s) => s.items).filter(onTin);
+  const batter: Group[] = asGiven
+    ? mixed.map((s, i) => ({ id: `g${i + 1}`, name: s.name || 'Batter', role: s.role, items: s.items }))
+    : intoGroups(mixed.flatMap((s) => s.items).filter((i) => !onTin(i)), bare, family, method, kitchen);
+  const apart = filled.filter((s) => !isMixed(s)).map((s, i): Group => ({ id: `a${i + 1}`, name: s.name, role: s.role, items: s.items }));
+  if (asGiven) {
+    // in the order of the text
+    const order = filled.map((s) => (isMixed(s) ? batter.find((g) => g.items === s.items) : apart.find((g) => g.items === s.items)));
+    return order.filter((g): g is Group => g !== undefined);
+  }
+  return [...batter, ...apart, ...(tinItems.length > 0 ? [{ id: 'tin', name: 'For the tin', role: 'grease' as const, items: tinItems }] : [])];
+}
+
+/** What was read but has no place of its own: kept, so that nothing pasted is lost. */
+function notesOf(parts: readonly Classified[], marks: readonly Mark[]): string {
+  const used = new Set(marks.map((m) => m.line));
+  return parts
+    .filter((p) => p.kind === 'note' || (p.kind === 'other' && !used.has(p.no) && !readMeasuresLine(p.text) && !readFamilyLine(p.text) && !readOvenLine(p.text) && !readYieldLine(p.text)))
+    .map((p) => p.text)
+    .join('\n')
+    .slice(0, 8000);
+}
+
 const step = (text: string, items: readonly Item[], kitchen: Kitchen): MethodStep => {
-  const said = text.toLowerCase();
-  const named = (item: Item): boolean => {
-    const name = ingredientOf(item.ingredient, undefined, kitchen).name.toLowerCase().replace(/,.*/, '');
-    return said.includes(name.split(' ').at(-1) ?? name);
-  };
-  return { text: text.replace(/^\d+[.)]\s*/, ''), itemIds: items.filter(named).map((i) => i.id) };
+  const bare = text.replace(/^(?:step\s*)?\d+[.):]\s*/i, '');
+  const said = plainText(bare);
+  const named = (item: Item): boolean => names(said, ingredientOf(item.ingredient, undefined, kitchen).name);
+  return { text: bare, itemIds: items.filter(named).map((i) => i.id) };
 };
 
-/** Reads several recipes from one text, divided by lines of three or more dashes, equals signs or asterisks. */
-export function readRecipes(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft[] {
-  const parts = text.split(/^\s*(?:-{3,}|={3,}|\*{3,})\s*$/m).filter((p) => p.trim() !== '');
-  return (parts.length === 0 ? [text] : parts).map((p) => readRecipe(p, kitchen));
+/** A step belongs to an item when it names it, not when it only says "the dry ingredients". */
+function names(said: string, name: string): boolean {
+  const head = plainText(name.replace(/,.*/, '')).split(' ').at(-1) ?? '';
+  return head.length > 2 && said.includes(head.replace(/(?:ies|s)$/, ''));
 }

@@ -1,4 +1,5 @@
 import { OrvinError } from '../errors.js';
+import { isBatter } from '../formula/formula.js';
 import type { Formula, Item } from '../formula/types.js';
 import type { Choice, Edit, RecipeDraft } from './draft.js';
 
@@ -23,6 +24,8 @@ export function applyEdit(f: Formula, e: Edit): Formula {
       );
     case 'drop':
       return mapItems(f, (i) => (i.id === e.itemId ? null : i));
+    case 'add':
+      return added(f, e.ingredient, e.words);
     case 'bake':
       return { ...f, bake: e.bake };
     case 'tins':
@@ -30,6 +33,17 @@ export function applyEdit(f: Formula, e: Edit): Formula {
     case 'family':
       return { ...f, family: e.family };
   }
+}
+
+/** An ingredient that the method speaks of, put at the end of the batter's first group; its amount is still to come. */
+function added(f: Formula, ingredient: string, words: string): Formula {
+  const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
+  let n = taken.size + 1;
+  while (taken.has(`i${n}`)) n++;
+  const item: Item = { id: `i${n}`, ingredient, words, entered: null, grams: 0 };
+  const at = Math.max(0, f.groups.findIndex(isBatter));
+  if (f.groups.length === 0) return { ...f, groups: [{ id: 'g1', name: 'Batter', role: 'batter', items: [item] }] };
+  return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item] } : g)) };
 }
 
 /**

@@ -61,7 +61,8 @@ const fits = (item: Item | undefined, m: Meant): boolean =>
   item !== undefined &&
   item.ingredient === m.ingredient &&
   (m.grams === null || Math.abs(item.grams - m.grams) <= 0.015 * m.grams + 0.02) &&
-  (m.unit === null || m.grams === null || item.entered?.unit === m.unit || item.entered?.unit === 'g') &&
+  // a line that states its amount twice is entered as it was said first
+  (m.unit === null || m.grams === null || item.entered?.unit === m.unit || item.entered?.unit === 'g' || /[(/=]|, /.test(item.words)) &&
   (item.optional ?? false) === m.optional;
 
 export function judge(c: Case): Judged {

@@ -35,7 +35,7 @@ export const dairy: readonly Row[] = [
   ['buttermilk-powder', 'Buttermilk powder', 'liquid', [3, 5.8, 49, 34, 0, 0], 0.5, 'milk', { acid: [25, 40, 60] }, 'dried buttermilk|cultured buttermilk powder|powdered buttermilk'],
   ['evaporated-milk', 'Evaporated milk', 'liquid', [74, 7.6, 10, 6.8, 0, 0], 1.07, 'milk', { acid: [0.6, 1.2, 2] }, 'evaporated milk, unsweetened|unsweetened condensed milk'],
   ['cream-single', 'Single cream', 'liquid', [76, 18, 3.7, 2.6, 0, 0], 1.0, 'milk', { acid: [0.2, 0.5, 0.8], fatCounts: true }, 'single cream|light cream|low-fat cream|table cream'],
-  ['half-cream', 'Half cream, half milk', 'liquid', [80.5, 11.5, 4.3, 3, 0, 0], 1.01, 'milk', { acid: [0.2, 0.5, 0.8], fatCounts: true }, 'half-and-half|half and half'],
+  ['half-cream', 'Half-and-half', 'liquid', [80.5, 11.5, 4.3, 3, 0, 0], 1.01, 'milk', { acid: [0.2, 0.5, 0.8], fatCounts: true }, 'half-and-half|half and half'],
   ['ricotta', 'Ricotta', 'liquid', [74, 11, 3.2, 10.5, 0, 0], 1.03, 'milk', { acid: [1, 2, 4], fatCounts: true, salt: 0.3 }, 'ricotta cheese|whole-milk ricotta'],
   ['quark', 'Quark', 'liquid', [82, 0.3, 4, 12.5, 0, 0], 1.03, 'milk', { acid: [10, 13, 16] }, 'low-fat quark|curd cheese|fromage frais|fromage blanc|topfen|farmer cheese'],
   ['mascarpone', 'Mascarpone', 'liquid', [47, 44, 4, 4.5, 0, 0], 1.0, 'milk', { acid: [1, 2, 4], fatCounts: true }, 'mascarpone cheese'],

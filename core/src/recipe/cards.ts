@@ -1,0 +1,117 @@
+import { families } from '../balance/families.js';
+import type { BakeSetting, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
+import { ingredientFor } from '../formula/formula.js';
+import type { Kitchen } from '../formula/types.js';
+import { printUnit } from '../quantity/amount.js';
+import { tinWords } from './tins.js';
+
+/**
+ * The lines of a written card that say, in plain words, what a formula holds beside its ingredients and steps: measures,
+ * heat, tins, yield and family. Writing and reading of each line stand side by side, so that they cannot drift apart.
+ */
+
+const thirds: readonly (readonly [number, string])[] = [
+  [1 / 8, '⅛'],
+  [1 / 4, '¼'],
+  [1 / 3, '⅓'],
+  [3 / 8, '⅜'],
+  [1 / 2, '½'],
+  [5 / 8, '⅝'],
+  [2 / 3, '⅔'],
+  [3 / 4, '¾'],
+  [7 / 8, '⅞'],
+];
+
+/** A number as a fraction where it is one to a thousandth, else in up to four decimals. */
+export function exactly(x: number): string {
+  const whole = Math.floor(x + 1e-9);
+  const rest = x - whole;
+  const found = thirds.find(([v]) => Math.abs(v - rest) < 6e-4);
+  return found ? `${whole > 0 ? whole : ''}${found[1]}` : String(Number(x.toFixed(4)));
+}
+
+const grams = (g: number): string => String(Number(g.toFixed(2)));
+
+/** An ingredient line that the reader takes back as it was: "1½ cups Plain flour (180 g)". */
+export function itemLine(formula: Formula, item: Item, kitchen?: Kitchen): string {
+  const { entered } = item;
+  const name = item.ingredient === 'unknown' ? item.words : ingredientFor(formula, item, kitchen).name;
+  const more = item.optional ? ', optional' : '';
+  if (item.ingredient === 'unknown') return name;
+  if (!entered || entered.unit === 'g') return `${grams(item.grams)} g ${name}${more}`;
+  const value = typeof entered.value === 'number' ? exactly(entered.value) : entered.value.map(exactly).join('–');
+  const unit = entered.unit === 'piece' ? '' : ` ${printUnit(entered)}`;
+  return `${value}${unit} ${name} (${grams(item.grams)} g)${more}`;
+}
+
+const eggWords: Readonly<Record<EggSize, string>> = {
+  'us-s': 'US small',
+  'us-m': 'US medium',
+  'us-l': 'US large',
+  'us-xl': 'US extra large',
+  'us-jumbo': 'US jumbo',
+  'eu-s': 'European small',
+  'eu-m': 'European medium',
+  'eu-l': 'European large',
+  'eu-xl': 'European extra large',
+};
+
+/** "Measures: cup 240 ml, spoon 5 ml, flour spooned, salt fine, eggs European medium". */
+export const measuresLine = (s: Source): string =>
+  `Measures: cup ${s.cupMl} ml, spoon ${s.spoonMl} ml, flour ${s.flourHabit}, salt ${s.saltKind}, eggs ${eggWords[s.eggSize]}`;
+
+export function readMeasuresLine(text: string): Source | null {
+  const m = /^measures:\s*cup ([\d.]+) ml, spoon ([\d.]+) ml, flour (sifted|spooned|dipped|packed), salt (fine|coarse|flake), eggs (.+?)\s*$/i.exec(text);
+  const eggs = Object.entries(eggWords).find(([, w]) => w.toLowerCase() === m?.[5]?.toLowerCase())?.[0];
+  if (!m || !eggs) return null;
+  return {
+    cupMl: Number(m[1]),
+    spoonMl: Number(m[2]),
+    flourHabit: m[3]?.toLowerCase() as Source['flourHabit'],
+    saltKind: m[4]?.toLowerCase() as Source['saltKind'],
+    eggSize: eggs as EggSize,
+  };
+}
+
+/** "Oven: 220 °C, fan, 40–45 minutes; from minute 10: 180 °C". */
+export function ovenLine(b: BakeSetting): string {
+  const time = b.minutes ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes` : '';
+  const stages = (b.stages ?? []).map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C`).join('');
+  return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${time}${stages}`;
+}
+
+export function readOvenLine(text: string): BakeSetting | null {
+  const m = /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C)*)\s*$/i.exec(text);
+  if (!m?.[1]) return null;
+  const stages = [...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C/gi)].map((s) => ({ fromMin: Number(s[1]), ovenC: Number(s[2]) }));
+  return {
+    ovenC: Number(m[1]),
+    fan: m[2] !== undefined,
+    ...(m[3] && { minutes: { early: Number(m[3]), late: Number(m[4] ?? m[3]) } }),
+    ...(stages.length > 0 && { stages }),
+  };
+}
+
+/** "Makes: 12 muffins". */
+export const yieldLine = (y: NonNullable<Formula['yield']>): string => `Makes: ${y.pieces}${y.name ? ` ${y.name}` : ''}`;
+export function readYieldLine(text: string): Formula['yield'] | null {
+  const m = /^makes:\s*([\d.]+)(?:\s+(.+?))?\s*$/i.exec(text);
+  return m?.[1] ? { pieces: Number(m[1]), ...(m[2] && { name: m[2] }) } : null;
+}
+
+export const familyLine = (id: FamilyId): string => `Family: ${id}`;
+export function readFamilyLine(text: string): FamilyId | null {
+  const said = /^family:\s*([a-z-]+)\s*$/i.exec(text)?.[1]?.toLowerCase();
+  return families.find((f) => f.id === said)?.id ?? null;
+}
+
+export const tinsLine = (tins: NonNullable<Formula['tins']>): string => `Tin: ${tins.map(tinWords).join(' and ')}`;
+
+/** Every line of the card's head that this formula has something for. */
+export const headLines = (f: Formula): string[] => [
+  familyLine(f.family),
+  measuresLine(f.source),
+  ...(f.yield ? [yieldLine(f.yield)] : []),
+  ...(f.tins && f.tins.length > 0 ? [tinsLine(f.tins)] : []),
+  ...(f.bake ? [ovenLine(f.bake)] : []),
+];
