@@ -10,10 +10,9 @@ import {
   readRecipes,
   readTin,
   settle,
-  write,
 } from '../src/index.js';
 import { oneLine } from './support/line.js';
-import { demo, demoIds } from './support/make.js';
+import { demo } from './support/make.js';
 
 const pearLoaf = `Pear and rye loaf
 

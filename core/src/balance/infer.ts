@@ -48,7 +48,7 @@ const words: readonly (readonly [RegExp, FamilyId, number])[] = [
   [/\bsoda loaf\b|\bwheaten\b/i, 'soda-loaf', 1.3],
   [/\btea (loaf|bread)\b|malt loaf|bara/i, 'tea-loaf', 1.3],
   [/\b(corn|maize)\s?(bread|meal|loaf)?\b|skillet bread/i, 'maize-bread', 0.8],
-  [/gingerbread|treacle|parkin/i, 'treacle-cake', 1],
+  [/gingerbread|ginger cake|treacle|parkin/i, 'treacle-cake', 1],
   [/pound cake|madeira/i, 'pound-cake', 1.3],
   [/sponge|sandwich cake/i, 'equal-weight-sponge', 0.8],
   [/chocolate|cocoa|brownie/i, 'chocolate-cake', 0.8],

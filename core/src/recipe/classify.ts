@@ -62,6 +62,7 @@ function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
   return (
     (leading && (withUnit || known)) ||
     (withUnit && known) ||
+    (known && amounts.length > 0 && /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
     (known && /to taste|a pinch|for dusting|for greasing|as needed|as required|to glaze/i.test(text)) ||
     (/^an?\s/i.test(text) && known && text.split(' ').length < 8)
   );

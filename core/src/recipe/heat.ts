@@ -66,7 +66,7 @@ const gasC: Readonly<Record<string, number>> = {
 };
 
 const one =
-  /(?:(fan|convection)\s*(?:oven)?\s*(?:at\s*)?)?(?<![\d.,/])(\d{2,3})\s*(?:[-–]\s*(\d{2,3})\s*)?(?:°|º|˚|degrees?|deg\.?)?\s*(c(?:elsius|entigrade)?|f(?:ahrenheit)?)?(?![\p{L}\d/]|\.\d)(?:\s*\(?\s*(fan|convection)\b)?|gas(?:\s*mark)?\s*(½|¼|1\/2|1\/4|\d)/giu;
+  /(?:(fan|convection)\s*(?:oven)?\s*(?:at\s*)?)?(?<![\d.,/])(\d{2,3})\s*(?:[-–]\s*(\d{2,3})\s*)?(?:°|º|˚|degrees?|deg\.?)?\s*(c(?:elsius|entigrade)?|f(?:ahrenheit)?)?(?![\p{L}\d]|\.\d|\/\d{1,2}(?!\d))(?:\s*\(?\s*(fan|convection)\b)?|gas(?:\s*mark)?\s*(½|¼|1\/2|1\/4|\d)/giu;
 
 function rawHeats(text: string): Heat[] {
   const out: Heat[] = [];

@@ -135,7 +135,10 @@ function recipeText(r: Loose): string {
   const properties = list(r['additionalProperty']).filter(isObject);
   const own = (name: string): string[] => properties.filter((p) => p['name'] === name).map((p) => words(p['value']));
   const groups = own('group').map((g) => /^(\d+) (.*)$/s.exec(g));
-  const ingredients = list(r['recipeIngredient'] ?? r['ingredients']).map(words).filter((s) => s !== '');
+  const ingredients = list(r['recipeIngredient'] ?? r['ingredients'])
+    .flatMap((x) => (typeof x === 'string' ? x.split('\n') : [x]))
+    .map(words)
+    .filter((s) => s !== '');
   const lines = ingredients.flatMap((line, n) => [
     ...groups.filter((g) => g?.[1] === String(n)).flatMap((g) => ['', `${g?.[2] ?? ''}:`]),
     line,

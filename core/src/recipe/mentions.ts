@@ -1,4 +1,4 @@
-import { ingredientFor } from '../formula/formula.js';
+import { ingredientFor, isBatter } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { plainText } from './match.js';
 import { harmless } from './words.js';
@@ -83,7 +83,7 @@ export function mentions(formula: Formula, kitchen?: Kitchen): Mentions {
   };
   return {
     unused: items
-      .filter(({ item, ingredient, group }) => item.grams > 0 && item.ingredient !== 'unknown' && !['grease'].includes(group.role ?? '') && !speaksOf(all, item, ingredient) && !(formula.groups.length > 1 && groupsSaid(group.name)))
+      .filter(({ item, ingredient, group }) => item.grams > 0 && item.ingredient !== 'unknown' && !['grease'].includes(group.role ?? '') && !speaksOf(all, item, ingredient) && !(!isBatter(group) && groupsSaid(group.name)))
       .map(({ item }) => item),
     unlisted: plainThings
       .filter(([, said, who]) => said.test(all) && !items.some(({ ingredient }) => who(ingredient)))

@@ -76,13 +76,13 @@ function readMeasured(line: string): TinUse | null {
 function readFree(line: string): Tin | null {
   const mm = (n: string, unit: string): number => Math.round(Number(n) * (/^in|"/i.test(unit) ? 25.4 : /^mm/i.test(unit) ? 1 : 10));
   const thick = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")\s*(?:thick|high|deep)/i.exec(line);
-  const cutter = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")[^.,]{0,16}\b(?:cutter|rounds?\b(?! (?:tin|pan|cake)))/i.exec(line);
+  const cutter = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")(?!\s*(?:thick|high|deep))[^.,;]{0,16}\b(?:cutter|rounds?\b(?! (?:tin|pan|cake)))/i.exec(line);
   if (cutter?.[1] && cutter[2] && /\bcut|stamp/i.test(line)) {
     const topMm = mm(cutter[1], cutter[2]);
     const depthMm = thick?.[1] && thick[2] ? mm(thick[1], thick[2]) : 25;
     if (topMm > 20 && topMm < 200) return { id: `cut-${topMm}`, name: `${topMm / 10} cm cut rounds`, shape: 'slab', topMm, depthMm, cups: 8, material: 'none' };
   }
-  const shaped = /\b(?:shape|form|pat|mould|turn)\b[^.]*\b(?:round|ball|disc|circle|mound)\b/i.test(line);
+  const shaped = /\b(?:shape|form|pat|mould)\b[^.]*\b(?:round|ball|disc|circle|mound)\b(?![^.]{0,12}\b(?:tin|pan|dish)\b)/i.test(line);
   const across = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")(?!\s*(?:thick|high|deep|cutter))/i.exec(line);
   if (!shaped || !across?.[1] || !across[2]) return null;
   const topMm = mm(across[1], across[2]);
@@ -130,20 +130,24 @@ function scaleOf(unit: string | undefined, value: number): number {
   return value <= 18 ? 25.4 : 10;
 }
 
+/** How many tins: the last count before the word for the tin that is no size of it. */
+function countIn(line: string): number {
+  const word = /\b(?:tins?|pans?|moulds?|dish|trays?|skillet|rounds?)\b/i.exec(line);
+  const before = line.slice(0, word?.index ?? line.length);
+  const found = [...before.matchAll(/(?<![\d.x×-])\b(an?|one|two|three|four|[2-4](?!\s*(?:-?\s*(?:cm|mm|inch|in\b|lb|pound|hole|cup)|["”″x×\d/.°]|-)))\b/gi)].at(-1);
+  return countWords[(found?.[1] ?? 'a').toLowerCase().replace('an', 'a')] ?? 1;
+}
+
 /** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". */
 export function readTin(line: string): TinUse | null {
-  const tinWord = /\b(?:tins?|pans?|moulds?|dish|tray|trays|skillet|sheet|rounds?|cases)\b/i;
+  const tinWord = /\b(?:tins?|pans?|moulds?|dish|tray|trays|skillet|sheet|rounds?|cases|cutter)\b/i;
   // "in a 23 × 13 cm loaf" names a tin without the word
   const sized = /\bin (?:an?|the|one|two|three|four|\d+)\b[^.]*\d\s*(?:cm|mm|inch|in\b|["”″])/i;
   if (!tinWord.test(line) && !sized.test(line)) return null;
   const exact = readMeasured(line);
   if (exact) return exact;
   const material = materialWords.find(([re]) => re.test(line))?.[1] ?? 'light metal';
-  const said =
-    /\b(a|one|two|three|four|[1-4])\s+(?:(?:greased|lined|round|square|deep|loose-bottomed|buttered|and|\d+\s*(?:lb|cm|inch|in|x|×|"|-)+)\W*)*/i.exec(
-      line,
-    );
-  const count = countWords[(said?.[1] ?? 'a').toLowerCase()] ?? 1;
+  const count = countIn(line);
   const muffin =
     /(\d+)[- ]?(?:hole|cup|well)?[- ](?:muffin|cupcake|bun)/i.exec(line) ??
     (/\bmuffin (?:tin|tray|pan|cases)|\bcupcake\b/i.test(line) ? ['', '12'] : null);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { catalogueRow, defaultKitchen, gramsOf, type EggSize, type Item } from '../../src/index.js';
+import { catalogueRow, defaultKitchen, gramsOf, readRecipe, type EggSize, type Item } from '../../src/index.js';
 import { oneLine } from './line.js';
 
 /** One line of a corpus file; core/test/corpus/README.md says what the columns mean. */
@@ -78,4 +78,84 @@ export function judge(c: Case): Judged {
     silent: !right && !doubted,
     got: items.map((i) => `${i.ingredient} ${i.grams} g (${JSON.stringify(i.entered)})${i.optional ? ' optional' : ''}`).join(' & ') + (doubted ? ` ? ${doubts.map((d) => d.kind).join(',')}` : ''),
   };
+}
+
+/** A whole recipe of the corpus and what it means. */
+export interface RecipeCase {
+  readonly style: string;
+  readonly text: string;
+  readonly means: readonly string[];
+}
+
+export interface JudgedRecipe {
+  readonly style: string;
+  readonly title: string;
+  /** What was read otherwise, in words; empty when all is right. */
+  readonly wrong: readonly string[];
+  readonly facts: number;
+  /** Wrong readings on lines that no doubt speaks of. */
+  readonly silent: readonly string[];
+}
+
+export const recipeCorpus = (): RecipeCase[] =>
+  ['us', 'uk', 'india', 'australia', 'metric', 'spoken', 'faults', 'page'].flatMap((style) =>
+    readFileSync(new URL(`../corpus/recipes/${style}.txt`, import.meta.url), 'utf8')
+      .split(/^@@@@\n/m)
+      .map((c) => {
+        const [text = '', means = ''] = c.split(/^%%\n/m);
+        return { style, text, means: means.split('\n').filter((l) => l.trim() !== '') };
+      }),
+  );
+
+const apartRoles = new Set(['top', 'filling', 'icing', 'soak', 'grease']);
+
+/** Reads a recipe of the corpus and holds every stated fact against what was read. */
+export function judgeRecipe(c: RecipeCase): JudgedRecipe {
+  const { formula: f, doubts } = readRecipe(c.text);
+  const items = f.groups.flatMap((g) => g.items.map((item) => ({ item, role: g.role ?? 'batter' })));
+  const left = new Set(items);
+  const wrong: string[] = [];
+  const silent: string[] = [];
+  const fail = (fact: string, got: string, doubted: boolean): void => {
+    wrong.push(`${fact}, got ${got}`);
+    if (!doubted) silent.push(`${fact}, got ${got}`);
+  };
+  const about = (kind: string): boolean => doubts.some((d) => d.kind === kind);
+  for (const line of c.means) {
+    const [head = '', rest = ''] = [line.split(': ')[0], line.split(': ').slice(1).join(': ')];
+    if (head === 'family') {
+      if (f.family !== rest) fail(line, f.family, about('family'));
+    } else if (head === 'bake') {
+      const m = /^(\d+)( fan)? (?:(\d+)-(\d+)|-)(?: stage (\d+):(\d+))?$/.exec(rest);
+      const [lo, hi] = [Number(m?.[3] ?? NaN), Number(m?.[4] ?? NaN)];
+      const b = f.bake;
+      const heat = b !== undefined && Math.abs(b.ovenC - Number(m?.[1])) <= 1 && b.fan === (m?.[2] !== undefined);
+      const time = Number.isNaN(lo) || (b?.minutes?.early === lo && b.minutes.late === hi);
+      const stage = m?.[5] === undefined || (b?.stages?.[1]?.fromMin === Number(m[5]) && b.stages[1].ovenC === Number(m[6]));
+      if (!heat || !time || !stage) fail(line, JSON.stringify(b), about('temperature'));
+    } else if (head === 'tin') {
+      const m = /^(\w+) (\d+) x(\d+)$/.exec(rest);
+      const t = f.tins?.[0];
+      const fits = t?.tin.shape === m?.[1] && Math.abs((t?.tin.topMm ?? 0) - Number(m?.[2])) <= 4 && t?.count === Number(m?.[3]);
+      if (!fits) fail(line, JSON.stringify(t), about('tin'));
+    } else if (head === 'yield') {
+      if (f.yield?.pieces !== Number(rest)) fail(line, JSON.stringify(f.yield), false);
+    } else if (head === 'doubts') {
+      for (const kind of rest.split(', ')) if (!about(kind)) fail(`doubt ${kind}`, doubts.map((d) => d.kind).join(',') || 'none', false);
+    } else {
+      const role = apartRoles.has(line.split(' ')[0] ?? '') ? (line.split(' ')[0] as string) : null;
+      const m = meant(role ? line.slice(role.length + 1) : line);
+      const found = [...left].find(
+        ({ item, role: r }) => fits(item, m) && (role === null ? !apartRoles.has(r) : r === role),
+      );
+      if (found) left.delete(found);
+      else {
+        const near = items.filter(({ item }) => item.ingredient === m.ingredient);
+        fail(line, near.map(({ item, role: r }) => `${r} ${item.grams} g`).join(' / ') || 'nothing', near.some(({ item }) => doubts.some((d) => d.itemId === item.id)));
+      }
+    }
+  }
+  for (const { item } of left)
+    if (item.grams > 0 && !doubts.some((d) => d.itemId === item.id)) silent.push(`not on the list: ${item.words}`);
+  return { style: c.style, title: f.title, wrong: [...wrong, ...silent.filter((s) => s.startsWith('not on'))], facts: c.means.length, silent };
 }
