@@ -45,7 +45,8 @@ export function pageOf(html: string): Page {
       },
       ontext(text) {
         if (json !== null) json += text;
-        else if (skip === 0) put(text.replace(/\s+/g, ' '));
+        // an escaped bracket is text too, and no recipe needs it
+        else if (skip === 0) put(text.replace(/[<>\s]+/g, ' '));
       },
       onclosetag(name) {
         if (name === 'script' && json !== null) {

@@ -20,7 +20,7 @@ import { measuresIn } from './measures.js';
 const MAX_CHARS = 60_000;
 const MAX_LINES = 600;
 /** Longer lines are cut for reading; their words are kept whole in the notes. */
-const MAX_LINE = 2000;
+const MAX_LINE = 1000;
 
 const hash = (s: string): string => {
   let h = 0x811c9dc5;
@@ -153,7 +153,7 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method');
   const firstOf = <T>(read: (s: string) => T | null): T | null => head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
-  const source = said ?? measuresIn(text, sourceOf(kitchen));
+  const source = said ?? measuresIn(parts.map((p) => p.text).join('\n'), sourceOf(kitchen));
   const titled = parts.find((p) => p.kind === 'title');
   const title = titled?.text.replace(/[:#*]+$/, '').replace(/^\*+/, '').trim() ?? 'Untitled';
   const doubts: Doubt[] = [];
