@@ -5,12 +5,14 @@
 export * from './formula/types.js';
 export { OrvinError, type ErrorCode, type Problem } from './errors.js';
 
-export { readRecipe, readRecipes } from './recipe/read.js';
+export { readRecipe, readRecipes, recipeTexts } from './recipe/read.js';
 export { settle } from './recipe/settle.js';
 export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';
-export type { Choice, Doubt, DoubtKind, Edit, Place, RecipeDraft } from './recipe/draft.js';
-export { readTin } from './recipe/tins.js';
+export type { Choice, Doubt, DoubtKind, Edit, Mark, Place, RecipeDraft } from './recipe/draft.js';
+export { readTin, tinWords } from './recipe/tins.js';
+export { itemLine } from './recipe/cards.js';
+export { findIngredients } from './recipe/match.js';
 
 export { assess, type Assessment } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';
@@ -49,6 +51,9 @@ export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKin
 
 export { defaultKitchen } from './kitchen/default.js';
 export { catalogueRow, ingredientOf, ingredients } from './ingredient/catalogue.js';
+export { fromLabel, labelProblems, nearest, type FromLabel, type Inferred, type Label } from './ingredient/label.js';
+export { dietsOf, type Diet } from './ingredient/diet.js';
+export { roundings, type Rounded, type Roundings } from './quantity/rounding.js';
 export { powders, type PowderKind } from './leavening/powders.js';
 export type { Ledger, LedgerEntry } from './leavening/ledger.js';
 export type { Lift, LiftPart } from './leavening/lift.js';

@@ -116,9 +116,16 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   return `${head} + ${spoons(leftTsp, source)}`;
 }
 
+/** Tablespoons and the teaspoons left over, to a quarter; a half tablespoon is said as such. */
 function spoons(tsp: number, source: Source): string {
-  if (tsp < 2.6) return `${asFraction(roundTo(tsp, 0.5))} tsp`;
-  return `${asFraction(roundTo((tsp * teaspoonMl(source)) / tablespoonMl(source), 0.5))} tbsp`;
+  const per = tablespoonMl(source) / teaspoonMl(source);
+  const quarters = roundTo(tsp, tsp < 6 ? 0.25 : 0.5);
+  if (quarters < per) return `${asFraction(quarters)} tsp`;
+  const whole = Math.floor(quarters / per + 1e-9);
+  const rest = quarters - whole * per;
+  if (rest < 0.2) return `${whole} tbsp`;
+  if (Math.abs(rest - per / 2) < 0.01) return `${asFraction(whole + 0.5)} tbsp`;
+  return `${whole} tbsp + ${asFraction(rest)} tsp`;
 }
 
 function eggWord(ingredient: Ingredient, n: number): string {

@@ -148,3 +148,13 @@ export function misspelt(phrase: string): Match | null {
     .find((x) => x.words.split(' ').length === words.split(' ').length);
   return best ? { id: best.id, words: best.words, odd: [] } : null;
 }
+
+/** Ingredients of the catalogue and the kitchen's own that a baker may mean by what is typed so far, best first. */
+export function findIngredients(typed: string, kitchen: Kitchen | undefined, n: number): Ingredient[] {
+  const words = plainText(typed);
+  if (words === '') return [];
+  const own = (kitchen?.ownIngredients ?? []).filter((i) => namesOf([i]).some((x) => x.words.includes(words)));
+  const ids = [exactName(typed)?.id, ...lookAlikes(typed, n).map((m) => m.id)];
+  const found = ids.flatMap((id) => ingredients.find((i) => i.id === id) ?? []);
+  return [...new Set([...own, ...found])].slice(0, n);
+}
