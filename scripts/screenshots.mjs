@@ -11,23 +11,25 @@ const { chromium } = await import('@playwright/test');
 const { base, stop } = await serve(4391);
 
 const recipe = `Parsnip and ginger muffins
+Makes 12
 
-Ingredients
 2 cups (180 g) plain flour
-1 tsp baking powder
-1/2 tsp baking soda
-1/2 tsp salt
-2 tsp ground ginger
-2 eggs
-1/2 cup neutral oil
+1 Tbsp baking powder
+1/4 tsp salt
+2 heaped tsp ground ginger
+2 large eggs, beaten
+1/2 cup oil or melted butter
 3/4 cup plain yogurt
-150 g light brown sugar
-2 parsnips, grated
+150g/5oz light brown sugar
+3 parsnips, peeled and grated (about 250 g)
+a handful of walnuts (optional)
 
-Method
-Whisk the dry things together. Whisk eggs, oil, yogurt and sugar.
-Stir the wet into the dry, then fold in the parsnip.
-Bake at 375F for 18-22 minutes in a 12-hole muffin tin.`;
+For the topping:
+2 tbsp demerara sugar
+
+1. Whisk the dry things together. Whisk eggs, oil, yogurt, vanilla and sugar.
+2. Stir the wet into the dry, then fold in the parsnip and walnuts.
+3. Bake at 400°F for 10 minutes, then 350°F for 12-15 more, in a 12-hole muffin tin.`;
 
 /** name, size, path, theme, and what to do before the picture is taken */
 const shots = [

@@ -26,16 +26,20 @@ describe('the corpus', () => {
   });
 
   it('is never silently wrong in anything that makes the batter', () => {
-    const silent = lines.filter((l) => l.silent).filter((l) => {
-      const id = l.means.split(' ')[0] ?? '';
-      return id === 'unknown' || weighty.has(catalogueRow(id).role);
-    });
+    const silent = lines
+      .filter((l) => l.silent)
+      .filter((l) => {
+        const id = l.means.split(' ')[0] ?? '';
+        return id === 'unknown' || weighty.has(catalogueRow(id).role);
+      });
     expect(silent.map((s) => `${s.line} => ${s.got}`)).toEqual([]);
   });
 
   it('seldom asks where nothing is doubtful', () => {
     const needless = lines.filter((l) => l.right && l.doubted && !l.means.includes('?'));
-    expect(needless.length / lines.length).withContext(needless.map((n) => n.line).join('\n')).toBeLessThan(0.03);
+    expect(needless.length / lines.length)
+      .withContext(needless.map((n) => n.line).join('\n'))
+      .toBeLessThan(0.03);
   });
 
   for (const style of ['us', 'uk', 'india', 'australia', 'metric', 'spoken', 'faults', 'page'])
@@ -51,13 +55,20 @@ describe('the corpus', () => {
       const draft = readRecipe(c.text);
       const text = draft.lines ?? c.text.split('\n');
       for (const d of draft.doubts) {
-        expect(d.choices.map((x) => x.id)).withContext(d.words).toContain(d.likely);
+        expect(d.choices.map((x) => x.id))
+          .withContext(d.words)
+          .toContain(d.likely);
         if (d.place) {
           const { line, from, to } = d.place;
           expect(from).withContext(d.words).toBeLessThan(to);
-          expect(to).withContext(d.words).toBeLessThanOrEqual(text[line]?.length ?? -1);
+          expect(to)
+            .withContext(d.words)
+            .toBeLessThanOrEqual(text[line]?.length ?? -1);
         }
-        for (const choice of d.choices) expect(settle(draft, d.id, choice.id).doubts.some((x) => x.id === d.id)).withContext(d.words).toBeFalse();
+        for (const choice of d.choices)
+          expect(settle(draft, d.id, choice.id).doubts.some((x) => x.id === d.id))
+            .withContext(d.words)
+            .toBeFalse();
       }
     }
   });
@@ -66,10 +77,14 @@ describe('the corpus', () => {
     for (const c of recipeCorpus()) {
       const { marks = [], formula, lines: read } = readRecipe(c.text);
       const text = read ?? c.text.split('\n');
-      for (const m of marks) expect(text[m.line]?.slice(m.from, m.to).trim()).withContext(`${m.what} ${m.line}:${m.from}`).toBeTruthy();
+      for (const m of marks)
+        expect(text[m.line]?.slice(m.from, m.to).trim()).withContext(`${m.what} ${m.line}:${m.from}`).toBeTruthy();
       const items = formula.groups.flatMap((g) => g.items);
       const named = new Set(marks.filter((m) => m.what === 'ingredient').map((m) => m.itemId));
-      for (const i of items) expect(named.has(i.id) || i.words.length > 0).withContext(i.words).toBeTrue();
+      for (const i of items)
+        expect(named.has(i.id) || i.words.length > 0)
+          .withContext(i.words)
+          .toBeTrue();
     }
   });
 });

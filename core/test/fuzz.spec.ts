@@ -18,43 +18,176 @@ function sound(text: string): void {
       if (typeof i.words !== 'string' || i.words.length > 2000) fail(`words of ${i.id}`);
     }
   const shown = (read ?? text.split(/\r\n?|\n/)).map((l) => l.length);
-  for (const m of marks) if (m.from < 0 || m.to < m.from || m.to > (shown[m.line] ?? -1)) fail(`mark ${JSON.stringify(m)} in ${JSON.stringify(text)}`);
+  for (const m of marks)
+    if (m.from < 0 || m.to < m.from || m.to > (shown[m.line] ?? -1))
+      fail(`mark ${JSON.stringify(m)} in ${JSON.stringify(text)}`);
   for (const d of doubts) if (!d.choices.some((c) => c.id === d.likely)) fail(`no likely choice: ${d.words}`);
   // no markup of a page ever reaches a formula as markup that could run
-  if (/<\s*(?:script|img|svg|iframe|a\s)/i.test(JSON.stringify(formula.groups)) && /^\s*<(?:html|!doctype)/i.test(text)) fail('markup survived');
+  if (/<\s*(?:script|img|svg|iframe|a\s)/i.test(JSON.stringify(formula.groups)) && /^\s*<(?:html|!doctype)/i.test(text))
+    fail('markup survived');
 }
 
-const bits = fc.constantFrom('1', '½', '1/2', '⅓', '2-3', '0', '-4', '1e9', '999999999', 'a', 'cup', 'cups', 'g', 'kg', 'tsp', 'of', 'flour', 'sugar', 'soda', '(', ')', '[', ',', ';', ':', '/', '+', 'plus', 'and', 'or', 'each', 'x', '%', '°C', '°F', 'bake', 'at', 'for', 'min', 'hour', 'zest', 'juice', 'lemon', 'egg', 'can', 'to taste', 'optional', '\n', '\t', '\u00a0', '—', '…', '🍌', '\u202e', '\0', 'NaN', 'Infinity', '٣', '三', 'ß', 'é');
-const tags = fc.constantFrom('<p>', '</p>', '<li>', '<script>', '</script>', '<script type="application/ld+json">', '<img src=x onerror=alert(1)>', '<a href="javascript:alert(1)">', '<svg/onload=alert(1)>', '<!--', '-->', '<![CDATA[', '&#x3c;script&#x3e;', '&frac12;', '&', '<', '<html>', '<body>', '<h1>', '<table><tr><td>', '<iframe srcdoc="', '"', '>', '<style>*{}', '{"@type":"Recipe","recipeIngredient":["1 cup flour"]}', '2 cups flour');
-const jsonish = fc.constantFrom('{', '}', '[', ']', '"@type":"Recipe"', '"recipeIngredient":', '"format":"orvin.formula"', '"version":1', '"groups":', '"__proto__":', '"constructor":', ',', ':', 'null', '1e999', '"1 cup flour"', '["2 eggs"]', '{}', '[]', '"name":"x"');
+const bits = fc.constantFrom(
+  '1',
+  '½',
+  '1/2',
+  '⅓',
+  '2-3',
+  '0',
+  '-4',
+  '1e9',
+  '999999999',
+  'a',
+  'cup',
+  'cups',
+  'g',
+  'kg',
+  'tsp',
+  'of',
+  'flour',
+  'sugar',
+  'soda',
+  '(',
+  ')',
+  '[',
+  ',',
+  ';',
+  ':',
+  '/',
+  '+',
+  'plus',
+  'and',
+  'or',
+  'each',
+  'x',
+  '%',
+  '°C',
+  '°F',
+  'bake',
+  'at',
+  'for',
+  'min',
+  'hour',
+  'zest',
+  'juice',
+  'lemon',
+  'egg',
+  'can',
+  'to taste',
+  'optional',
+  '\n',
+  '\t',
+  '\u00a0',
+  '—',
+  '…',
+  '🍌',
+  '\u202e',
+  '\0',
+  'NaN',
+  'Infinity',
+  '٣',
+  '三',
+  'ß',
+  'é',
+);
+const tags = fc.constantFrom(
+  '<p>',
+  '</p>',
+  '<li>',
+  '<script>',
+  '</script>',
+  '<script type="application/ld+json">',
+  '<img src=x onerror=alert(1)>',
+  '<a href="javascript:alert(1)">',
+  '<svg/onload=alert(1)>',
+  '<!--',
+  '-->',
+  '<![CDATA[',
+  '&#x3c;script&#x3e;',
+  '&frac12;',
+  '&',
+  '<',
+  '<html>',
+  '<body>',
+  '<h1>',
+  '<table><tr><td>',
+  '<iframe srcdoc="',
+  '"',
+  '>',
+  '<style>*{}',
+  '{"@type":"Recipe","recipeIngredient":["1 cup flour"]}',
+  '2 cups flour',
+);
+const jsonish = fc.constantFrom(
+  '{',
+  '}',
+  '[',
+  ']',
+  '"@type":"Recipe"',
+  '"recipeIngredient":',
+  '"format":"orvin.formula"',
+  '"version":1',
+  '"groups":',
+  '"__proto__":',
+  '"constructor":',
+  ',',
+  ':',
+  'null',
+  '1e999',
+  '"1 cup flour"',
+  '["2 eggs"]',
+  '{}',
+  '[]',
+  '"name":"x"',
+);
 
 describe('whatever is pasted', () => {
   it('words of recipes in any order give a formula', () => {
-    fc.assert(fc.property(fc.array(bits, { maxLength: 24 }), (w) => sound(w.join(' '))), { numRuns: 6000 });
+    fc.assert(
+      fc.property(fc.array(bits, { maxLength: 24 }), (w) => sound(w.join(' '))),
+      { numRuns: 6000 },
+    );
   });
   it('any string at all', () => {
     fc.assert(fc.property(fc.string({ unit: 'binary', maxLength: 160 }), sound), { numRuns: 5000 });
   });
   it('real lines cut, doubled and run together', () => {
-    const cut = fc.tuple(fc.constantFrom(...lines), fc.constantFrom(...lines), fc.nat(40), fc.nat(40)).map(([a, b, i, j]) => a.slice(0, i) + b.slice(j));
+    const cut = fc
+      .tuple(fc.constantFrom(...lines), fc.constantFrom(...lines), fc.nat(40), fc.nat(40))
+      .map(([a, b, i, j]) => a.slice(0, i) + b.slice(j));
     fc.assert(
       fc.property(cut, (l) => {
         const { items } = oneLine(l);
-        expect(items.length > 0 && items.every((i) => Number.isFinite(i.grams))).withContext(l).toBeTrue();
+        expect(items.length > 0 && items.every((i) => Number.isFinite(i.grams)))
+          .withContext(l)
+          .toBeTrue();
       }),
       { numRuns: 5000 },
     );
   });
   it('real recipes with lines dropped, swapped and broken', () => {
-    const broken = fc.tuple(fc.constantFrom(...recipes), fc.array(fc.tuple(fc.nat(1500), fc.nat(60), bits), { maxLength: 6 })).map(([text, edits]) => edits.reduce((t, [at, n, s]) => t.slice(0, at) + s + t.slice(at + n), text));
+    const broken = fc
+      .tuple(fc.constantFrom(...recipes), fc.array(fc.tuple(fc.nat(1500), fc.nat(60), bits), { maxLength: 6 }))
+      .map(([text, edits]) => edits.reduce((t, [at, n, s]) => t.slice(0, at) + s + t.slice(at + n), text));
     fc.assert(fc.property(broken, sound), { numRuns: 500 });
   });
   it('hostile pages', () => {
-    fc.assert(fc.property(fc.array(tags, { maxLength: 20 }), (t) => sound(`<html>${t.join('')}`)), { numRuns: 2500 });
+    fc.assert(
+      fc.property(fc.array(tags, { maxLength: 20 }), (t) => sound(`<html>${t.join('')}`)),
+      { numRuns: 2500 },
+    );
   });
   it('hostile JSON', () => {
-    fc.assert(fc.property(fc.array(jsonish, { maxLength: 16 }), (t) => sound(`{${t.join('')}`)), { numRuns: 2500 });
-    fc.assert(fc.property(fc.jsonValue(), (v) => sound(JSON.stringify({ '@type': 'Recipe', recipeIngredient: v, recipeInstructions: v, name: v }))), { numRuns: 1000 });
+    fc.assert(
+      fc.property(fc.array(jsonish, { maxLength: 16 }), (t) => sound(`{${t.join('')}`)),
+      { numRuns: 2500 },
+    );
+    fc.assert(
+      fc.property(fc.jsonValue(), (v) =>
+        sound(JSON.stringify({ '@type': 'Recipe', recipeIngredient: v, recipeInstructions: v, name: v })),
+      ),
+      { numRuns: 1000 },
+    );
   });
 
   it('takes bounded time and memory on texts made to hurt', () => {

@@ -1,7 +1,25 @@
 import fc from 'fast-check';
-import { catalogueRow, defaultKitchen, dietsOf, fromLabel, ingredients, labelProblems, roundings, type Label } from '../src/index.js';
+import {
+  catalogueRow,
+  defaultKitchen,
+  dietsOf,
+  fromLabel,
+  ingredients,
+  labelProblems,
+  roundings,
+  type Label,
+} from '../src/index.js';
 
-const flour: Label = { name: 'Mill flour', energyKcal: 344, fatG: 1.2, carbohydrateG: 72.8, sugarsG: 0.6, fibreG: 2.7, proteinG: 10.3, saltG: 0 };
+const flour: Label = {
+  name: 'Mill flour',
+  energyKcal: 344,
+  fatG: 1.2,
+  carbohydrateG: 72.8,
+  sugarsG: 0.6,
+  fibreG: 2.7,
+  proteinG: 10.3,
+  saltG: 0,
+};
 
 describe('an own ingredient from its label', () => {
   it('is like what it is made like, and names all that it took from there', () => {
@@ -21,7 +39,14 @@ describe('an own ingredient from its label', () => {
       .map(([fat, sugars, starch, fibre, protein, water]): Label => {
         const sum = (fat ?? 0) + (sugars ?? 0) + (starch ?? 0) + (fibre ?? 0) + (protein ?? 0) + (water ?? 0) + 1;
         const part = (x: number | undefined): number => Math.round((1000 * (x ?? 0)) / sum) / 10;
-        return { name: 'x', fatG: part(fat), carbohydrateG: part(sugars) + part(starch), sugarsG: part(sugars), fibreG: part(fibre), proteinG: part(protein) };
+        return {
+          name: 'x',
+          fatG: part(fat),
+          carbohydrateG: part(sugars) + part(starch),
+          sugarsG: part(sugars),
+          fibreG: part(fibre),
+          proteinG: part(protein),
+        };
       });
     fc.assert(
       fc.property(label, (l) => {
@@ -48,7 +73,15 @@ describe('an own ingredient from its label', () => {
     const plain = ingredients.filter((i) => i.base === 'flour' && !i.co2Mmol && i.id !== 'plain-flour').slice(0, 25);
     for (const i of plain) {
       const c = i.per100;
-      const label: Label = { name: i.name, fatG: c.fat, carbohydrateG: c.sugar + c.starch, sugarsG: c.sugar, fibreG: c.fibre, proteinG: c.protein, saltG: i.saltG ?? 0 };
+      const label: Label = {
+        name: i.name,
+        fatG: c.fat,
+        carbohydrateG: c.sugar + c.starch,
+        sugarsG: c.sugar,
+        fibreG: c.fibre,
+        proteinG: c.protein,
+        saltG: i.saltG ?? 0,
+      };
       expect(fromLabel(label, 'x').ingredient.role).withContext(i.id).toBe('flour');
     }
   });
@@ -77,11 +110,17 @@ describe('rounding to what the kitchen owns', () => {
   });
   it('weighs to within half a step and spoons to within half an eighth', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.5, max: 800, noNaN: true }), fc.constantFrom('baking-powder', 'plain-flour', 'milk', 'white-sugar', 'salt'), fc.constantFrom(1, 0.1), (g, id, scaleG) => {
-        const r = roundings(g, catalogueRow(id), { ...gram, scaleG });
-        expect(Math.abs(r.weighed.grams - g)).toBeLessThanOrEqual(scaleG / 2 + 1e-9);
-        if (g > 8) expect(Math.abs(r.measured.errorPct)).withContext(`${g} g ${id} = ${r.measured.words}`).toBeLessThan(14);
-      }),
+      fc.property(
+        fc.double({ min: 0.5, max: 800, noNaN: true }),
+        fc.constantFrom('baking-powder', 'plain-flour', 'milk', 'white-sugar', 'salt'),
+        fc.constantFrom(1, 0.1),
+        (g, id, scaleG) => {
+          const r = roundings(g, catalogueRow(id), { ...gram, scaleG });
+          expect(Math.abs(r.weighed.grams - g)).toBeLessThanOrEqual(scaleG / 2 + 1e-9);
+          if (g > 8)
+            expect(Math.abs(r.measured.errorPct)).withContext(`${g} g ${id} = ${r.measured.words}`).toBeLessThan(14);
+        },
+      ),
     );
   });
 });

@@ -36,7 +36,8 @@ Method
 3. Fold in pears and walnuts. Bake at 350F for 55-60 minutes.`;
 
 const source = { ...defaultKitchen.measures };
-const line = (text: string) => oneLine(text, { ...defaultKitchen, measures: { ...defaultKitchen.measures, ...source } });
+const line = (text: string) =>
+  oneLine(text, { ...defaultKitchen, measures: { ...defaultKitchen.measures, ...source } });
 
 describe('reading a recipe', () => {
   it('reads title, lines, heat, time and tin, and leaves the contradiction in doubt', () => {

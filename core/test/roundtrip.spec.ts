@@ -69,12 +69,19 @@ const someFormula: fc.Arbitrary<Formula> = fc
   .record({
     source: someSource,
     title: fc.constantFrom('Tuesday loaf', 'Plum & almond cake, 2nd try', '4 o’clock muffins'),
-    family: fc.constantFrom('muffin', 'quick-bread', 'scone', 'chocolate-cake', 'free') as fc.Arbitrary<Formula['family']>,
+    family: fc.constantFrom('muffin', 'quick-bread', 'scone', 'chocolate-cake', 'free') as fc.Arbitrary<
+      Formula['family']
+    >,
     groups: fc.array(
       fc.record({
         name: fc.constantFrom('Dry', 'Wet', 'Streusel', 'Fold in', 'For the top', 'Second bowl', 'Glaze'),
-        role: fc.constantFrom('dry', 'wet', 'batter', 'fold-in', 'top', 'icing', 'egg', 'fat-sugar') as fc.Arbitrary<Group['role']>,
-        items: fc.array(fc.record({ what: fc.constantFrom(...known), entered: amounts, optional: fc.boolean() }), { minLength: 1, maxLength: 5 }),
+        role: fc.constantFrom('dry', 'wet', 'batter', 'fold-in', 'top', 'icing', 'egg', 'fat-sugar') as fc.Arbitrary<
+          Group['role']
+        >,
+        items: fc.array(fc.record({ what: fc.constantFrom(...known), entered: amounts, optional: fc.boolean() }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -84,7 +91,9 @@ const someFormula: fc.Arbitrary<Formula> = fc
         {
           ovenC: fc.integer({ min: 120, max: 240 }),
           fan: fc.boolean(),
-          minutes: fc.tuple(fc.integer({ min: 5, max: 90 }), fc.integer({ min: 0, max: 30 })).map(([a, b]) => ({ early: a, late: a + b })),
+          minutes: fc
+            .tuple(fc.integer({ min: 5, max: 90 }), fc.integer({ min: 0, max: 30 }))
+            .map(([a, b]) => ({ early: a, late: a + b })),
           stages: fc.constant([
             { fromMin: 0, ovenC: 220 },
             { fromMin: 12, ovenC: 180 },
@@ -94,8 +103,14 @@ const someFormula: fc.Arbitrary<Formula> = fc
       ),
       { nil: undefined },
     ),
-    tins: fc.option(fc.array(fc.record({ tin: someTin, count: fc.integer({ min: 1, max: 4 }) }), { minLength: 1, maxLength: 2 }), { nil: undefined }),
-    makes: fc.option(fc.record({ pieces: fc.integer({ min: 1, max: 48 }), name: fc.constantFrom('muffins', 'thick slices') }), { nil: undefined }),
+    tins: fc.option(
+      fc.array(fc.record({ tin: someTin, count: fc.integer({ min: 1, max: 4 }) }), { minLength: 1, maxLength: 2 }),
+      { nil: undefined },
+    ),
+    makes: fc.option(
+      fc.record({ pieces: fc.integer({ min: 1, max: 48 }), name: fc.constantFrom('muffins', 'thick slices') }),
+      { nil: undefined },
+    ),
   })
   .map(({ groups, method, bake, tins, makes, ...rest }): Formula => {
     let n = 0;
@@ -180,14 +195,19 @@ describe('a formula that is written and read again', () => {
         expect(allItems(back.formula).map((x) => [x.ingredient, x.grams]))
           .withContext(`${i.id} as ${as}`)
           .toEqual([[i.id, 137]]);
-        expect(back.doubts.filter((d) => d.itemId)).withContext(i.id).toEqual([]);
+        expect(back.doubts.filter((d) => d.itemId))
+          .withContext(i.id)
+          .toEqual([]);
       }
   });
 
   it('of the sample kitchen is the same in every format, whatever the reader’s own measures', () => {
     const away = { ...defaultKitchen, measures: { ...defaultKitchen.measures, cupMl: 250, eggSize: 'us-l' as const } };
     for (const id of demoIds)
-      for (const as of lossy) expect(carried(readRecipe(write(demo(id), as), away).formula)).withContext(`${id} ${as}`).toEqual(carried(demo(id)));
+      for (const as of lossy)
+        expect(carried(readRecipe(write(demo(id), as), away).formula))
+          .withContext(`${id} ${as}`)
+          .toEqual(carried(demo(id)));
   });
 
   it('is judged alike, however large the batch was written', () => {
@@ -196,7 +216,8 @@ describe('a formula that is written and read again', () => {
         const big = scale(f, { by: 'factor', factor }, defaultKitchen).formula;
         const back = readRecipe(write(big, 'text')).formula;
         const [a, b] = [assess(f), assess(back)];
-        const near = (x: number, y: number): void => expect(Math.abs(x - y)).toBeLessThanOrEqual(0.002 * Math.abs(y) + 0.5);
+        const near = (x: number, y: number): void =>
+          expect(Math.abs(x - y)).toBeLessThanOrEqual(0.002 * Math.abs(y) + 0.5);
         near(b.totals.fatPct, a.totals.fatPct);
         near(b.totals.waterPct, a.totals.waterPct);
         near(b.lift.mmolPer100gBase.typical, a.lift.mmolPer100gBase.typical);

@@ -3,7 +3,19 @@ import type { Ingredient } from '../formula/types.js';
 export type Diet = 'vegan' | 'vegetarian' | 'gluten-free' | 'dairy-free' | 'egg-free' | 'nut-free';
 
 const glutenous = new Set(['wheat', 'rye', 'barley', 'oats']);
-const nuts = new Set(['almond', 'walnut', 'hazelnut', 'pecan', 'pistachio', 'cashew', 'macadamia', 'brazil nut', 'pine nut', 'nuts', 'peanut']);
+const nuts = new Set([
+  'almond',
+  'walnut',
+  'hazelnut',
+  'pecan',
+  'pistachio',
+  'cashew',
+  'macadamia',
+  'brazil nut',
+  'pine nut',
+  'nuts',
+  'peanut',
+]);
 
 /**
  * Diets that an ingredient suits by what it is made of. What else a factory handles is on the packet, not here; whoever

@@ -48,21 +48,54 @@ const problem = (id: string, place: string, words: string, remedy: string): Prob
 /** What in a label cannot be, in words. Parts may sum to at most 100 g; the energy must be near what the parts give. */
 export function labelProblems(l: Label): Problem[] {
   const out: Problem[] = [];
-  if (l.name.trim() === '') out.push(problem('name', 'name', 'It has no name.', 'Give the name you would write in a recipe.'));
+  if (l.name.trim() === '')
+    out.push(problem('name', 'name', 'It has no name.', 'Give the name you would write in a recipe.'));
   for (const [key, name] of fields) {
     const v = l[key];
-    if (typeof v === 'number' && !(v >= 0 && v <= 100)) out.push(problem(name, name, `${name} cannot be ${v} g in 100 g.`, 'Type the figure of the column "per 100 g", not "per portion".'));
+    if (typeof v === 'number' && !(v >= 0 && v <= 100))
+      out.push(
+        problem(
+          name,
+          name,
+          `${name} cannot be ${v} g in 100 g.`,
+          'Type the figure of the column "per 100 g", not "per portion".',
+        ),
+      );
   }
   if (out.length > 0) return out;
   if (l.sugarsG > l.carbohydrateG + 0.5)
-    out.push(problem('sugars', 'sugars', `${l.sugarsG} g sugars are more than the ${l.carbohydrateG} g carbohydrate they are part of.`, 'Perhaps the two figures are swapped.'));
-  const sum = l.fatG + l.carbohydrateG + (l.carbohydrateIncludesFibre ? 0 : (l.fibreG ?? 0)) + l.proteinG + (l.saltG ?? 0);
+    out.push(
+      problem(
+        'sugars',
+        'sugars',
+        `${l.sugarsG} g sugars are more than the ${l.carbohydrateG} g carbohydrate they are part of.`,
+        'Perhaps the two figures are swapped.',
+      ),
+    );
+  const sum =
+    l.fatG + l.carbohydrateG + (l.carbohydrateIncludesFibre ? 0 : (l.fibreG ?? 0)) + l.proteinG + (l.saltG ?? 0);
   if (sum > 101)
-    out.push(problem('sum', 'all', `The parts add up to ${sum.toFixed(1)} g in 100 g.`, l.fibreG && !l.carbohydrateIncludesFibre ? 'If the label is American its carbohydrate includes the fibre: say so. Otherwise a figure is mistyped.' : 'One of the figures is mistyped.'));
+    out.push(
+      problem(
+        'sum',
+        'all',
+        `The parts add up to ${sum.toFixed(1)} g in 100 g.`,
+        l.fibreG && !l.carbohydrateIncludesFibre
+          ? 'If the label is American its carbohydrate includes the fibre: say so. Otherwise a figure is mistyped.'
+          : 'One of the figures is mistyped.',
+      ),
+    );
   const stated = l.energyKcal ?? (l.energyKj === undefined ? undefined : l.energyKj / KJ_PER_KCAL);
   const parts = energyOf(l);
   if (stated !== undefined && Math.abs(stated - parts) > 0.12 * Math.max(stated, parts) + 8)
-    out.push(problem('energy', 'energy', `The parts give about ${Math.round(parts)} kcal, the label says ${Math.round(stated)}.`, 'A figure is mistyped, or it holds alcohol or a sweetener. It can be kept as it is.'));
+    out.push(
+      problem(
+        'energy',
+        'energy',
+        `The parts give about ${Math.round(parts)} kcal, the label says ${Math.round(stated)}.`,
+        'A figure is mistyped, or it holds alcohol or a sweetener. It can be kept as it is.',
+      ),
+    );
   return out;
 }
 
@@ -113,15 +146,26 @@ export function fromLabel(l: Label, id: string): FromLabel {
   };
   const like = ingredients.find((i) => i.id === l.like) ?? nearest(per100)[0];
   const inferred: Inferred[] = [
-    { field: 'water', words: `${round(water)} g water: what fat, carbohydrate, fibre, protein and salt leave of 100 g.` },
+    {
+      field: 'water',
+      words: `${round(water)} g water: what fat, carbohydrate, fibre, protein and salt leave of 100 g.`,
+    },
     { field: 'starch', words: `${round(starch)} g starch: carbohydrate that is not sugar.` },
   ];
   const name = like?.name.toLowerCase() ?? 'nothing known';
   if (l.fibreG === undefined) inferred.push({ field: 'fibre', words: 'Fibre 0 g: the label does not say.' });
-  if (l.gPerMl === undefined) inferred.push({ field: 'density', words: `${like?.gPerMl ?? 0.8} g a millilitre, as ${name}. Weigh a levelled cup to be sure.` });
-  if (like?.acidMeq) inferred.push({ field: 'acid', words: `${like.acidMeq.low}–${like.acidMeq.high} meq acid in 100 g, as ${name}.` });
+  if (l.gPerMl === undefined)
+    inferred.push({
+      field: 'density',
+      words: `${like?.gPerMl ?? 0.8} g a millilitre, as ${name}. Weigh a levelled cup to be sure.`,
+    });
+  if (like?.acidMeq)
+    inferred.push({ field: 'acid', words: `${like.acidMeq.low}–${like.acidMeq.high} meq acid in 100 g, as ${name}.` });
   if (like?.drinks) inferred.push({ field: 'drinks', words: `Drinks ${like.drinks} g water a gram, as ${name}.` });
-  inferred.push({ field: 'role', words: `Counts as ${like?.base === 'flour' ? 'flour' : (like?.role ?? 'add-in')}, as ${name} does.` });
+  inferred.push({
+    field: 'role',
+    words: `Counts as ${like?.base === 'flour' ? 'flour' : (like?.role ?? 'add-in')}, as ${name} does.`,
+  });
   const ingredient: Ingredient = {
     ...(like ?? ({} as Ingredient)),
     id,
@@ -135,5 +179,9 @@ export function fromLabel(l: Label, id: string): FromLabel {
     ...(salt > 0 && { saltG: salt }),
   };
   const { gPerMlAs: _forms, pieceG: _piece, ...plain } = ingredient;
-  return { ingredient: l.gPerMl === undefined ? { ...ingredient } : (plain as Ingredient), inferred, problems: labelProblems(l) };
+  return {
+    ingredient: l.gPerMl === undefined ? { ...ingredient } : (plain as Ingredient),
+    inferred,
+    problems: labelProblems(l),
+  };
 }

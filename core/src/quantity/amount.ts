@@ -57,12 +57,7 @@ function size(unitId: string, source: Source): number {
  * Grams of an amount, or null when the unit says nothing about weight (a count of something without a piece weight,
  * a length). The middle of a range is taken.
  */
-export function gramsOf(
-  entered: Entered,
-  ingredient: Ingredient,
-  source: Source,
-  form?: Form | null,
-): number | null {
+export function gramsOf(entered: Entered, ingredient: Ingredient, source: Source, form?: Form | null): number | null {
   const value = middle(entered.value);
   const unit = unitOf(entered.unit);
   switch (unit.dimension) {

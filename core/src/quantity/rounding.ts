@@ -30,7 +30,11 @@ export function roundings(grams: number, ingredient: Ingredient, measures: Kitch
   const error = (g: number): number => (grams > 0 ? Math.round((1000 * (g - grams)) / grams) / 10 : 0);
   const onScale = Math.round(1000 * roundTo(grams, measures.scaleG)) / 1000;
   const words = asMeasured(grams, ingredient, measures satisfies Source);
-  const spooned = grams > 0 ? (readAmount(words.replace(/^a pinch$/, '1 pinch').replace(/ pieces?$/, ' whole'), ingredient, measures)?.grams ?? grams) : 0;
+  const spooned =
+    grams > 0
+      ? (readAmount(words.replace(/^a pinch$/, '1 pinch').replace(/ pieces?$/, ' whole'), ingredient, measures)
+          ?.grams ?? grams)
+      : 0;
   const weighed = { words: `${plain(onScale)} g`, grams: onScale, errorPct: error(onScale) };
   const measured = { words, grams: Math.round(100 * spooned) / 100, errorPct: error(spooned) };
   return { weighed, measured, warning: ingredient.role === 'leavener' && grams > 0 ? warn(weighed, measured) : null };
@@ -39,7 +43,8 @@ export function roundings(grams: number, ingredient: Ingredient, measures: Kitch
 function warn(weighed: Rounded, measured: Rounded): string | null {
   const off = (r: Rounded): boolean => Math.abs(r.errorPct) > MATTERS_PCT;
   const by = (r: Rounded): string => `${r.errorPct > 0 ? '+' : '−'}${Math.abs(Math.round(r.errorPct))} %`;
-  if (off(weighed) && off(measured)) return `${by(weighed)} on this scale, ${by(measured)} by the spoon: weigh it finer, or make a batch that rounds better.`;
+  if (off(weighed) && off(measured))
+    return `${by(weighed)} on this scale, ${by(measured)} by the spoon: weigh it finer, or make a batch that rounds better.`;
   if (off(weighed)) return `${by(weighed)} on this scale: use the spoon.`;
   if (off(measured)) return `${by(measured)} by the spoon: weigh it.`;
   return null;

@@ -18,7 +18,12 @@ export interface Unit {
  * is 10 ml; a handful (60 ml) and a knob (15 g) are guesses that the reader always raises as a doubt.
  */
 export const units: readonly Unit[] = [
-  { id: 'g', dimension: 'mass', size: 1, words: ['g', 'gr', 'gm', 'gms', 'grm', 'grms', 'gram', 'grams', 'gramme', 'grammes'] },
+  {
+    id: 'g',
+    dimension: 'mass',
+    size: 1,
+    words: ['g', 'gr', 'gm', 'gms', 'grm', 'grms', 'gram', 'grams', 'gramme', 'grammes'],
+  },
   { id: 'kg', dimension: 'mass', size: 1000, words: ['kg', 'kgs', 'kilo', 'kilos', 'kilogram', 'kilograms'] },
   { id: 'mg', dimension: 'mass', size: 0.001, words: ['mg'] },
   { id: 'oz', dimension: 'mass', size: 28.349523125, words: ['oz', 'ozs', 'ounce', 'ounces'] },

@@ -23,7 +23,13 @@ const amountOf = (id: string, words: string, item: Item, grams: number): Choice 
 const meant: Choice = { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } };
 
 /** Doubts that only the whole recipe shows. */
-export function across(formula: Formula, baking: Baking, familyConfidence: number, at: Places, kitchen: Kitchen): Doubt[] {
+export function across(
+  formula: Formula,
+  baking: Baking,
+  familyConfidence: number,
+  at: Places,
+  kitchen: Kitchen,
+): Doubt[] {
   const w = weigh(formula, kitchen);
   return [
     ...spoons(formula, w, at, kitchen),
@@ -54,9 +60,16 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
   const out: Doubt[] = [];
   const batter = formula.groups.filter(isBatter).flatMap((g) => g.items);
   const kinds = batter.map((i) => ({ item: i, ingredient: ingredientFor(formula, i, kitchen) }));
-  const hasPowder = kinds.some(({ ingredient }) => ingredient.leavener === 'powder' || ingredient.co2Mmol !== undefined);
+  const hasPowder = kinds.some(
+    ({ ingredient }) => ingredient.leavener === 'powder' || ingredient.co2Mmol !== undefined,
+  );
   for (const { item, ingredient } of kinds) {
-    const of = ingredient.leavener === 'soda' || ingredient.leavener === 'powder' ? ingredient.leavener : ingredient.role === 'salt' ? 'salt' : null;
+    const of =
+      ingredient.leavener === 'soda' || ingredient.leavener === 'powder'
+        ? ingredient.leavener
+        : ingredient.role === 'salt'
+          ? 'salt'
+          : null;
     const rule = rules.find((r) => r.of === of);
     if (!rule) continue;
     const share = (100 * item.grams) / flour;
@@ -70,16 +83,20 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
         words: 'baking powder is meant',
         edit: { kind: 'ingredient', itemId: item.id, ingredient: 'baking-powder', grams: item.grams * 0.9 },
       });
-    choices.push(amountOf('third', of === 'soda' ? 'a third of it' : 'teaspoons are meant', item, item.grams / 3), meant);
+    choices.push(
+      amountOf('third', of === 'soda' ? 'a third of it' : 'teaspoons are meant', item, item.grams / 3),
+      meant,
+    );
     out.push({
       id: `${item.id}-${of}`,
       place: at.item(item.id),
       kind: 'leavener',
       itemId: item.id,
       likely: of === 'soda' && (share > 4.5 || share <= rule.above) ? 'powder' : 'third',
-      words: forPowder && share <= rule.above
-        ? `"${item.words}": this much soda finds hardly any acid here. Is baking powder meant?`
-        : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
+      words:
+        forPowder && share <= rule.above
+          ? `"${item.words}": this much soda finds hardly any acid here. Is baking powder meant?`
+          : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
       choices,
     });
   }
@@ -90,7 +107,11 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
 function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[] {
   const bake = formula.bake;
   if (!bake) return [];
-  const to = (id: string, words: string, ovenC: number): Choice => ({ id, words, edit: { kind: 'bake', bake: { ...bake, ovenC } } });
+  const to = (id: string, words: string, ovenC: number): Choice => ({
+    id,
+    words,
+    edit: { kind: 'bake', bake: { ...bake, ovenC } },
+  });
   if (odd) {
     const clash = odd.asC === bake.ovenC && odd.likely === 'C' && odd.asF !== Math.round(((odd.asC - 32) * 5) / 9);
     return [
@@ -99,8 +120,19 @@ function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[]
         place: odd.place,
         kind: 'temperature',
         likely: odd.likely,
-        words: clash ? `"${odd.said}": the two scales disagree. Which is meant?` : `"${odd.said}": Celsius or Fahrenheit?`,
-        choices: [to('C', `${odd.asC} °C`, odd.asC), to('F', clash ? `${Math.round(toFahrenheit(odd.asF))} °F, that is ${odd.asF} °C` : `${odd.said} °F, that is ${odd.asF} °C`, odd.asF)],
+        words: clash
+          ? `"${odd.said}": the two scales disagree. Which is meant?`
+          : `"${odd.said}": Celsius or Fahrenheit?`,
+        choices: [
+          to('C', `${odd.asC} °C`, odd.asC),
+          to(
+            'F',
+            clash
+              ? `${Math.round(toFahrenheit(odd.asF))} °F, that is ${odd.asF} °C`
+              : `${odd.said} °F, that is ${odd.asF} °C`,
+            odd.asF,
+          ),
+        ],
       },
     ];
   }
@@ -152,39 +184,41 @@ function listAndMethod(formula: Formula, at: Places, kitchen: Kitchen): Doubt[] 
   // a method that names few of its ingredients says nothing by leaving one out
   const quiet = unused.length > Math.max(2, allItems(formula).length / 3);
   return [
-    ...unlisted.map(
-      ({ name, id, step }): Doubt => ({
-        id: `unlisted-${id}`,
-        place: at.step(step),
-        kind: 'unlisted',
-        likely: 'add',
-        words: `The method speaks of ${name}, and the list has none.`,
-        choices: [
-          { id: 'add', words: `put ${name} on the list, amount to come`, edit: { kind: 'add', ingredient: id, words: name } },
-          { id: 'keep', words: 'nothing is missing', edit: { kind: 'keep' } },
-        ],
-      }),
-    ),
-    ...(quiet ? [] : unused).map(
-      (item): Doubt => ({
-        id: `${item.id}-unused`,
-        place: at.item(item.id),
-        kind: 'unused',
-        itemId: item.id,
-        likely: 'keep',
-        words: `The method never says what becomes of "${item.words}".`,
-        choices: [
-          { id: 'keep', words: 'it goes in with the rest', edit: { kind: 'keep' } },
-          { id: 'drop', words: 'take it off the list', edit: { kind: 'drop', itemId: item.id } },
-        ],
-      }),
-    ),
+    ...unlisted.map(({ name, id, step }): Doubt => ({
+      id: `unlisted-${id}`,
+      place: at.step(step),
+      kind: 'unlisted',
+      likely: 'add',
+      words: `The method speaks of ${name}, and the list has none.`,
+      choices: [
+        {
+          id: 'add',
+          words: `put ${name} on the list, amount to come`,
+          edit: { kind: 'add', ingredient: id, words: name },
+        },
+        { id: 'keep', words: 'nothing is missing', edit: { kind: 'keep' } },
+      ],
+    })),
+    ...(quiet ? [] : unused).map((item): Doubt => ({
+      id: `${item.id}-unused`,
+      place: at.item(item.id),
+      kind: 'unused',
+      itemId: item.id,
+      likely: 'keep',
+      words: `The method never says what becomes of "${item.words}".`,
+      choices: [
+        { id: 'keep', words: 'it goes in with the rest', edit: { kind: 'keep' } },
+        { id: 'drop', words: 'take it off the list', edit: { kind: 'drop', itemId: item.id } },
+      ],
+    })),
   ];
 }
 
 function family(formula: Formula, confidence: number): Doubt[] {
   if (confidence >= 0.25) return [];
-  const ids = [...new Set([formula.family, 'quick-bread', 'muffin', 'butter-cake-lean', 'oil-cake', 'free'] as const)].slice(0, 5);
+  const ids = [
+    ...new Set([formula.family, 'quick-bread', 'muffin', 'butter-cake-lean', 'oil-cake', 'free'] as const),
+  ].slice(0, 5);
   return [
     {
       id: 'family',

@@ -48,7 +48,12 @@ export const plainChars = (text: string): string =>
 function isAmount(line: string, a: Found): boolean {
   const after = line.slice(a.to, a.to + 14);
   const before = line.slice(Math.max(0, a.from - 12), a.from);
-  if (/^\s*(?:-\s*)?(?:%|cm\b|mm\b|inch|in\.?\s|"|”|″|°|º|per\s?cent|degrees?\b|min(?:ute)?s?\b|hours?\b|hrs?\b|days?\b|seconds?\b)/i.test(after) && a.unit === null)
+  if (
+    /^\s*(?:-\s*)?(?:%|cm\b|mm\b|inch|in\.?\s|"|”|″|°|º|per\s?cent|degrees?\b|min(?:ute)?s?\b|hours?\b|hrs?\b|days?\b|seconds?\b)/i.test(
+      after,
+    ) &&
+    a.unit === null
+  )
     return false;
   if (/(?:\btype|\bno\.?|\bnumber|\bsize|\bgrade|\bmark)\s*$/i.test(before) && a.unit === null) return false;
   // "half-and-half"
@@ -90,7 +95,9 @@ function gather(line: string, amounts: readonly Found[]): Stated[] {
     const a = amounts[i] as Found;
     const next = amounts[i + 1];
     const after = line.slice(a.to);
-    const word = containers.exec(after.replace(/^[\s-]*(?:(?:large|small|medium|heaped|whole|big|family|standard|regular|level)\s+)*/i, ''))?.[0];
+    const word = containers.exec(
+      after.replace(/^[\s-]*(?:(?:large|small|medium|heaped|whole|big|family|standard|regular|level)\s+)*/i, ''),
+    )?.[0];
     if (a.unit === null && next && measurable(next)) {
       const between = line.slice(a.to, next.from);
       const behind = line.slice(next.to).replace(/^[\s)-]*(?:each\s+)?(?:of\s+)?/i, '');
@@ -143,13 +150,17 @@ const connective =
 
 /** "an egg", "the zest of an orange": an article counts one when nothing else does. */
 function single(text: string, at: number): Found | null {
-  const m = /(?<![\p{L}'])(an?)\s+(?!little|bit|few|lot|touch|tad|hint|of\b|kind|sort|good\s+\p{L}+ing)(?=[\p{L}])/iu.exec(text);
+  const m =
+    /(?<![\p{L}'])(an?)\s+(?!little|bit|few|lot|touch|tad|hint|of\b|kind|sort|good\s+\p{L}+ing)(?=[\p{L}])/iu.exec(
+      text,
+    );
   if (!m || /\bor\s+$/i.test(text.slice(0, m.index))) return null;
   return { value: 1, unit: null, from: at + m.index, to: at + m.index + (m[1]?.length ?? 1) };
 }
 
 /** "juice of a lemon and 2 limes": the first is one, though only the second has a number. */
-const leading = /^(\s*(?:(?:the\s+)?(?:juice|zest|rind)\s+of\s+)?)(an?)\s+\p{L}+\s+(?:and|plus|&|\+)\s+(?=[\d½¼¾]|two|three|four)/iu;
+const leading =
+  /^(\s*(?:(?:the\s+)?(?:juice|zest|rind)\s+of\s+)?)(an?)\s+\p{L}+\s+(?:and|plus|&|\+)\s+(?=[\d½¼¾]|two|three|four)/iu;
 
 /** A joining word: one ingredient ends before it, the next begins behind it. */
 interface Cut {
@@ -158,7 +169,12 @@ interface Cut {
 }
 
 /** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
-function cuts(line: string, amounts: readonly Found[], brackets: readonly Bracket[], named: (s: string) => boolean): Cut[] {
+function cuts(
+  line: string,
+  amounts: readonly Found[],
+  brackets: readonly Bracket[],
+  named: (s: string) => boolean,
+): Cut[] {
   const inside = (at: number): boolean => brackets.some((b) => b.from < at && at < b.to);
   const out: Cut[] = [];
   for (const [i, a] of amounts.entries()) {
@@ -194,7 +210,8 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   const amounts = scanAmounts(line).filter((a) => isAmount(said, a));
   const lead = leading.exec(line);
   const [at, article] = lead ? [lead.index + (lead[1]?.length ?? 0), lead[2]?.length ?? 1] : [0, 0];
-  if (lead && amounts[0] && amounts[0].from >= lead[0].length) amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
+  if (lead && amounts[0] && amounts[0].from >= lead[0].length)
+    amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
   const joints = cuts(line, amounts, brackets, named);
   const starts = [0, ...joints.map((c) => c.start)];
   const ends = [...joints.map((c) => c.end), line.length];
@@ -210,7 +227,9 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     const body = start < 0 ? '' : bare.slice(start);
     // a comma, a dash between spaces or a preposition ends the name; "flour - 1 cup" leaves nothing behind it
     const stop =
-      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(body);
+      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(
+        body,
+      );
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();
     const rest = stop && stop.index > 0 ? body.slice(stop.index + 1).trim() : '';
     segments.push({

@@ -17,7 +17,9 @@ const yieldWords =
 const counts: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2 };
 
 function readYield(line: Prose): { pieces: { pieces: number; name?: string }; mark: Mark } | null {
-  const m = yieldWords.exec(line.text) ?? /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text);
+  const m =
+    yieldWords.exec(line.text) ??
+    /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text);
   if (!m) return null;
   const n = m.groups?.['n'] ? Number(m.groups['n']) : m[3] ? Number(m[3]) : (counts[(m[2] ?? '').toLowerCase()] ?? 0);
   const name = (m.groups?.['what'] ?? m[4])?.toLowerCase();
@@ -59,7 +61,9 @@ const sentencesOf = (text: string): string[] => text.split(/(?<=[.;])\s+(?=[A-Z]
 /** The stretch that names the tin: from its size to the word for it. */
 function tinSpan(line: Prose): { readonly from: number; readonly to: number } {
   const word = /\b(?:tins?|pans?|moulds?|dish|trays?|skillet|sheet|cutter|cases)\b/i.exec(line.text);
-  const size = /\b(?:an?|one|two|three|four|\d+)\b[^.;]{0,60}$/i.exec(line.text.slice(0, word?.index ?? line.text.length));
+  const size = [...line.text.slice(0, word?.index ?? line.text.length).matchAll(/\b(?:an?|one|two|three|four|\d+)\b/gi)]
+    .filter((m) => /^[^.;,]{0,40}$/.test(line.text.slice(m.index, word?.index ?? line.text.length)))
+    .find((m) => !/^\S+\s*(?:min|hour|°|more)/i.test(line.text.slice(m.index)));
   const from = size?.index ?? word?.index ?? 0;
   return { from: line.at + from, to: line.at + (word ? word.index + word[0].length : line.text.length) };
 }

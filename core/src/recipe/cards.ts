@@ -61,7 +61,10 @@ export const measuresLine = (s: Source): string =>
   `Measures: cup ${s.cupMl} ml, spoon ${s.spoonMl} ml, flour ${s.flourHabit}, salt ${s.saltKind}, eggs ${eggWords[s.eggSize]}`;
 
 export function readMeasuresLine(text: string): Source | null {
-  const m = /^measures:\s*cup ([\d.]+) ml, spoon ([\d.]+) ml, flour (sifted|spooned|dipped|packed), salt (fine|coarse|flake), eggs (.+?)\s*$/i.exec(text);
+  const m =
+    /^measures:\s*cup ([\d.]+) ml, spoon ([\d.]+) ml, flour (sifted|spooned|dipped|packed), salt (fine|coarse|flake), eggs (.+?)\s*$/i.exec(
+      text,
+    );
   const eggs = Object.entries(eggWords).find(([, w]) => w.toLowerCase() === m?.[5]?.toLowerCase())?.[0];
   if (!m || !eggs) return null;
   return {
@@ -75,15 +78,23 @@ export function readMeasuresLine(text: string): Source | null {
 
 /** "Oven: 220 °C, fan, 40–45 minutes; from minute 10: 180 °C". */
 export function ovenLine(b: BakeSetting): string {
-  const time = b.minutes ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes` : '';
+  const time = b.minutes
+    ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes`
+    : '';
   const stages = (b.stages ?? []).map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C`).join('');
   return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${time}${stages}`;
 }
 
 export function readOvenLine(text: string): BakeSetting | null {
-  const m = /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C)*)\s*$/i.exec(text);
+  const m =
+    /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C)*)\s*$/i.exec(
+      text,
+    );
   if (!m?.[1]) return null;
-  const stages = [...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C/gi)].map((s) => ({ fromMin: Number(s[1]), ovenC: Number(s[2]) }));
+  const stages = [...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C/gi)].map((s) => ({
+    fromMin: Number(s[1]),
+    ovenC: Number(s[2]),
+  }));
   return {
     ovenC: Number(m[1]),
     fan: m[2] !== undefined,
@@ -93,7 +104,8 @@ export function readOvenLine(text: string): BakeSetting | null {
 }
 
 /** "Makes: 12 muffins". */
-export const yieldLine = (y: NonNullable<Formula['yield']>): string => `Makes: ${y.pieces}${y.name ? ` ${y.name}` : ''}`;
+export const yieldLine = (y: NonNullable<Formula['yield']>): string =>
+  `Makes: ${y.pieces}${y.name ? ` ${y.name}` : ''}`;
 export function readYieldLine(text: string): Formula['yield'] | null {
   const m = /^makes:\s*([\d.]+)(?:\s+(.+?))?\s*$/i.exec(text);
   return m?.[1] ? { pieces: Number(m[1]), ...(m[2] && { name: m[2] }) } : null;

@@ -14,7 +14,19 @@ export interface Classified {
   readonly group?: { readonly name: string; readonly role: GroupRole; readonly said: boolean };
 }
 
-const roles: readonly GroupRole[] = ['batter', 'dry', 'wet', 'fat-sugar', 'egg', 'fold-in', 'top', 'filling', 'icing', 'soak', 'grease'];
+const roles: readonly GroupRole[] = [
+  'batter',
+  'dry',
+  'wet',
+  'fat-sugar',
+  'egg',
+  'fold-in',
+  'top',
+  'filling',
+  'icing',
+  'soak',
+  'grease',
+];
 const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
   [/icing|frosting|glaze|drizzle|buttercream|ganache|to (?:finish|decorate|ice)/i, 'icing'],
   [/filling|custard|curd|sandwich/i, 'filling'],
@@ -38,8 +50,15 @@ function groupOf(raw: string, text: string, inList: boolean): Classified['group'
   if (text.length > 64 || scanAmounts(text).length > 0 || /[.!?]$/.test(text)) return null;
   const forThe = /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice)).{2,50}$/i.test(bare);
   const colon = /:$/.test(text) || /^\*\*.*\*\*$/.test(raw.trim()) || /^#{2,6}\s/.test(raw);
-  const known = /^(?:the )?(?:topping|streusel|crumble(?: topping)?|icing|frosting|glaze|filling|syrup|soak|drizzle|dry(?: ingredients)?|wet(?: ingredients)?|cake|batter|muffins|loaf|dough|scones|sponge)$/i.test(bare);
-  if (!(forThe || known || (colon && inList)) || /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature)\b/i.test(bare)) return null;
+  const known =
+    /^(?:the )?(?:topping|streusel|crumble(?: topping)?|icing|frosting|glaze|filling|syrup|soak|drizzle|dry(?: ingredients)?|wet(?: ingredients)?|cake|batter|muffins|loaf|dough|scones|sponge)$/i.test(
+      bare,
+    );
+  if (
+    !(forThe || known || (colon && inList)) ||
+    /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature)\b/i.test(bare)
+  )
+    return null;
   return { name: bare, role: roleOfHeading(bare), said: false };
 }
 
@@ -48,7 +67,12 @@ const verbs =
 
 function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
   if (text.length > 140) return false;
-  if (/^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i.test(text)) return false;
+  if (
+    /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i.test(
+      text,
+    )
+  )
+    return false;
   const amounts = scanAmounts(plainChars(text));
   const head = text.split(',')[0] ?? text;
   const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
@@ -62,15 +86,20 @@ function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
   return (
     (leading && (withUnit || known)) ||
     (withUnit && known) ||
-    (known && amounts.length > 0 && /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
+    (known &&
+      amounts.length > 0 &&
+      /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
     (known && /to taste|a pinch|for dusting|for greasing|as needed|as required|to glaze/i.test(text)) ||
     (/^an?\s/i.test(text) && known && text.split(' ').length < 8)
   );
 }
 
-const listHeading = /^(?:the )?(?:ingredients?|you(?:'ll| will)? need|what you(?:'ll)? need|shopping list|things you need)\b.{0,24}:?$/i;
-const methodHeading = /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to make(?: it| them)?|to make|what to do|make it|recipe steps)\b.{0,12}:?$/i;
-const noteHeading = /^(?:notes?|tips?|hints?|variations?|nutrition(?:al)?(?: information| facts)?|storage|equipment|to store|cook's notes?|keeping)\s*:?$/i;
+const listHeading =
+  /^(?:the )?(?:ingredients?|you(?:'ll| will)? need|what you(?:'ll)? need|shopping list|things you need)\b.{0,24}:?$/i;
+const methodHeading =
+  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to make(?: it| them)?|to make|what to do|make it|recipe steps)\b.{0,12}:?$/i;
+const noteHeading =
+  /^(?:notes?|tips?|hints?|variations?|nutrition(?:al)?(?: information| facts)?|storage|equipment|to store|cook's notes?|keeping)\s*:?$/i;
 
 /** Tells title, headings, ingredient lines and method apart, line by line. */
 export function classify(lines: readonly string[], kitchen: Kitchen): Classified[] {
@@ -117,12 +146,24 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       listed++;
       return add('ingredient');
     }
-    if (section === 'ingredients' && text.split(' ').length <= 8 && !/[.!]$/.test(text) && !verbs.test(text) && !/^(?:makes|serves|yield|bake|in:|tins?:)/i.test(text)) {
+    if (
+      section === 'ingredients' &&
+      text.split(' ').length <= 8 &&
+      !/[.!]$/.test(text) &&
+      !verbs.test(text) &&
+      !/^(?:makes|serves|yield|bake|in:|tins?:)/i.test(text)
+    ) {
       listed++;
       return add('ingredient');
     }
     // without headings the method begins at the first sentence that does something, once there is a list
-    if (section === 'unknown' && listed > 1 && verbs.test(text.split(' ').slice(0, 4).join(' ')) && text.split(' ').length > 5) section = 'method';
+    if (
+      section === 'unknown' &&
+      listed > 1 &&
+      verbs.test(text.split(' ').slice(0, 4).join(' ')) &&
+      text.split(' ').length > 5
+    )
+      section = 'method';
     add(verbs.test(text) || (section === 'method' && text.split(' ').length > 3) ? 'method' : 'other');
   });
   return out;

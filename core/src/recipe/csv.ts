@@ -23,7 +23,10 @@ const heads = {
 export function looksLikeCsv(text: string): boolean {
   const first = text.trimStart().split(/\r?\n/, 1)[0] ?? '';
   const cells = first.split(/[,;\t]/).map((c) => c.replace(/^"|"$/g, '').trim());
-  return cells.length > 1 && cells.filter((c) => Object.values(heads).some((h) => h.test(c)) || /^(?:kind|role|text|id)$/i.test(c)).length >= 2;
+  return (
+    cells.length > 1 &&
+    cells.filter((c) => Object.values(heads).some((h) => h.test(c)) || /^(?:kind|role|text|id)$/i.test(c)).length >= 2
+  );
 }
 
 /**
@@ -62,7 +65,9 @@ export function fromCsv(text: string): string[] {
     const note = column(r, heads.note);
     if (name === '') continue;
     const stated = amount === '' ? (weight === '' ? '' : `${weight.replace(/\s*g$/i, '')} g`) : amount;
-    lines.push(`${stated} ${name}${amount !== '' && weight !== '' ? ` (${weight.replace(/\s*g$/i, '')} g)` : ''}${note === '' ? '' : `, ${note}`}`.trim());
+    lines.push(
+      `${stated} ${name}${amount !== '' && weight !== '' ? ` (${weight.replace(/\s*g$/i, '')} g)` : ''}${note === '' ? '' : `, ${note}`}`.trim(),
+    );
   }
   return [lines.join('\n')];
 }

@@ -39,7 +39,10 @@ export function addLine(formula: Formula, words: string, kitchen: Kitchen = defa
   const at = formula.groups.findIndex((g) => (g.role ?? 'batter') === role);
   const groups: readonly Group[] =
     at < 0
-      ? [...formula.groups, { id: `g${formula.groups.length + 1}`, name: 'Batter', role: 'batter', items: [item, ...more] }]
+      ? [
+          ...formula.groups,
+          { id: `g${formula.groups.length + 1}`, name: 'Batter', role: 'batter', items: [item, ...more] },
+        ]
       : formula.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item, ...more] } : g));
   return { formula: { ...formula, groups }, itemId: item.id, doubts: read.doubts };
 }

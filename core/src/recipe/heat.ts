@@ -75,16 +75,19 @@ function rawHeats(text: string): Heat[] {
     const span = { from: m.index, to: m.index + said.length };
     if (gas !== undefined) {
       const c = gasC[gas];
-      if (c !== undefined) out.push({ kind: 'heat', ovenC: c, fan: false, said, value: c, scale: 'gas', clashC: null, ...span });
+      if (c !== undefined)
+        out.push({ kind: 'heat', ovenC: c, fan: false, said, value: c, scale: 'gas', clashC: null, ...span });
       continue;
     }
     const value = high ? (Number(low) + Number(high)) / 2 : Number(low);
     const rest = text.slice(span.to);
     const marked = unit !== undefined || /[°º˚]|deg/i.test(said) || before !== undefined || behind !== undefined;
     if (value < 90 || value > 600) continue;
-    if (!marked && /^\s*(?:-|–|to)?\s*\d*\s*(?:min|hour|hr|g\b|gr|ml|cm|mm|inch|in\b|"|x\b|×|%|kcal|cal)/i.test(rest)) continue;
+    if (!marked && /^\s*(?:-|–|to)?\s*\d*\s*(?:min|hour|hr|g\b|gr|ml|cm|mm|inch|in\b|"|x\b|×|%|kcal|cal)/i.test(rest))
+      continue;
     // a bare number is heat only beside the oven, and not behind "step 2" or a year
-    if (!marked && !/\b(?:oven|bake|preheat|heat|at|to|then|temperature)\b[^.]{0,24}$/i.test(text.slice(0, span.from))) continue;
+    if (!marked && !/\b(?:oven|bake|preheat|heat|at|to|then|temperature)\b[^.]{0,24}$/i.test(text.slice(0, span.from)))
+      continue;
     const scale = unit ? (/^c/i.test(unit) ? 'C' : 'F') : null;
     const asC = scale === 'F' || (scale === null && value >= 275) ? Math.round(toCelsius(value)) : value;
     out.push({
@@ -117,7 +120,13 @@ function heats(text: string): Heat[] {
   };
   for (const h of rawHeats(text)) {
     const last = group.at(-1);
-    if (last && !/^[\s/(,;)]*(?:or|fan|for a fan oven|conventional|static|in a fan oven)?[\s/(,;:)]*$/i.test(text.slice(last.to, h.from))) close();
+    if (
+      last &&
+      !/^[\s/(,;)]*(?:or|fan|for a fan oven|conventional|static|in a fan oven)?[\s/(,;:)]*$/i.test(
+        text.slice(last.to, h.from),
+      )
+    )
+      close();
     group.push(h);
   }
   close();
@@ -126,7 +135,7 @@ function heats(text: string): Heat[] {
 
 const number = `(?:${numberPattern}|${spokenPattern}(?![\\p{L}])|an?(?=\\s+hour))`;
 const times = new RegExp(
-  `(?<![\\p{L}\\d.,/])(${number})\\s*(h(?:ou)?rs?\\b|h\\b|min(?:ute)?s?\\b\\.?)?(?:\\s*(?:-|–|—|to|or)\\s*(${number}))?\\s*(?:-\\s*)?(h(?:ou)?rs?\\b|h\\b|min(?:ute)?s?\\b\\.?)?(?:\\s*(?:and\\s+)?(a\\s+(?:half|quarter)|${numberPattern}\\s*min(?:ute)?s?\\b)(?:\\s*(?:-|–|to)\\s*(${numberPattern})\\s*min(?:ute)?s?\\b)?)?`,
+  `(?<![\\p{L}\\d.,/])(${number})\\s*(h(?:ou)?rs?\\b|h\\b|min(?:ute)?s?\\b)?(?:\\s*(?:-|–|—|to|or)\\s*(${number}))?\\s*(?:-\\s*)?(h(?:ou)?rs?\\b|h\\b|min(?:ute)?s?\\b)?(?:\\s*(?:and\\s+)?(a\\s+(?:half|quarter)|${numberPattern}\\s*min(?:ute)?s?\\b)(?:\\s*(?:-|–|to)\\s*(${numberPattern})\\s*min(?:ute)?s?\\b)?)?`,
   'giu',
 );
 
@@ -152,11 +161,13 @@ function timesIn(text: string): Time[] {
       early += high === null ? more : 0;
       late += high === null ? end : more;
     }
-    const to = m.index + (tail && !isHour(unit) ? said.length - said.slice(said.indexOf(unit) + unit.length).length : said.length);
+    const to =
+      m.index +
+      (tail && !isHour(unit) ? said.length - said.slice(said.indexOf(unit) + unit.length).length : said.length);
     if (early > 0 && early < 24 * 60) out.push({ kind: 'time', early, late: Math.max(early, late), from: m.index, to });
   }
   // "then 160 for 25": the unit is left to the sense
-  const bare = /\bfor\s+(?:another\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*[.,;]?$/i.exec(text);
+  const bare = /\bfor\s+(?:another\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;]|$)/i.exec(text);
   const m = bare?.[1];
   if (bare && m && out.length > 0) {
     const from = bare.index + bare[0].indexOf(m);
@@ -166,8 +177,10 @@ function timesIn(text: string): Time[] {
 }
 
 const baking = /\b(?:bake[ds]?|baking|cook(?:ed|ing)?|return (?:it )?to the oven|in the oven|oven for)\b/i;
-const notBaking = /\b(?:cool|cooled|cooling|rest|resting|chill|stand|soak|leave|beat|whisk|cream|knead|mix|preheat|simmer|boil|freeze|keep|keeps|prep|total|preparation|check|turn the tin|steep)\b/i;
-const lowering = /\b(?:then|reduce|lower|turn(?:ed|ing)?(?: the (?:oven|heat|temperature))?(?: it)? (?:down|up)|drop|turn|increase|raise|bring|down to|continue)\b/i;
+const notBaking =
+  /\b(?:cool|cooled|cooling|rest|resting|chill|stand|soak|leave|beat|whisk|cream|knead|mix|preheat|simmer|boil|freeze|keep|keeps|prep|total|preparation|check|turn the tin|steep)\b/i;
+const lowering =
+  /\b(?:then|reduce|lower|turn(?:ed|ing)?(?: the (?:oven|heat|temperature))?(?: it)? (?:down|up)|drop|turn|increase|raise|bring|down to|continue)\b/i;
 
 interface Stage {
   heat: Heat | null;
@@ -193,9 +206,15 @@ export function readHeat(lines: readonly Prose[]): HeatRead {
     let started = stages.some((s) => s.time);
     for (const s of sentences(line.text)) {
       const hs = heats(s.text);
-      const isBake = baking.test(s.text) && !/\bbaking (?:powder|soda|tin|tray|sheet|dish|paper|parchment)\b(?![^]*\bbake\b)/i.test(s.text);
+      const isBake =
+        baking.test(s.text) &&
+        !/\bbaking (?:powder|soda|tin|tray|sheet|dish|paper|parchment)\b(?![^]*\bbake\b)/i.test(s.text);
       const follows = started && lowering.test(s.text) && hs.length > 0;
-      const oven = isBake || follows || /\boven\b|\bpreheat|\bheat\b|[°º˚]|\bgas mark|\bfan\b|\btemperature/i.test(s.text) || lines.length === 1;
+      const oven =
+        isBake ||
+        follows ||
+        /\boven\b|\bpreheat|\bheat\b|[°º˚]|\bgas mark|\bfan\b|\btemperature/i.test(s.text) ||
+        lines.length === 1;
       if (!oven) continue;
       const mark = (x: Heat | Time, what: Mark['what']): void =>
         void marks.push({ line: line.no, from: line.at + s.at + x.from, to: line.at + s.at + x.to, what });
@@ -210,7 +229,8 @@ export function readHeat(lines: readonly Prose[]): HeatRead {
       }
       for (const t of ts) mark(t, 'time');
       if (ts.length > 0) {
-        if (started && !follows && !/\b(?:further|another|more|again|then|cover|continue|until)\b/i.test(s.text)) continue;
+        if (started && !follows && !/\b(?:further|another|more|again|then|cover|continue|until)\b/i.test(s.text))
+          continue;
         stages.push(...pair(s.text, hs, ts, stages.length > 0));
         started = true;
       } else if (follows && stages.length > 0 && hs[0]) stages.push({ heat: hs[0], time: null });
@@ -227,7 +247,12 @@ function aside(text: string, t: Time, bakeAt: number): boolean {
   const after = text.slice(t.to, t.to + 26);
   if (t.from < bakeAt && !/^\s*(?:at|in)\b/i.test(after)) return true;
   const clause = before.slice(Math.max(before.lastIndexOf(','), before.lastIndexOf(' and ')) + 1);
-  return notBaking.test(clause) || /^\s*(?:before|into|in advance|of (?:cooling|resting)|in the tin\b(?! in))/i.test(after) || /\bafter\s+(?:about\s+|the first\s+)?$/i.test(before) || /\b(?:last|final|every)\s+$/i.test(before);
+  return (
+    notBaking.test(clause) ||
+    /^\s*(?:before|into|in advance|of (?:cooling|resting)|in the tin\b(?! in))/i.test(after) ||
+    /\bafter\s+(?:about\s+|the first\s+)?$/i.test(before) ||
+    /\b(?:last|final|every)\s+$/i.test(before)
+  );
 }
 
 /** Puts times to heats in one sentence: "20 min at 220, then 160 for 25"; "at 220 for 10 minutes, then lower to 180". */
@@ -251,7 +276,12 @@ function pair(text: string, hs: readonly Heat[], ts: readonly Time[], later: boo
   return out;
 }
 
-function settle(preheat: Heat | null, stages: readonly Stage[], labelled: Time | null, place: HeatDoubt['place']): { bake: BakeSetting | null; doubt: HeatDoubt | null } {
+function settle(
+  preheat: Heat | null,
+  stages: readonly Stage[],
+  labelled: Time | null,
+  place: HeatDoubt['place'],
+): { bake: BakeSetting | null; doubt: HeatDoubt | null } {
   const timed = stages.filter((s) => s.time);
   const first = timed[0]?.heat ?? preheat;
   if (!first) return { bake: null, doubt: null };

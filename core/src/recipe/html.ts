@@ -1,8 +1,56 @@
 import { Parser } from 'htmlparser2';
 
 /** Elements whose content is never part of a recipe, and never kept. */
-const skipped = new Set(['script', 'style', 'noscript', 'template', 'iframe', 'object', 'embed', 'svg', 'math', 'nav', 'footer', 'form', 'button', 'select', 'textarea', 'head', 'audio', 'video', 'canvas']);
-const blocks = new Set(['p', 'div', 'li', 'ul', 'ol', 'tr', 'table', 'section', 'article', 'header', 'main', 'aside', 'br', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'dd', 'dt', 'figure', 'figcaption', 'blockquote', 'hr', 'pre', 'label']);
+const skipped = new Set([
+  'script',
+  'style',
+  'noscript',
+  'template',
+  'iframe',
+  'object',
+  'embed',
+  'svg',
+  'math',
+  'nav',
+  'footer',
+  'form',
+  'button',
+  'select',
+  'textarea',
+  'head',
+  'audio',
+  'video',
+  'canvas',
+]);
+const blocks = new Set([
+  'p',
+  'div',
+  'li',
+  'ul',
+  'ol',
+  'tr',
+  'table',
+  'section',
+  'article',
+  'header',
+  'main',
+  'aside',
+  'br',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'dd',
+  'dt',
+  'figure',
+  'figcaption',
+  'blockquote',
+  'hr',
+  'pre',
+  'label',
+]);
 const MAX = 3_000_000;
 
 export interface Page {
@@ -13,7 +61,9 @@ export interface Page {
 }
 
 export const looksLikeHtml = (text: string): boolean =>
-  /<(?:!doctype\s+html|html|head|body|div|p|li|ul|ol|h[1-6]|table|tr|td|span|br|article|section|script|a|b|strong|em|i|img|font|style|svg|iframe)\b[^>]*>/i.test(text.slice(0, 60_000)) && /<\/?[a-z][^>]*>/i.test(text);
+  /<(?:!doctype\s+html|html|head|body|div|p|li|ul|ol|h[1-6]|table|tr|td|span|br|article|section|script|a|b|strong|em|i|img|font|style|svg|iframe)\b[^>]*>/i.test(
+    text.slice(0, 60_000),
+  ) && /<\/?[a-z][^>]*>/i.test(text);
 
 /** Reads a page's text without running, loading or keeping anything of it. Broken markup is read as far as it makes sense. */
 export function pageOf(html: string): Page {
@@ -61,5 +111,11 @@ export function pageOf(html: string): Page {
   );
   parser.write(html.slice(0, MAX));
   parser.end();
-  return { text: lines.map((l) => l.trimEnd()).filter((l) => !/^(?:#+|-)?\s*$/.test(l)).join('\n'), data };
+  return {
+    text: lines
+      .map((l) => l.trimEnd())
+      .filter((l) => !/^(?:#+|-)?\s*$/.test(l))
+      .join('\n'),
+    data,
+  };
 }

@@ -100,8 +100,15 @@ function recipesIn(x: unknown, depth = 0, out: Loose[] = []): Loose[] {
     return out;
   }
   if (!isObject(x)) return out;
-  if (Array.isArray(x['recipeIngredient']) || typeof x['recipeIngredient'] === 'string' || Array.isArray(x['ingredients'])) out.push(x);
-  else for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item', 'recipes']) if (key in x) recipesIn(x[key], depth + 1, out);
+  if (
+    Array.isArray(x['recipeIngredient']) ||
+    typeof x['recipeIngredient'] === 'string' ||
+    Array.isArray(x['ingredients'])
+  )
+    out.push(x);
+  else
+    for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item', 'recipes'])
+      if (key in x) recipesIn(x[key], depth + 1, out);
   return out;
 }
 
@@ -119,7 +126,10 @@ function stepsOf(x: unknown, depth = 0): string[] {
   if (depth > 3) return [];
   return list(x).flatMap((e) => {
     if (isObject(e) && Array.isArray(e['itemListElement'])) return stepsOf(e['itemListElement'], depth + 1);
-    return words(e).split('\n').map((s) => s.trim()).filter((s) => s !== '');
+    return words(e)
+      .split('\n')
+      .map((s) => s.trim())
+      .filter((s) => s !== '');
   });
 }
 
@@ -151,7 +161,9 @@ function recipeText(r: Loose): string {
     words(r['name']) || 'Untitled',
     '',
     ...own('head'),
-    ...(makes === '' || own('head').some((h) => h.startsWith('Makes:')) ? [] : [/^\d+$/.test(makes) ? `Serves ${makes}` : /^(?:makes|serves|yield)/i.test(makes) ? makes : `Makes: ${makes}`]),
+    ...(makes === '' || own('head').some((h) => h.startsWith('Makes:'))
+      ? []
+      : [/^\d+$/.test(makes) ? `Serves ${makes}` : /^(?:makes|serves|yield)/i.test(makes) ? makes : `Makes: ${makes}`]),
     '',
     'Ingredients',
     ...lines,

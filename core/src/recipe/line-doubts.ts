@@ -50,8 +50,17 @@ export function disagree(weight: Way, volume: Way, ingredient: Ingredient, c: Li
     likely: 'volume',
     words: `${printEntered(volume.entered)} of ${nameOf(ingredient)} weighs about ${plain(volume.grams)} g, not ${plain(weight.grams)} g. Which is meant?`,
     choices: [
-      grams(c.itemId, 'volume', `${printEntered(volume.entered)}, that is ${plain(volume.grams)} g`, volume.grams, volume.entered),
-      grams(c.itemId, 'weight', `${plain(weight.grams)} g, as weighed`, weight.grams, { value: weight.grams, unit: 'g' }),
+      grams(
+        c.itemId,
+        'volume',
+        `${printEntered(volume.entered)}, that is ${plain(volume.grams)} g`,
+        volume.grams,
+        volume.entered,
+      ),
+      grams(c.itemId, 'weight', `${plain(weight.grams)} g, as weighed`, weight.grams, {
+        value: weight.grams,
+        unit: 'g',
+      }),
     ],
   };
 }
@@ -86,7 +95,13 @@ export function eachOrAll(w: Way, ingredient: Ingredient, c: LineContext): Doubt
 }
 
 /** "1 can pumpkin": how large is the can? */
-export function container(word: string, count: number, sizes: readonly number[], ingredient: Ingredient, c: LineContext): Doubt {
+export function container(
+  word: string,
+  count: number,
+  sizes: readonly number[],
+  ingredient: Ingredient,
+  c: LineContext,
+): Doubt {
   return {
     id: `${c.itemId}-size`,
     place: c.place,
@@ -95,7 +110,9 @@ export function container(word: string, count: number, sizes: readonly number[],
     likely: 'size-0',
     words: `How large is the ${word.toLowerCase().replace(/s$/, '')} of ${nameOf(ingredient)}? The line does not say.`,
     choices: [
-      ...sizes.map((g, n) => grams(c.itemId, `size-${n}`, count === 1 ? `${g} g` : `${asFraction(count)} × ${g} g`, g * count)),
+      ...sizes.map((g, n) =>
+        grams(c.itemId, `size-${n}`, count === 1 ? `${g} g` : `${asFraction(count)} × ${g} g`, g * count),
+      ),
       drop(c.itemId),
     ],
   };
@@ -177,7 +194,15 @@ export function misspelling(said: string, match: Match, item: Item, c: LineConte
 }
 
 /** "oil or melted butter": the first is taken, and the other is one press away. */
-export function alternative(match: Match, other: Match, item: Item, c: LineContext, segment: Segment, source: Source, kitchen?: Kitchen): Doubt {
+export function alternative(
+  match: Match,
+  other: Match,
+  item: Item,
+  c: LineContext,
+  segment: Segment,
+  source: Source,
+  kitchen?: Kitchen,
+): Doubt {
   const g = gramsAs(other, segment, source, kitchen) ?? item.grams;
   return {
     id: `${c.itemId}-or`,
@@ -245,7 +270,14 @@ export function noAmount(stated: Stated | undefined, ingredient: Ingredient, c: 
     choices.push(grams(c.itemId, 'usual', `${asFraction(tsp)} tsp, ${plain(g)} g`, g, { value: tsp, unit: 'tsp' }));
   }
   const weighs = stated
-    ? [30, 60, 120].map((g) => grams(c.itemId, `g-${g}`, `${asFraction(Number(stated.parts[0]?.value ?? 1) || 1)} of ${g} g`, g * (Number(stated.parts[0]?.value ?? 1) || 1)))
+    ? [30, 60, 120].map((g) =>
+        grams(
+          c.itemId,
+          `g-${g}`,
+          `${asFraction(Number(stated.parts[0]?.value ?? 1) || 1)} of ${g} g`,
+          g * (Number(stated.parts[0]?.value ?? 1) || 1),
+        ),
+      )
     : [];
   choices.push(...weighs, keep('leave it at nothing for now'), drop(c.itemId));
   return {
@@ -272,7 +304,10 @@ export function noUnit(g: number, ingredient: Ingredient, c: LineContext, source
     itemId: c.itemId,
     likely: 'g',
     words: `${plain(g)} of what? "${c.text}" gives no unit.`,
-    choices: [grams(c.itemId, 'g', `${plain(g)} g`, g), grams(c.itemId, 'ml', `${plain(g)} ml, ${plain(ml)} g`, ml, entered)],
+    choices: [
+      grams(c.itemId, 'g', `${plain(g)} g`, g),
+      grams(c.itemId, 'ml', `${plain(g)} ml, ${plain(ml)} g`, ml, entered),
+    ],
   };
 }
 

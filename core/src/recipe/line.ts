@@ -106,7 +106,11 @@ const weightFirst = (w: Weighed): number => {
 };
 
 const citrus = /\b(lemon|lime|orange|grapefruit|clementine|mandarin|tangerine|satsuma)s?\b/i;
-const juiceOf: Readonly<Record<string, string>> = { lemon: 'lemon-juice', lime: 'lime-juice', grapefruit: 'grapefruit-juice' };
+const juiceOf: Readonly<Record<string, string>> = {
+  lemon: 'lemon-juice',
+  lime: 'lime-juice',
+  grapefruit: 'grapefruit-juice',
+};
 
 /** Juice and zest are two ingredients of one fruit, whatever the order of the words. */
 function ofCitrus(text: string): Match[] | null {
@@ -130,17 +134,30 @@ interface Named {
 function nameIn(segment: Segment, kitchen?: Kitchen): Named {
   const { name, tail, brackets } = segment;
   const first = tail.split(/[,;]/)[0] ?? '';
-  const words = name.replace(/\beach\b(?:\s+of)?/i, ' ').replace(/^\s*of\s+/i, '').trim();
-  const exact = exactName(`${words}, ${tail}`, kitchen) ?? exactName(`${first} ${words}`, kitchen) ?? exactName(`${words} ${first}`, kitchen);
+  const words = name
+    .replace(/\beach\b(?:\s+of)?/i, ' ')
+    .replace(/^\s*of\s+/i, '')
+    .trim();
+  const exact =
+    exactName(`${words}, ${tail}`, kitchen) ??
+    exactName(`${first} ${words}`, kitchen) ??
+    exactName(`${words} ${first}`, kitchen);
   if (exact && first !== '') return { matches: [exact], other: null, slip: false };
-  const peel = ofCitrus(`${words} ${/\b(?:juice|zest|rind)/i.test(tail) && !/juice|zest|rind/i.test(words) ? tail : ''}`);
-  if (peel && !/\b(?:extract|curd|oil|essence|yogh?urt|marmalade|sugar|cordial|blossom)\b/i.test(words)) return { matches: peel, other: null, slip: false };
+  const peel = ofCitrus(
+    `${words} ${/\b(?:juice|zest|rind)/i.test(tail) && !/juice|zest|rind/i.test(words) ? tail : ''}`,
+  );
+  if (peel && !/\b(?:extract|curd|oil|essence|yogh?urt|marmalade|sugar|cordial|blossom)\b/i.test(words))
+    return { matches: peel, other: null, slip: false };
   const ways = words.split(/\s+or\s+|\s*\/\s*/i).map((w) => w.replace(/^(?:either|some)\s+/i, '').trim());
   const head = ways.length > 1 ? shared(ways, kitchen) : null;
   const main = head ?? matchIngredient(ways[0] ?? words, kitchen);
-  const other = ways.length > 1 ? otherThan(main, ways, brackets, kitchen) : otherIn(main, `${tail} ${segment.brackets.join(' ')}`, kitchen);
+  const other =
+    ways.length > 1
+      ? otherThan(main, ways, brackets, kitchen)
+      : otherIn(main, `${tail} ${segment.brackets.join(' ')}`, kitchen);
   for (const b of brackets) {
-    const finer = exactName(`${b.split(/[,;]/)[0] ?? ''} ${words}`, kitchen) ?? (main ? null : matchIngredient(b, kitchen));
+    const finer =
+      exactName(`${b.split(/[,;]/)[0] ?? ''} ${words}`, kitchen) ?? (main ? null : matchIngredient(b, kitchen));
     if (finer) return { matches: [finer], other: null, slip: false };
   }
   if (main && main.odd.length === 0) return { matches: [main], other, slip: false };
@@ -148,7 +165,8 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
   const long = matchIngredient(`${words} ${tail}`, kitchen);
   if (!main && long && long.odd.length === 0) return { matches: [long], other: null, slip: false };
   const slip = misspelt(words);
-  if (slip && (!main || slip.words.split(' ').length > main.words.split(' ').length)) return { matches: [slip], other: null, slip: true };
+  if (slip && (!main || slip.words.split(' ').length > main.words.split(' ').length))
+    return { matches: [slip], other: null, slip: true };
   const likely = main ?? long;
   return { matches: likely && !likely.behind ? [likely] : [], other, slip: false };
 }
@@ -157,13 +175,20 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
 function shared(ways: readonly string[], kitchen?: Kitchen): Match | null {
   const last = ways.at(-1)?.split(/\s+/) ?? [];
   for (let n = Math.min(3, last.length - 1); n > 0; n--) {
-    const m = exactName(`${ways[0] ?? ''} ${last.slice(-n).join(' ')}`, kitchen) ?? exactName(`${(ways[0] ?? '').split(/\s+/).at(-1) ?? ''} ${last.slice(-n).join(' ')}`, kitchen);
+    const m =
+      exactName(`${ways[0] ?? ''} ${last.slice(-n).join(' ')}`, kitchen) ??
+      exactName(`${(ways[0] ?? '').split(/\s+/).at(-1) ?? ''} ${last.slice(-n).join(' ')}`, kitchen);
     if (m) return m;
   }
   return null;
 }
 
-function otherThan(main: Match | null, ways: readonly string[], _brackets: readonly string[], kitchen?: Kitchen): Match | null {
+function otherThan(
+  main: Match | null,
+  ways: readonly string[],
+  _brackets: readonly string[],
+  kitchen?: Kitchen,
+): Match | null {
   for (const w of ways.slice(1)) {
     const m = matchIngredient(w, kitchen);
     if (m && m.id !== main?.id && m.odd.length === 0) return m;
@@ -198,7 +223,14 @@ function severally(segment: Segment, kitchen?: Kitchen): readonly Match[] | null
  *
  * @param at where the text begins in its line, so that places point into the line as it was pasted
  */
-export function readLine(text: string, lineNo: number, id: string, source: Source, kitchen?: Kitchen, at = 0): ReadLine {
+export function readLine(
+  text: string,
+  lineNo: number,
+  id: string,
+  source: Source,
+  kitchen?: Kitchen,
+  at = 0,
+): ReadLine {
   const named = (s: string): boolean => matchIngredient(s, kitchen) !== null;
   const { segments, aside } = anatomyOf(text, named);
   const items: Item[] = [];
@@ -208,10 +240,15 @@ export function readLine(text: string, lineNo: number, id: string, source: Sourc
   const first = segments[0];
   for (const [n, raw] of segments.entries()) {
     // "juice of a lemon and 2 limes": what is done to the first is done to the second
-    const inherits = n > 0 && first && /^\s*(?:juice|zest)\s+of\b/i.test(plainChars(text)) && !/juice|zest/i.test(raw.name);
-    const segment: Segment = inherits ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` } : raw;
+    const inherits =
+      n > 0 && first && /^\s*(?:juice|zest)\s+of\b/i.test(plainChars(text)) && !/juice|zest/i.test(raw.name);
+    const segment: Segment = inherits
+      ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` }
+      : raw;
     const several = severally(segment, kitchen);
-    const { matches, other, slip } = several ? { matches: several, other: null, slip: false } : nameIn(yolks(segment, segments[n - 1]), kitchen);
+    const { matches, other, slip } = several
+      ? { matches: several, other: null, slip: false }
+      : nameIn(yolks(segment, segments[n - 1]), kitchen);
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
       const itemId = items.length === 0 ? id : `${id}${String.fromCharCode(97 + Math.min(25, items.length))}`;
@@ -225,7 +262,8 @@ export function readLine(text: string, lineNo: number, id: string, source: Sourc
       items.push(read.item);
       doubts.push(...read.doubts);
       if (match && slip) doubts.push(doubt.misspelling(segment.name.trim(), match, read.item, context, kitchen));
-      else if (match && match.odd.length > 0) doubts.push(doubt.oddName(segment.name.trim(), match, read.item, context, kitchen));
+      else if (match && match.odd.length > 0)
+        doubts.push(doubt.oddName(segment.name.trim(), match, read.item, context, kitchen));
       if (match && other) doubts.push(doubt.alternative(match, other, read.item, context, segment, source, kitchen));
       for (const s of segment.stated) marks.push({ ...place(s.from, s.to), what: 'amount', itemId });
       if (segment.nameSpan.to > segment.nameSpan.from)
@@ -280,7 +318,8 @@ function readItem(
   }
   const weights = ways.filter((w) => weightFirst(w) === 0);
   const [w1, w2] = weights;
-  if (w1 && w2 && Math.abs(Math.log(w1.grams / w2.grams)) > 0.18) doubts.push(doubt.twoWeights(w1, w2, ingredient, context));
+  if (w1 && w2 && Math.abs(Math.log(w1.grams / w2.grams)) > 0.18)
+    doubts.push(doubt.twoWeights(w1, w2, ingredient, context));
 
   const unclear = segment.stated.find((s) => s.perEach === 'unclear');
   if (match && unclear && chosen?.stated === unclear) doubts.push(doubt.eachOrAll(chosen, ingredient, context));
@@ -311,10 +350,12 @@ function readItem(
     doubts.push(doubt.tooMuch(grams, ingredient, context));
   }
   const found = chosen?.stated.parts[0];
-  if (match && grams > 0 && found?.filled && /heap|round|brim/.test(found.filled)) doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
+  if (match && grams > 0 && found?.filled && /heap|round|brim/.test(found.filled))
+    doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
   else if (match && grams > 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
     doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
-  if (match && found && (found.unit === 'handful' || found.unit === 'knob')) doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
+  if (match && found && (found.unit === 'handful' || found.unit === 'knob'))
+    doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
   const optional = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
   const note = [segment.tail, ...segment.brackets.filter((b) => !/^[\d\s./,½¼¾⅓⅔-]*\p{L}{0,12}\.?$/u.test(b)), aside]
     .filter((s) => s !== '')

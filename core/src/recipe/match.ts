@@ -61,7 +61,11 @@ function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | nu
   const own = kitchen?.ownIngredients;
   if (!own || own.length === 0) return null;
   let names = ownNames.get(own);
-  if (!names) ownNames.set(own, (names = new Map(namesOf(own).flatMap((n) => [[singly(n.words), n.id] as const, [n.words, n.id] as const]))));
+  if (!names)
+    ownNames.set(
+      own,
+      (names = new Map(namesOf(own).flatMap((n) => [[singly(n.words), n.id] as const, [n.words, n.id] as const]))),
+    );
   return names;
 }
 
@@ -95,7 +99,8 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
         const odd = [...words.slice(0, start), ...words.slice(end)].filter(isOdd);
         // "besan flour": the particular name before the general one says more
         const finer = odd.length > 0 && byWords.get(words.slice(0, start).filter(isOdd).join(' '));
-        if (finer && roles.get(finer) === roles.get(id)) return { id: finer, words: form, odd: words.slice(end).filter(isOdd) };
+        if (finer && roles.get(finer) === roles.get(id))
+          return { id: finer, words: form, odd: words.slice(end).filter(isOdd) };
         return { id, words: form, odd, ...(words.slice(end).some(isOdd) && { behind: true }) };
       }
     }

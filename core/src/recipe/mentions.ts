@@ -5,9 +5,18 @@ import { harmless } from './words.js';
 
 /** Words by which a method speaks of several ingredients at once, and whom they mean. */
 const together: readonly (readonly [RegExp, (i: Ingredient) => boolean])[] = [
-  [/\ball (?:of )?(?:the )?(?:other |remaining )?ingredients\b|\beverything\b|\b(?:the )?(?:remaining|other|rest of the) ingredients\b/, () => true],
-  [/\bdry (?:ingredients|mix|things|stuff|bowl)\b|\bthe dry\b|\bdry into\b|\binto the dry\b/, (i) => ['flour', 'leavener', 'salt', 'cocoa', 'flavour', 'sugar', 'addin'].includes(i.role) || i.base !== undefined],
-  [/\b(?:wet|liquid) (?:ingredients|mix|things|stuff|bowl)\b|\bthe (?:wet|liquids?)\b|\bliquids\b/, (i) => ['liquid', 'egg', 'fat', 'acid', 'flavour', 'sugar', 'fruit'].includes(i.role)],
+  [
+    /\ball (?:of )?(?:the )?(?:other |remaining )?ingredients\b|\beverything\b|\b(?:the )?(?:remaining|other|rest of the) ingredients\b/,
+    () => true,
+  ],
+  [
+    /\bdry (?:ingredients|mix|things|stuff|bowl)\b|\bthe dry\b|\bdry into\b|\binto the dry\b/,
+    (i) => ['flour', 'leavener', 'salt', 'cocoa', 'flavour', 'sugar', 'addin'].includes(i.role) || i.base !== undefined,
+  ],
+  [
+    /\b(?:wet|liquid) (?:ingredients|mix|things|stuff|bowl)\b|\bthe (?:wet|liquids?)\b|\bliquids\b/,
+    (i) => ['liquid', 'egg', 'fat', 'acid', 'flavour', 'sugar', 'fruit'].includes(i.role),
+  ],
   [/\bspices?\b/, (i) => i.role === 'flavour'],
   [/\b(?:raising|leavening) agents?\b|\bleaveners?\b|\bleavening\b/, (i) => i.role === 'leavener'],
   [/\bflours?\b/, (i) => i.base === 'flour'],
@@ -27,7 +36,27 @@ const together: readonly (readonly [RegExp, (i: Ingredient) => boolean])[] = [
   [/\bfold-ins?\b|\badd-ins?\b|\bmix-ins?\b/, (i) => ['addin', 'fruit'].includes(i.role)],
 ];
 
-const tooGeneral = new Set(['powder', 'ground', 'dried', 'fresh', 'whole', 'plain', 'white', 'dark', 'light', 'brown', 'extract', 'meal', 'puree', 'flour', 'sugar', 'grated', 'diced', 'free', 'baking']);
+const tooGeneral = new Set([
+  'powder',
+  'ground',
+  'dried',
+  'fresh',
+  'whole',
+  'plain',
+  'white',
+  'dark',
+  'light',
+  'brown',
+  'extract',
+  'meal',
+  'puree',
+  'flour',
+  'sugar',
+  'grated',
+  'diced',
+  'free',
+  'baking',
+]);
 
 /** Whether a method, in plain lower-case words, speaks of this item. */
 export function speaksOf(method: string, item: Item, ingredient: Ingredient): boolean {
@@ -45,10 +74,25 @@ export function speaksOf(method: string, item: Item, ingredient: Ingredient): bo
 
 /** Things a method can hardly mean by another name, and which ingredients would be they. */
 const plainThings: readonly (readonly [name: string, said: RegExp, who: (i: Ingredient) => boolean, id: string])[] = [
-  ['eggs', /\b(?:the|in|beat(?:en)?|add|whisk(?:ed)?|with|and)\s+(?:the\s+|in\s+the\s+)?eggs?\b(?! wash)/, (i) => i.role === 'egg', 'egg'],
+  [
+    'eggs',
+    /\b(?:the|in|beat(?:en)?|add|whisk(?:ed)?|with|and)\s+(?:the\s+|in\s+the\s+)?eggs?\b(?! wash)/,
+    (i) => i.role === 'egg',
+    'egg',
+  ],
   ['sugar', /\bsugars?\b/, (i) => i.role === 'sugar' || /sugar/.test(i.id), 'white-sugar'],
-  ['butter', /\bbutter\b(?! (?:the|a|an|your|and (?:line|flour)|two|\d))(?<!peanut butter|nut butter|almond butter|with butter|a little butter)/, (i) => /butter|margarine|spread|ghee/.test(i.id), 'butter'],
-  ['oil', /\b(?:the|add|in|with|and) (?:the )?oil\b(?! (?:the|a|an))(?<!with oil)/, (i) => i.role === 'fat', 'neutral-oil'],
+  [
+    'butter',
+    /\bbutter\b(?! (?:the|a|an|your|and (?:line|flour)|two|\d))(?<!peanut butter|nut butter|almond butter|with butter|a little butter)/,
+    (i) => /butter|margarine|spread|ghee/.test(i.id),
+    'butter',
+  ],
+  [
+    'oil',
+    /\b(?:the|add|in|with|and) (?:the )?oil\b(?! (?:the|a|an))(?<!with oil)/,
+    (i) => i.role === 'fat',
+    'neutral-oil',
+  ],
   ['milk', /\b(?:buttermilk|milk)\b/, (i) => i.role === 'liquid' || /milk/.test(i.id), 'milk'],
   ['baking powder', /\bbaking powder\b/, (i) => i.leavener === 'powder' || i.co2Mmol !== undefined, 'baking-powder'],
   ['baking soda', /\b(?:baking soda|bicarb\w*|bicarbonate of soda)\b/, (i) => i.leavener === 'soda', 'baking-soda'],
@@ -76,14 +120,26 @@ export function mentions(formula: Formula, kitchen?: Kitchen): Mentions {
   const steps = formula.method.map((m) => plainText(m.text));
   const all = steps.join(' . ');
   if (steps.length < 2 || all.split(' ').length < 20) return { unused: [], unlisted: [] };
-  const items = formula.groups.flatMap((g) => g.items.map((item) => ({ item, group: g, ingredient: ingredientFor(formula, item, kitchen) })));
+  const items = formula.groups.flatMap((g) =>
+    g.items.map((item) => ({ item, group: g, ingredient: ingredientFor(formula, item, kitchen) })),
+  );
   const groupsSaid = (name: string): boolean => {
-    const w = plainText(name).split(' ').filter((x) => x.length > 3).at(-1);
+    const w = plainText(name)
+      .split(' ')
+      .filter((x) => x.length > 3)
+      .at(-1);
     return w !== undefined && all.includes(w);
   };
   return {
     unused: items
-      .filter(({ item, ingredient, group }) => item.grams > 0 && item.ingredient !== 'unknown' && !['grease'].includes(group.role ?? '') && !speaksOf(all, item, ingredient) && !(!isBatter(group) && groupsSaid(group.name)))
+      .filter(
+        ({ item, ingredient, group }) =>
+          item.grams > 0 &&
+          item.ingredient !== 'unknown' &&
+          !['grease'].includes(group.role ?? '') &&
+          !speaksOf(all, item, ingredient) &&
+          !(!isBatter(group) && groupsSaid(group.name)),
+      )
       .map(({ item }) => item),
     unlisted: plainThings
       .filter(([, said, who]) => said.test(all) && !items.some(({ ingredient }) => who(ingredient)))

@@ -63,7 +63,10 @@ const alone = (id: Doubt['kind'], words: string): Doubt => ({
 });
 
 const refuse = (kind: Doubt['kind'], words: string, text: string, kitchen: Kitchen): RecipeDraft => ({
-  formula: { ...emptyFormula('Untitled', text.slice(0, 5000), kitchen), ...(text.trim() !== '' && { notes: text.slice(0, 4000) }) },
+  formula: {
+    ...emptyFormula('Untitled', text.slice(0, 5000), kitchen),
+    ...(text.trim() !== '' && { notes: text.slice(0, 4000) }),
+  },
   doubts: [alone(kind, words)],
   confidence: 0,
 });
@@ -75,9 +78,15 @@ type Sources =
 
 /** What a pasted text or file is, and the plain texts of the recipes in it. */
 function open(text: string, kitchen: Kitchen): Sources {
-  const refused = (kind: Doubt['kind'], words: string): Sources => ({ kind: 'refused', draft: refuse(kind, words, text, kitchen) });
+  const refused = (kind: Doubt['kind'], words: string): Sources => ({
+    kind: 'refused',
+    draft: refuse(kind, words, text, kitchen),
+  });
   if (text.trim() === '')
-    return refused('empty', 'There is nothing here yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.');
+    return refused(
+      'empty',
+      'There is nothing here yet. Paste a recipe: a title, the ingredients one to a line, and how it is baked.',
+    );
   const strange = text.slice(0, 4000).match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g)?.length ?? 0;
   if (strange > 3)
     return refused(
@@ -149,15 +158,25 @@ interface Section {
 }
 
 function assemble(text: string, lines: readonly string[], kitchen: Kitchen): RecipeDraft {
-  const parts = classify(lines.map((l) => l.slice(0, MAX_LINE)), kitchen);
+  const parts = classify(
+    lines.map((l) => l.slice(0, MAX_LINE)),
+    kitchen,
+  );
   const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method');
-  const firstOf = <T>(read: (s: string) => T | null): T | null => head.reduce<T | null>((found, p) => found ?? read(p.text), null);
+  const firstOf = <T>(read: (s: string) => T | null): T | null =>
+    head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
   const source = said ?? measuresIn(parts.map((p) => p.text).join('\n'), sourceOf(kitchen));
   const titled = parts.find((p) => p.kind === 'title');
-  const title = titled?.text.replace(/[:#*]+$/, '').replace(/^\*+/, '').trim() ?? 'Untitled';
+  const title =
+    titled?.text
+      .replace(/[:#*]+$/, '')
+      .replace(/^\*+/, '')
+      .trim() ?? 'Untitled';
   const doubts: Doubt[] = [];
-  const marks: Mark[] = titled ? [{ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' }] : [];
+  const marks: Mark[] = titled
+    ? [{ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' }]
+    : [];
   const sections: Section[] = [{ name: '', role: 'batter', said: false, items: [] }];
   const placeOf = new Map<string, Place>();
   let n = 0;
@@ -186,7 +205,14 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   const bare: Formula = {
     ...emptyFormula(title, text, kitchen),
     source,
-    groups: [{ id: 'g1', name: 'Batter', role: 'batter', items: items.filter((i) => sections.some((s) => s.role !== 'grease' && isMixed(s) && s.items.includes(i))) }],
+    groups: [
+      {
+        id: 'g1',
+        name: 'Batter',
+        role: 'batter',
+        items: items.filter((i) => sections.some((s) => s.role !== 'grease' && isMixed(s) && s.items.includes(i))),
+      },
+    ],
     method,
     ...(bake && { bake }),
     ...(baking.tins.length > 0 && { tins: baking.tins }),
@@ -204,8 +230,14 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   }
   const w = weigh(bare, kitchen);
   const family = firstOf(readFamilyLine);
-  const guess = family ? { family, confidence: 1 } : inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
-  const formula: Formula = { ...bare, family: guess.family, groups: groupsOf(sections, bare, guess.family, method, kitchen) };
+  const guess = family
+    ? { family, confidence: 1 }
+    : inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
+  const formula: Formula = {
+    ...bare,
+    family: guess.family,
+    groups: groupsOf(sections, bare, guess.family, method, kitchen),
+  };
   const places: Places = {
     item: (id) => placeOf.get(id) ?? { line: 0, from: 0, to: 0 },
     step: (i) => {
@@ -214,7 +246,15 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
       return p ? { line: p.no, from: p.at, to: p.at + p.text.length } : null;
     },
   };
-  doubts.push(...across(formula, { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) }, guess.confidence, places, kitchen));
+  doubts.push(
+    ...across(
+      formula,
+      { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) },
+      guess.confidence,
+      places,
+      kitchen,
+    ),
+  );
   const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (items.length + 2)));
   return { formula, doubts, marks, confidence };
 }
@@ -226,30 +266,60 @@ const isMixed = (s: { readonly role: string }): boolean => mixedRoles.has(s.role
  * Groups as the text gives them when it names them by what is done with them ("Dry", "Fold in"); else the batter is put
  * into mixing order, and toppings, icings and the like stay apart.
  */
-function groupsOf(sections: readonly Section[], bare: Formula, family: FamilyId, method: readonly MethodStep[], kitchen: Kitchen): Group[] {
+function groupsOf(
+  sections: readonly Section[],
+  bare: Formula,
+  family: FamilyId,
+  method: readonly MethodStep[],
+  kitchen: Kitchen,
+): Group[] {
   const filled = sections.filter((s) => s.items.length > 0);
   const mixed = filled.filter(isMixed);
   const asGiven = mixed.some((s) => s.said) || (mixed.length > 1 && mixed.every((s) => s.role !== 'batter'));
   // what goes on the tin is no part of the batter, wherever the list has it
-  const onTin = (i: Item): boolean => i.grams === 0 && /\bfor\s+(?:the\s+)?(?:greas|dust|tin|pan|board|lining)/i.test(i.words);
+  const onTin = (i: Item): boolean =>
+    i.grams === 0 && /\bfor\s+(?:the\s+)?(?:greas|dust|tin|pan|board|lining)/i.test(i.words);
   const tinItems = asGiven ? [] : mixed.flatMap((s) => s.items).filter(onTin);
   const batter: Group[] = asGiven
     ? mixed.map((s, i) => ({ id: `g${i + 1}`, name: s.name || 'Batter', role: s.role, items: s.items }))
-    : intoGroups(mixed.flatMap((s) => s.items).filter((i) => !onTin(i)), bare, family, method, kitchen);
-  const apart = filled.filter((s) => !isMixed(s)).map((s, i): Group => ({ id: `a${i + 1}`, name: s.name, role: s.role, items: s.items }));
+    : intoGroups(
+        mixed.flatMap((s) => s.items).filter((i) => !onTin(i)),
+        bare,
+        family,
+        method,
+        kitchen,
+      );
+  const apart = filled
+    .filter((s) => !isMixed(s))
+    .map((s, i): Group => ({ id: `a${i + 1}`, name: s.name, role: s.role, items: s.items }));
   if (asGiven) {
     // in the order of the text
-    const order = filled.map((s) => (isMixed(s) ? batter.find((g) => g.items === s.items) : apart.find((g) => g.items === s.items)));
+    const order = filled.map((s) =>
+      isMixed(s) ? batter.find((g) => g.items === s.items) : apart.find((g) => g.items === s.items),
+    );
     return order.filter((g): g is Group => g !== undefined);
   }
-  return [...batter, ...apart, ...(tinItems.length > 0 ? [{ id: 'tin', name: 'For the tin', role: 'grease' as const, items: tinItems }] : [])];
+  return [
+    ...batter,
+    ...apart,
+    ...(tinItems.length > 0 ? [{ id: 'tin', name: 'For the tin', role: 'grease' as const, items: tinItems }] : []),
+  ];
 }
 
 /** What was read but has no place of its own: kept, so that nothing pasted is lost. */
 function notesOf(parts: readonly Classified[], marks: readonly Mark[]): string {
   const used = new Set(marks.map((m) => m.line));
   return parts
-    .filter((p) => p.kind === 'note' || (p.kind === 'other' && !used.has(p.no) && !readMeasuresLine(p.text) && !readFamilyLine(p.text) && !readOvenLine(p.text) && !readYieldLine(p.text)))
+    .filter(
+      (p) =>
+        p.kind === 'note' ||
+        (p.kind === 'other' &&
+          !used.has(p.no) &&
+          !readMeasuresLine(p.text) &&
+          !readFamilyLine(p.text) &&
+          !readOvenLine(p.text) &&
+          !readYieldLine(p.text)),
+    )
     .map((p) => p.text)
     .join('\n')
     .slice(0, 8000);

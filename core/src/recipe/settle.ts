@@ -60,6 +60,7 @@ export function settle(draft: RecipeDraft, doubtId: string, choice: string | Cho
   const settled = chosen.edit.kind === 'drop' ? doubts.filter((d) => d.itemId !== doubt.itemId) : doubts;
   const n = draft.formula.groups.reduce((s, g) => s + g.items.length, 0);
   return {
+    ...draft,
     formula: applyEdit(draft.formula, chosen.edit),
     doubts: settled,
     confidence: Math.max(draft.confidence, 1 - settled.length / (n + 2)),

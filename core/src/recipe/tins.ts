@@ -17,7 +17,8 @@ const shapes: readonly TinShape[] = ['round', 'square', 'rect', 'loaf', 'cup', '
  * base 200 mm, deep 48 mm, dark metal, 232 g empty]".
  */
 export function tinWords({ tin, count }: TinUse): string {
-  const more = (name: string, v: number | undefined, unit = 'mm'): string[] => (v === undefined ? [] : [`${name} ${v} ${unit}`.trim()]);
+  const more = (name: string, v: number | undefined, unit = 'mm'): string[] =>
+    v === undefined ? [] : [`${name} ${v} ${unit}`.trim()];
   const parts = [
     tin.shape,
     ...more('top', tin.topMm),
@@ -37,7 +38,10 @@ export function tinWords({ tin, count }: TinUse): string {
 
 /** Reads what `tinWords` writes; null for anything else. */
 function readMeasured(line: string): TinUse | null {
-  const m = /(?:(\d+)\s*[×x]\s*)?([^[\]:×]{0,80})\[((?:round|square|rect|loaf|cup|tube|sheet|mound|slab)\s*,[^\]]*)\]/i.exec(line);
+  const m =
+    /(?:(\d+)\s*[×x]\s*)?([^[\]:×]{0,80})\[((?:round|square|rect|loaf|cup|tube|sheet|mound|slab)\s*,[^\]]*)\]/i.exec(
+      line,
+    );
   if (!m?.[3]) return null;
   const parts = m[3].split(',').map((p) => p.trim());
   const number = (name: string): number | undefined => {
@@ -51,7 +55,8 @@ function readMeasured(line: string): TinUse | null {
   const tare = /([\d.]+) g empty/.exec(m[3])?.[1];
   const id = parts.map((p) => /^id (\S+)$/.exec(p)?.[1]).find((x) => x !== undefined);
   const name = (m[2] ?? '').replace(/^.*\bin (?:an? )?/i, '').trim();
-  const some = <K extends keyof Tin>(key: K, v: number | undefined): Partial<Tin> => (v === undefined ? {} : { [key]: v });
+  const some = <K extends keyof Tin>(key: K, v: number | undefined): Partial<Tin> =>
+    v === undefined ? {} : { [key]: v };
   return {
     tin: {
       id: id ?? `${shape}-${Math.round(topMm)}`,
@@ -74,15 +79,31 @@ function readMeasured(line: string): TinUse | null {
 
 /** Dough that stands by itself: a shaped round, or pieces cut from a slab. */
 function readFree(line: string): Tin | null {
-  const mm = (n: string, unit: string): number => Math.round(Number(n) * (/^in|"/i.test(unit) ? 25.4 : /^mm/i.test(unit) ? 1 : 10));
+  const mm = (n: string, unit: string): number =>
+    Math.round(Number(n) * (/^in|"/i.test(unit) ? 25.4 : /^mm/i.test(unit) ? 1 : 10));
   const thick = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")\s*(?:thick|high|deep)/i.exec(line);
-  const cutter = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")(?!\s*(?:thick|high|deep))[^.,;]{0,16}\b(?:cutter|rounds?\b(?! (?:tin|pan|cake)))/i.exec(line);
+  const cutter =
+    /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")(?!\s*(?:thick|high|deep))[^.,;]{0,16}\b(?:cutter|rounds?\b(?! (?:tin|pan|cake)))/i.exec(
+      line,
+    );
   if (cutter?.[1] && cutter[2] && /\bcut|stamp/i.test(line)) {
     const topMm = mm(cutter[1], cutter[2]);
     const depthMm = thick?.[1] && thick[2] ? mm(thick[1], thick[2]) : 25;
-    if (topMm > 20 && topMm < 200) return { id: `cut-${topMm}`, name: `${topMm / 10} cm cut rounds`, shape: 'slab', topMm, depthMm, cups: 8, material: 'none' };
+    if (topMm > 20 && topMm < 200)
+      return {
+        id: `cut-${topMm}`,
+        name: `${topMm / 10} cm cut rounds`,
+        shape: 'slab',
+        topMm,
+        depthMm,
+        cups: 8,
+        material: 'none',
+      };
   }
-  const shaped = /\b(?:shape|form|pat|mould)\b[^.]*\b(?:round|ball|disc|circle|mound)\b(?![^.]{0,12}\b(?:tin|pan|dish)\b)/i.test(line);
+  const shaped =
+    /\b(?:shape|form|pat|mould)\b[^.]*\b(?:round|ball|disc|circle|mound)\b(?![^.]{0,12}\b(?:tin|pan|dish)\b)/i.test(
+      line,
+    );
   const across = /(\d+(?:\.\d+)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b|")(?!\s*(?:thick|high|deep|cutter))/i.exec(line);
   if (!shaped || !across?.[1] || !across[2]) return null;
   const topMm = mm(across[1], across[2]);
@@ -134,7 +155,11 @@ function scaleOf(unit: string | undefined, value: number): number {
 function countIn(line: string): number {
   const word = /\b(?:tins?|pans?|moulds?|dish|trays?|skillet|rounds?)\b/i.exec(line);
   const before = line.slice(0, word?.index ?? line.length);
-  const found = [...before.matchAll(/(?<![\d.x×-])\b(an?|one|two|three|four|[2-4](?!\s*(?:-?\s*(?:cm|mm|inch|in\b|lb|pound|hole|cup)|["”″x×\d/.°]|-)))\b/gi)].at(-1);
+  const found = [
+    ...before.matchAll(
+      /(?<![\d.x×-])\b(an?|one|two|three|four|[2-4](?!\s*(?:-?\s*(?:cm|mm|inch|in\b|lb|pound|hole|cup)|["”″x×\d/.°]|-)))\b/gi,
+    ),
+  ].at(-1);
   return countWords[(found?.[1] ?? 'a').toLowerCase().replace('an', 'a')] ?? 1;
 }
 
@@ -244,4 +269,3 @@ export function readTin(line: string): TinUse | null {
     };
   return null;
 }
-

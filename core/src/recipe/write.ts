@@ -8,7 +8,11 @@ export type WriteAs = 'text' | 'json' | 'markdown' | 'csv' | 'json-ld';
 const groupTitle = (g: Group): string => `${g.name || 'Batter'} (${g.role ?? 'batter'})`;
 /** One line, however it was typed: formats that live on lines cannot carry a break inside one. */
 const oneLine = (s: string): string => s.replace(/\s*[\r\n]+\s*/g, ' ').trim();
-const noteLines = (f: Formula): string[] => (f.notes ?? '').split(/\r?\n/).map((l) => l.trim()).filter((l) => l !== '');
+const noteLines = (f: Formula): string[] =>
+  (f.notes ?? '')
+    .split(/\r?\n/)
+    .map((l) => l.trim())
+    .filter((l) => l !== '');
 
 /**
  * Writes a formula. `'json'` is Orvin's own open format and lossless; the others are read back by `readRecipe` equal in
@@ -43,7 +47,8 @@ function asText(f: Formula, kitchen?: Kitchen): string {
 
 function asMarkdown(f: Formula, kitchen?: Kitchen): string {
   const lines = [`# ${oneLine(f.title)}`, '', ...headLines(f).map((l) => `- ${l}`), '', '## Ingredients'];
-  for (const g of f.groups) lines.push('', `### ${groupTitle(g)}`, '', ...g.items.map((i) => `- ${itemLine(f, i, kitchen)}`));
+  for (const g of f.groups)
+    lines.push('', `### ${groupTitle(g)}`, '', ...g.items.map((i) => `- ${itemLine(f, i, kitchen)}`));
   if (f.method.length > 0) lines.push('', '## Method', '', ...f.method.map((m, n) => `${n + 1}. ${oneLine(m.text)}`));
   const notes = noteLines(f);
   if (notes.length > 0) lines.push('', '## Notes', '', ...notes.map((l) => `- ${l}`));
@@ -52,11 +57,18 @@ function asMarkdown(f: Formula, kitchen?: Kitchen): string {
 
 /** A row each; the last columns are for spreadsheets and are not needed to read it back. */
 function asCsv(f: Formula, kitchen?: Kitchen): string {
-  const row = (kind: string, text: string, more: Record<string, unknown> = {}): Record<string, unknown> => ({ kind, text, grams: '', id: '', ...more });
+  const row = (kind: string, text: string, more: Record<string, unknown> = {}): Record<string, unknown> => ({
+    kind,
+    text,
+    grams: '',
+    id: '',
+    ...more,
+  });
   const rows = [row('title', oneLine(f.title)), ...headLines(f).map((l) => row('head', l))];
   for (const g of f.groups) {
     rows.push(row('group', groupTitle(g)));
-    for (const i of g.items) rows.push(row('ingredient', itemLine(f, i, kitchen), { grams: i.grams, id: i.ingredient }));
+    for (const i of g.items)
+      rows.push(row('ingredient', itemLine(f, i, kitchen), { grams: i.grams, id: i.ingredient }));
   }
   for (const m of f.method) rows.push(row('step', oneLine(m.text)));
   for (const l of noteLines(f)) rows.push(row('note', l));
@@ -81,7 +93,11 @@ function asJsonLd(f: Formula, kitchen?: Kitchen): string {
     ...(minutes && { cookTime: `PT${Math.round((minutes.early + minutes.late) / 2)}M` }),
     recipeIngredient: f.groups.flatMap((g) => g.items.map((i) => itemLine(f, i, kitchen))),
     recipeInstructions: f.method.map((m) => ({ '@type': 'HowToStep', text: oneLine(m.text) })),
-    additionalProperty: [...headLines(f).map((l) => property('head', l)), ...groups, ...noteLines(f).map((l) => property('note', l))],
+    additionalProperty: [
+      ...headLines(f).map((l) => property('head', l)),
+      ...groups,
+      ...noteLines(f).map((l) => property('note', l)),
+    ],
   };
   return `${JSON.stringify(data, null, 2)}\n`;
 }

@@ -38,7 +38,10 @@ const { measures } = defaultKitchen;
 /** Reads one wanted reading, `butter 1 stick + 2 tbsp optional`, into what it weighs by the catalogue. */
 export function meant(text: string): Meant {
   const optional = /\boptional\b/.test(text);
-  const [id = '', ...rest] = text.replace(/\boptional\b|\?/g, '').trim().split(/\s+/);
+  const [id = '', ...rest] = text
+    .replace(/\boptional\b|\?/g, '')
+    .trim()
+    .split(/\s+/);
   const amount = rest.join(' ');
   if (amount === '-' || amount === '') return { ingredient: id, grams: 0, unit: null, optional };
   let grams = 0;
@@ -62,7 +65,11 @@ const fits = (item: Item | undefined, m: Meant): boolean =>
   item.ingredient === m.ingredient &&
   (m.grams === null || Math.abs(item.grams - m.grams) <= 0.015 * m.grams + 0.02) &&
   // a line that states its amount twice is entered as it was said first
-  (m.unit === null || m.grams === null || item.entered?.unit === m.unit || item.entered?.unit === 'g' || /[(/=]|, /.test(item.words)) &&
+  (m.unit === null ||
+    m.grams === null ||
+    item.entered?.unit === m.unit ||
+    item.entered?.unit === 'g' ||
+    /[(/=]|, /.test(item.words)) &&
   (item.optional ?? false) === m.optional;
 
 export function judge(c: Case): Judged {
@@ -76,7 +83,10 @@ export function judge(c: Case): Judged {
     right,
     doubted,
     silent: !right && !doubted,
-    got: items.map((i) => `${i.ingredient} ${i.grams} g (${JSON.stringify(i.entered)})${i.optional ? ' optional' : ''}`).join(' & ') + (doubted ? ` ? ${doubts.map((d) => d.kind).join(',')}` : ''),
+    got:
+      items
+        .map((i) => `${i.ingredient} ${i.grams} g (${JSON.stringify(i.entered)})${i.optional ? ' optional' : ''}`)
+        .join(' & ') + (doubted ? ` ? ${doubts.map((d) => d.kind).join(',')}` : ''),
   };
 }
 
@@ -131,17 +141,20 @@ export function judgeRecipe(c: RecipeCase): JudgedRecipe {
       const b = f.bake;
       const heat = b !== undefined && Math.abs(b.ovenC - Number(m?.[1])) <= 1 && b.fan === (m?.[2] !== undefined);
       const time = Number.isNaN(lo) || (b?.minutes?.early === lo && b.minutes.late === hi);
-      const stage = m?.[5] === undefined || (b?.stages?.[1]?.fromMin === Number(m[5]) && b.stages[1].ovenC === Number(m[6]));
+      const stage =
+        m?.[5] === undefined || (b?.stages?.[1]?.fromMin === Number(m[5]) && b.stages[1].ovenC === Number(m[6]));
       if (!heat || !time || !stage) fail(line, JSON.stringify(b), about('temperature'));
     } else if (head === 'tin') {
       const m = /^(\w+) (\d+) x(\d+)$/.exec(rest);
       const t = f.tins?.[0];
-      const fits = t?.tin.shape === m?.[1] && Math.abs((t?.tin.topMm ?? 0) - Number(m?.[2])) <= 4 && t?.count === Number(m?.[3]);
+      const fits =
+        t?.tin.shape === m?.[1] && Math.abs((t?.tin.topMm ?? 0) - Number(m?.[2])) <= 4 && t?.count === Number(m?.[3]);
       if (!fits) fail(line, JSON.stringify(t), about('tin'));
     } else if (head === 'yield') {
       if (f.yield?.pieces !== Number(rest)) fail(line, JSON.stringify(f.yield), false);
     } else if (head === 'doubts') {
-      for (const kind of rest.split(', ')) if (!about(kind)) fail(`doubt ${kind}`, doubts.map((d) => d.kind).join(',') || 'none', false);
+      for (const kind of rest.split(', '))
+        if (!about(kind)) fail(`doubt ${kind}`, doubts.map((d) => d.kind).join(',') || 'none', false);
     } else {
       const role = apartRoles.has(line.split(' ')[0] ?? '') ? (line.split(' ')[0] as string) : null;
       const m = meant(role ? line.slice(role.length + 1) : line);
@@ -151,11 +164,21 @@ export function judgeRecipe(c: RecipeCase): JudgedRecipe {
       if (found) left.delete(found);
       else {
         const near = items.filter(({ item }) => item.ingredient === m.ingredient);
-        fail(line, near.map(({ item, role: r }) => `${r} ${item.grams} g`).join(' / ') || 'nothing', near.some(({ item }) => doubts.some((d) => d.itemId === item.id)));
+        fail(
+          line,
+          near.map(({ item, role: r }) => `${r} ${item.grams} g`).join(' / ') || 'nothing',
+          near.some(({ item }) => doubts.some((d) => d.itemId === item.id)),
+        );
       }
     }
   }
   for (const { item } of left)
     if (item.grams > 0 && !doubts.some((d) => d.itemId === item.id)) silent.push(`not on the list: ${item.words}`);
-  return { style: c.style, title: f.title, wrong: [...wrong, ...silent.filter((s) => s.startsWith('not on'))], facts: c.means.length, silent };
+  return {
+    style: c.style,
+    title: f.title,
+    wrong: [...wrong, ...silent.filter((s) => s.startsWith('not on'))],
+    facts: c.means.length,
+    silent,
+  };
 }

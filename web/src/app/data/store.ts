@@ -145,6 +145,35 @@ export class Store {
     });
   }
 
+  /**
+   * Puts a new formula on the shelf with its first version, all or nothing, under an id of its own.
+   * Resolves to the id; null when it could not be stored, which has been said.
+   */
+  async shelve(formula: Formula, why: string): Promise<string | null> {
+    let id: string | null = null;
+    await this.guarded(async (db) => {
+      const wrong = await unfit('working', formula.id, { formula, plan: {} });
+      if (wrong !== null) {
+        this.notices.problem(`"${formula.title}" was not stored: ${wrong}`, 'The recipe itself is unchanged where it came from.');
+        throw new Unfit();
+      }
+      await db.transaction('rw', [db.working, db.versions, db.commands], async () => {
+        const taken = await db.working.get(formula.id);
+        const key = taken ? `${formula.id}-${crypto.randomUUID().slice(0, 4)}` : formula.id;
+        const own = { ...formula, id: key };
+        const at = Date.now();
+        const after: Doc = { formula: own, plan: {} };
+        await db.commands.add({ doc: key, at, label: `read "${formula.title}"`, table: 'working', key, before: null, after, undone: 0 });
+        await db.working.put({ ...after, id: key, revision: 1, updatedAt: at });
+        // a formula taken off the shelf leaves its versions, and this one follows them
+        const n = (await db.versions.where('formulaId').equals(key).toArray()).reduce((m, v) => Math.max(m, v.n), 0) + 1;
+        await db.versions.add({ id: `${key}@${n}`, formulaId: key, n, at, why, formula: own });
+        id = key;
+      });
+    });
+    return id;
+  }
+
   undo(doc: string): Promise<Command | null> {
     return this.replay(doc, 0);
   }

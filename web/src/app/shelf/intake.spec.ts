@@ -32,12 +32,16 @@ describe('taking recipes in', () => {
     (await store.database.working.toArray()).map((w) => w.formula.title).sort();
 
   it('keeps a reading over a reload, with what was settled', async () => {
-    intake.read(recipe, defaultKitchen);
+    await intake.read(recipe, defaultKitchen);
     const reading = intake.reading();
     const doubt = reading?.draft.doubts[0];
     expect(doubt?.kind).toBe('disagree');
     if (!reading || !doubt) return;
-    intake.hold({ ...reading, draft: settle(reading.draft, doubt.id, 'weight'), settled: ['180 g'] });
+    intake.hold({
+      ...reading,
+      draft: settle(reading.draft, doubt.id, 'weight'),
+      settled: [{ words: doubt.words, choice: 'weight' }],
+    });
     await new Promise((r) => setTimeout(r, 50));
     intake.reading.set(null);
     await intake.restore();
@@ -64,7 +68,9 @@ describe('taking recipes in', () => {
       ],
       defaultKitchen,
     );
-    expect(await shelf()).toEqual(['From JSON', 'Oat squares']);
+    // the text alone is one recipe, so it is opened for reading; the formula is on the shelf
+    expect(await shelf()).toEqual(['From JSON']);
+    expect(intake.reading()?.draft.formula.title).toBe('Oat squares');
     const problems = TestBed.inject(Notices)
       .list()
       .filter((n) => n.kind === 'problem')
@@ -72,6 +78,39 @@ describe('taking recipes in', () => {
     expect(problems.length).toBe(2);
     expect(problems[0]).toContain('c.json, line 1');
     expect(problems[1]).toContain('d.json');
+  });
+
+  const sure = (n: number): string =>
+    `Plain scones ${n}\n300 g plain flour\n60 g butter\n150 ml milk\n12 g baking powder\nBake at 210 °C for 14 minutes.`;
+  const several = (n: number): string =>
+    Array.from({ length: n }, (_, i) => (i % 3 === 2 ? `${recipe} ${i}` : sure(i))).join('\n---\n');
+
+  it('reads many at once: the clear ones to the shelf, the doubtful ones to a pile that can be gone through', async () => {
+    await intake.files([file('many.txt', several(9))], defaultKitchen);
+    const p = intake.progress();
+    expect([p?.done, p?.total, p?.shelved, p?.doubtful, p?.failed, p?.running]).toEqual([9, 9, 6, 3, 0, false]);
+    expect((await shelf()).length).toBe(6);
+    expect(await store.database.versions.count()).toBe(6);
+    expect(await intake.next()).toBeTrue();
+    const first = intake.reading();
+    expect(first?.draft.doubts.length).toBeGreaterThan(0);
+    if (first) await intake.shelve(first.draft.formula, false);
+    intake.hold(null);
+    await new Promise((r) => setTimeout(r, 50));
+    expect(await store.database.meta.where('key').startsWith('pile:').count()).toBe(2);
+  });
+
+  it('stops between two recipes: every one stored is whole', async () => {
+    const all = intake.files([file('many.txt', several(60))], defaultKitchen);
+    while ((intake.progress()?.done ?? 0) < 8) await new Promise((r) => setTimeout(r, 5));
+    intake.cancel();
+    await all;
+    const p = intake.progress();
+    expect(p?.stopped).toBeTrue();
+    expect(p?.done).toBeLessThan(60);
+    expect((await shelf()).length).toBe(p?.shelved ?? -1);
+    expect(await store.database.versions.count()).toBe(p?.shelved ?? -1);
+    expect(await store.database.meta.where('key').startsWith('pile:').count()).toBe(p?.doubtful ?? -1);
   });
 
   it('opens one text file for reading, and refuses one that is far too large', async () => {

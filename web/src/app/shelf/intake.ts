@@ -1,27 +1,54 @@
-import { Injectable, inject, signal } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import { readRecipe, type Formula, type Kitchen, type RecipeDraft } from '@orvin/core';
+import type { Formula, Kitchen, RecipeDraft } from '@orvin/core';
+import { firstValueFrom } from 'rxjs';
+import { Compute } from '../compute/compute';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
 import { formats, Store } from '../data/store';
+
+/** A doubt that was settled: with what, so that it can be settled alike after the text is corrected. */
+export interface Settled {
+  readonly words: string;
+  readonly choice: string;
+}
 
 /** What was pasted and how it was read; kept until it is put on the shelf or thrown away. */
 export interface Reading {
   readonly text: string;
   readonly draft: RecipeDraft;
-  readonly settled: readonly string[];
+  readonly settled: readonly Settled[];
+  /** Set when it waits in the pile of recipes that came in together. */
+  readonly pile?: string;
+}
+
+/** An import of many recipes that is under way, or has just ended. */
+export interface Progress {
+  readonly done: number;
+  readonly total: number;
+  readonly shelved: number;
+  readonly doubtful: number;
+  readonly failed: number;
+  readonly running: boolean;
+  readonly stopped: boolean;
 }
 
 const MAX_FILE = 60_000_000;
+const PILE = 'pile:';
 
-/** Takes in recipes and files: reads them, keeps the reading over a reload, and puts formulas on the shelf. */
+/** Takes in recipes and files: reads them in a worker, keeps the reading over a reload, and puts formulas on the shelf. */
 @Injectable({ providedIn: 'root' })
 export class Intake {
   private readonly store = inject(Store);
   private readonly kitchens = inject(Kitchens);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
+  private readonly compute = inject(Compute);
   readonly reading = signal<Reading | null>(null);
+  readonly busy = signal(false);
+  readonly progress = signal<Progress | null>(null);
+  readonly importing = computed(() => this.progress()?.running ?? false);
+  private stop = false;
 
   async restore(): Promise<void> {
     if (this.reading()) return;
@@ -29,43 +56,107 @@ export class Intake {
     if (kept?.draft) this.reading.set(kept);
   }
 
-  read(text: string, kitchen: Kitchen): void {
-    this.hold({ text, draft: readRecipe(text, kitchen), settled: [] });
-    void this.router.navigate(['/read']);
+  /** Reads a text and shows how. False when the reader failed, which has been said; the text stays where it was. */
+  async read(text: string, kitchen: Kitchen): Promise<boolean> {
+    this.busy.set(true);
+    const draft = await this.draftOf(text, kitchen, 'read');
+    this.busy.set(false);
+    if (!draft) return false;
+    this.hold({ text, draft, settled: [] });
+    await this.router.navigate(['/read']);
+    return true;
+  }
+
+  async draftOf(text: string, kitchen: Kitchen, channel: string): Promise<RecipeDraft | null> {
+    const out = await firstValueFrom(this.compute.run(channel, 'read', text, kitchen), { defaultValue: null });
+    if (out?.ok) return out.value;
+    if (out)
+      this.notices.problem('The recipe could not be read.', 'Nothing was changed. Try again, or paste a part of it.');
+    return null;
   }
 
   hold(reading: Reading | null): void {
+    const before = this.reading();
     this.reading.set(reading);
     const db = this.store.database;
+    const gone = before?.pile && before.pile !== reading?.pile && reading === null ? before.pile : null;
     void (reading
       ? db.meta.put({ key: 'reading', value: { ...reading, text: reading.text.slice(0, 100_000) }, revision: 1 })
-      : db.meta.delete('reading'));
+      : db.meta.bulkDelete(gone ? ['reading', gone] : ['reading']));
   }
 
   /** Puts a formula on the shelf under an id of its own, and opens it on the Bench. */
-  async shelve(formula: Formula, open = true): Promise<void> {
-    const taken = await this.store.database.working.get(formula.id);
-    const id = taken ? `${formula.id}-${crypto.randomUUID().slice(0, 4)}` : formula.id;
-    const done = await this.store.commit(id, `read "${formula.title}"`, 'working', id, null, {
-      formula: { ...formula, id },
-      plan: {},
-    });
-    if (!done) return;
-    await this.store.freeze({ ...formula, id }, 'as read');
-    if (open) await this.router.navigate(['/bench', id]);
+  async shelve(formula: Formula, open = true): Promise<boolean> {
+    const id = await this.store.shelve(formula, 'as read');
+    if (id !== null && open) await this.router.navigate(['/bench', id]);
+    return id !== null;
+  }
+
+  /** Recipes that came in together and have something left to settle, oldest first. */
+  readonly pile$ = this.store.live((db) => db.meta.where('key').startsWith(PILE).toArray());
+
+  /** Takes the next doubtful recipe of the pile in hand. */
+  async next(): Promise<boolean> {
+    const row = await this.store.database.meta.where('key').startsWith(PILE).first();
+    if (!row) return false;
+    this.hold({ ...(row.value as Reading), pile: row.key });
+    await this.router.navigate(['/read']);
+    return true;
   }
 
   async files(list: readonly File[], kitchen: Kitchen): Promise<void> {
-    for (const file of list) await this.file(file, kitchen, list.length === 1);
+    const texts: string[] = [];
+    for (const file of list) texts.push(...(await this.file(file, kitchen)));
+    const [only] = texts;
+    if (texts.length === 1 && only !== undefined) await this.read(only, kitchen);
+    else if (texts.length > 1) await this.many(texts, kitchen);
   }
 
-  private async file(file: File, kitchen: Kitchen, alone: boolean): Promise<void> {
+  cancel(): void {
+    this.stop = true;
+  }
+
+  /**
+   * Reads recipes one after another. Those without a doubt go on the shelf, the others wait in the pile; each is stored
+   * whole before the next is begun, so that stopping loses none and leaves none half done.
+   */
+  async many(texts: readonly string[], kitchen: Kitchen): Promise<void> {
+    this.stop = false;
+    let [shelved, doubtful, failed] = [0, 0, 0];
+    const say = (done: number, running: boolean): void =>
+      this.progress.set({ done, total: texts.length, shelved, doubtful, failed, running, stopped: this.stop });
+    say(0, true);
+    const stamp = Date.now().toString(36);
+    for (const [n, text] of texts.entries()) {
+      if (this.stop) break;
+      const draft = await this.draftOf(text, kitchen, 'import');
+      if (!draft || draft.formula.groups.length === 0) failed++;
+      else if (draft.doubts.length === 0) {
+        if (await this.shelve(draft.formula, false)) shelved++;
+        else failed++;
+      } else {
+        const key = `${PILE}${stamp}-${String(n).padStart(5, '0')}`;
+        await this.store.database.meta.put({ key, value: { text, draft, settled: [] } satisfies Reading, revision: 1 });
+        doubtful++;
+      }
+      say(n + 1, true);
+    }
+    const done = this.progress()?.done ?? 0;
+    say(done, false);
+  }
+
+  dismiss(): void {
+    this.progress.set(null);
+  }
+
+  /** Opens a file: a kitchen or a formula at once; texts of recipes are returned, to be read. */
+  private async file(file: File, _kitchen: Kitchen): Promise<readonly string[]> {
     if (file.size > MAX_FILE) {
       this.notices.problem(
         `${file.name} is ${Math.round(file.size / 1e6)} MB: too large for a recipe or a kitchen.`,
         'Open the file that Orvin exported, or a text file.',
       );
-      return;
+      return [];
     }
     const text = await file.text();
     const { readFile } = await formats();
@@ -77,21 +168,22 @@ export class Intake {
           `${read.value.kitchen.name} is open, with ${read.value.formulas.length} formulas and ${read.value.bakes.length} bakes.`,
         );
         await this.router.navigate(['/shelf']);
-        return;
+        return [];
       case 'formula':
-        await this.shelve(read.value, alone);
-        return;
+        await this.shelve(read.value);
+        return [];
       case 'problem': {
         const first = read.problems[0];
         this.notices.problem(
           `${file.name}, ${first?.place ?? ''}: ${first?.words ?? 'it cannot be read.'}`,
           first?.remedy ?? 'Nothing was changed.',
         );
-        return;
+        return [];
       }
-      case 'text':
-        if (alone) this.read(text, kitchen);
-        else await this.shelve(readRecipe(text, kitchen).formula, false);
+      case 'text': {
+        const texts = await firstValueFrom(this.compute.run('texts', 'texts', text), { defaultValue: null });
+        return texts?.ok ? texts.value : [text];
+      }
     }
   }
 }

@@ -15,7 +15,7 @@ const text = `Seeded scones
 60 g butter
 150 g milk
 
-Bake at 210C for 14 minutes.`;
+Bake at 180C for 14 minutes.`;
 
 describe('the proof sheet', () => {
   let fixture: ComponentFixture<Proof>;
@@ -28,7 +28,7 @@ describe('the proof sheet', () => {
     store = TestBed.inject(Store);
     await store.open(name);
     await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
-    TestBed.inject(Intake).read(text, defaultKitchen);
+    await TestBed.inject(Intake).read(text, defaultKitchen);
     fixture = TestBed.createComponent(Proof);
     await fixture.whenStable();
   });
@@ -40,7 +40,13 @@ describe('the proof sheet', () => {
   });
 
   const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
-  const doubtful = (): string[] => [...host().querySelectorAll('.doubt .said')].map((e) => e.textContent?.trim() ?? '');
+  const doubtful = (): string[] =>
+    [...host().querySelectorAll('.doubt .said')].map((e) =>
+      [...e.querySelectorAll('span')]
+        .map((x) => x.textContent)
+        .join('')
+        .trim(),
+    );
   const press = async (words: string): Promise<void> => {
     const button = [...host().querySelectorAll('button')].find((b) => b.textContent?.trim() === words);
     expect(button).withContext(words).toBeDefined();
@@ -49,7 +55,12 @@ describe('the proof sheet', () => {
   };
 
   it('keeps every line of the paste in its place and marks those in doubt', () => {
-    const said = [...host().querySelectorAll('.said')].map((e) => e.textContent?.trim() ?? '');
+    const said = [...host().querySelectorAll('.said')].map((e) =>
+      [...e.querySelectorAll('span')]
+        .map((x) => x.textContent)
+        .join('')
+        .trim(),
+    );
     expect(said).toEqual(text.split('\n'));
     expect(doubtful()).toEqual(['3 tbsp baking soda', '2 cups (180 g) sugar', '40 g glimmer']);
   });
@@ -60,10 +71,37 @@ describe('the proof sheet', () => {
     await press('not an ingredient');
     expect(doubtful()).toEqual([]);
     expect(host().querySelector('.state')?.textContent).toContain('Nothing left in doubt');
-    const read = [...host().querySelectorAll('.read')].map((e) => e.textContent?.trim() ?? '').filter((t) => t !== '');
-    expect(read).toContain('180 g granulated sugar');
-    expect(read.some((r) => r.endsWith('baking powder'))).toBeTrue();
+    const read = [...host().querySelectorAll('.read')].map((e) => (e.textContent ?? '').replace(/\s+/g, ' ').trim());
+    expect(read.some((r) => /180 g ?Granulated sugar/.test(r)))
+      .withContext(read.join())
+      .toBeTrue();
+    expect(read.some((r) => r.endsWith('Baking powder'))).toBeTrue();
     expect(read.join()).not.toContain('not known');
+  });
+
+  it('takes a press back, and reads a corrected line again with the rest settled as it was', async () => {
+    await press('180 g, as weighed');
+    await press('take back Ctrl Z');
+    expect(doubtful()).toContain('2 cups (180 g) sugar');
+    await press('180 g, as weighed');
+    (host().querySelector('[aria-label="Correct: 40 g glimmer"]') as HTMLButtonElement).click();
+    await fixture.whenStable();
+    const input = host().querySelector('input.correct') as HTMLInputElement;
+    input.value = '40 g sunflower seeds';
+    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    for (let i = 0; i < 100 && doubtful().length > 1; i++) {
+      await new Promise((r) => setTimeout(r, 20));
+      await fixture.whenStable();
+    }
+    expect(doubtful()).toEqual(['3 tbsp baking soda']);
+    expect(TestBed.inject(Intake).reading()?.text).toContain('40 g sunflower seeds');
+  });
+
+  it('underlines what each value was read from', () => {
+    const of = (what: string): string[] => [...host().querySelectorAll(`.p-${what}`)].map((e) => e.textContent ?? '');
+    expect(of('amount')).toEqual(jasmine.arrayContaining(['300 g', '3 tbsp', '60 g']));
+    expect(of('ingredient')).toEqual(jasmine.arrayContaining(['plain flour', 'baking soda', 'butter']));
+    expect(of('heat').concat(of('time'))).toEqual(['180C', '14 minutes']);
   });
 
   it('goes to the bench as it stands, doubts or no, and lets the reading go', async () => {

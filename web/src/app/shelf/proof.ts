@@ -1,74 +1,150 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { allItems, familyOf, ingredientFor, settle, type Doubt } from '@orvin/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import {
+  allItems,
+  defaultKitchen,
+  families,
+  familyOf,
+  ingredientFor,
+  isBatter,
+  settle,
+  type Choice,
+  type Doubt,
+  type FamilyId,
+  type Item,
+  type Mark,
+} from '@orvin/core';
+import { SelectModule } from 'primeng/select';
+import { Notices } from '../data/notices';
+import { Store } from '../data/store';
 import { bakeWords, tinWords } from '../ui/words';
-import { Intake } from './intake';
+import { Intake, type Reading, type Settled } from './intake';
 
-interface ProofLine {
+/** A stretch of a line: what it was read as, and whether a doubt points at it. */
+interface Piece {
   readonly text: string;
-  readonly kind: 'item' | 'plain';
-  readonly read: string;
-  readonly doubts: readonly Doubt[];
+  readonly what: Mark['what'] | 'plain';
+  readonly role: string;
+  readonly doubted: boolean;
 }
 
-/** The recipe as it was pasted, with what was read from each line beside it, and doubts to settle like a proof sheet. */
+interface ReadAs {
+  readonly id: string;
+  readonly grams: string;
+  readonly name: string;
+  readonly role: string;
+  readonly unknown: boolean;
+  readonly apart: string;
+}
+
+interface ProofLine {
+  readonly no: number;
+  readonly text: string;
+  readonly pieces: readonly Piece[];
+  readonly reads: readonly ReadAs[];
+  readonly doubts: readonly Doubt[];
+  /** Of the notes in the margin that are about this line. */
+  readonly numbers: readonly number[];
+  readonly kind: 'item' | 'title' | 'group' | 'plain' | 'blank';
+  readonly unread: boolean;
+}
+
+/** The recipe as it was pasted, what was read from each stretch of it, and the doubts in its margin. */
 @Component({
   selector: 'orvin-proof',
-  imports: [RouterLink],
+  imports: [FormsModule, RouterLink, SelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof.html',
   styleUrl: './proof.scss',
+  host: { '(document:keydown)': 'key($event)' },
 })
 export class Proof {
   private readonly intake = inject(Intake);
   private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  private readonly notices = inject(Notices);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
+  protected readonly waiting = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly reading = this.intake.reading;
+  /** Readings before each press, newest last. */
+  protected readonly past = signal<readonly Reading[]>([]);
+  protected readonly correcting = signal<number | null>(null);
   protected readonly draft = computed(() => this.reading()?.draft ?? null);
   protected readonly formula = computed(() => this.draft()?.formula ?? null);
-  protected readonly family = computed(() => {
-    const f = this.formula();
-    return f ? familyOf(f.family).name : '';
-  });
-  protected readonly readAs = computed(() => {
-    const f = this.formula();
-    const use = f?.tins?.[0];
-    const parts = [
-      this.family(),
-      `${this.items()} ingredients`,
-      ...(f?.bake ? [bakeWords(f.bake)] : []),
-      ...(use ? [tinWords(use)] : []),
-    ];
-    return `Read as ${parts.join(', ')}.`;
-  });
+  protected readonly families = families.map((f) => ({ id: f.id, name: f.name }));
   protected readonly items = computed(() => {
     const f = this.formula();
     return f ? allItems(f).length : 0;
   });
-  protected readonly wide = computed(() => this.draft()?.doubts.filter((d) => d.itemId === undefined) ?? []);
+  protected readonly family = computed(() => familyOf(this.formula()?.family ?? 'free').name);
+  protected readonly facts = computed(() => {
+    const f = this.formula();
+    if (!f) return [];
+    const use = f.tins?.[0];
+    return [
+      `${this.items()} ingredients`,
+      ...(f.bake ? [bakeWords(f.bake) + (f.bake.stages ? ', in stages' : '')] : ['no heat found']),
+      ...(use ? [tinWords(use)] : []),
+      ...(f.yield ? [`makes ${f.yield.pieces} ${f.yield.name ?? ''}`.trim()] : []),
+      `cup ${f.source.cupMl} ml`,
+    ];
+  });
+  /** Lines can be corrected where what is shown is what was pasted. */
+  protected readonly asPasted = computed(() => this.draft()?.lines === undefined);
+
   protected readonly lines = computed<readonly ProofLine[]>(() => {
     const r = this.reading();
     const f = this.formula();
     if (!r || !f) return [];
-    const byWords = new Map(allItems(f).map((i) => [i.words, i]));
-    return r.text
-      .split(/\r\n?|\n/)
-      .slice(0, 400)
-      .map((text) => {
-        const bare = text
-          .replace(/^#+\s*/, '')
-          .replace(/^[\s\-–—*•·]+(?=\S)/, '')
-          .trim();
-        const item = byWords.get(bare);
-        if (!item) return { text, kind: 'plain', read: '', doubts: [] };
-        const g = item.grams < 20 ? Math.round(item.grams * 10) / 10 : Math.round(item.grams);
-        return {
-          text,
-          kind: 'item',
-          read: `${g} g ${ingredientFor(f, item).name.toLowerCase()}`,
-          doubts: r.draft.doubts.filter((d) => d.itemId === item.id),
-        };
+    const texts = r.draft.lines ?? r.text.split(/\r\n?|\n/);
+    const marks = r.draft.marks ?? [];
+    const placed = this.notes().map((n) => n.doubt);
+    const items = new Map(allItems(f).map((i) => [i.id, i]));
+    const place = new Map(f.groups.flatMap((g) => g.items.map((i) => [i.id, isBatter(g) ? '' : g.name] as const)));
+    return texts.slice(0, 600).map((text, no): ProofLine => {
+      const mine = marks.filter((m) => m.line === no);
+      const doubts = r.draft.doubts.filter((d) => d.place?.line === no);
+      const ids = [...new Set(mine.map((m) => m.itemId).filter((x): x is string => x !== undefined))];
+      const reads = ids.flatMap((id) => {
+        const item = items.get(id);
+        return item ? [this.readAs(item, place.get(id) ?? '')] : [];
       });
+      const kind =
+        text.trim() === ''
+          ? 'blank'
+          : ids.length > 0
+            ? 'item'
+            : mine.some((m) => m.what === 'title')
+              ? 'title'
+              : mine.some((m) => m.what === 'group')
+                ? 'group'
+                : 'plain';
+      return {
+        no,
+        text,
+        pieces: piecesOf(text, mine, doubts, (id) => (id && items.has(id) ? this.roleOf(items.get(id) as Item) : '')),
+        reads,
+        doubts,
+        numbers: doubts.map((d) => 1 + placed.indexOf(d)),
+        kind,
+        unread: mine.length === 0,
+      };
+    });
   });
+
+  /** Doubts with a place in the text, in its order, numbered as proof marks are. */
+  protected readonly notes = computed(() =>
+    (this.draft()?.doubts ?? [])
+      .filter((d) => d.place !== null)
+      .sort((a, b) => (a.place?.line ?? 0) - (b.place?.line ?? 0) || (a.place?.from ?? 0) - (b.place?.from ?? 0))
+      .map((doubt, i) => ({ doubt, number: i + 1 })),
+  );
+
+  /** Doubts that have no line of their own. */
+  protected readonly wide = computed(() => this.draft()?.doubts.filter((d) => d.place === null) ?? []);
   protected readonly open = computed(() => this.draft()?.doubts.length ?? 0);
 
   constructor() {
@@ -77,22 +153,137 @@ export class Proof {
     });
   }
 
-  protected settle(doubt: Doubt, choice: string): void {
+  private readonly roleOf = (item: Item): string => {
+    const f = this.formula();
+    return f && item.ingredient !== 'unknown' ? ingredientFor(f, item, this.kitchen()).role : '';
+  };
+
+  private readAs(item: Item, apart: string): ReadAs {
+    const f = this.formula();
+    const g = item.grams < 20 ? Math.round(item.grams * 10) / 10 : Math.round(item.grams);
+    const unknown = item.ingredient === 'unknown';
+    return {
+      id: item.id,
+      grams: item.grams > 0 ? `${g} g` : '–',
+      name: unknown || !f ? 'not known' : ingredientFor(f, item, this.kitchen()).name,
+      role: this.roleOf(item),
+      unknown,
+      apart,
+    };
+  }
+
+  protected settle(doubt: Doubt, choice: Choice): void {
     const r = this.reading();
     if (!r) return;
-    const words = doubt.choices.find((c) => c.id === choice)?.words ?? '';
-    this.intake.hold({ ...r, draft: settle(r.draft, doubt.id, choice), settled: [...r.settled, words] });
+    this.past.update((p) => [...p.slice(-40), r]);
+    const settled: Settled = { words: doubt.words, choice: choice.id };
+    this.intake.hold({ ...r, draft: settle(r.draft, doubt.id, choice.id), settled: [...r.settled, settled] });
+    this.focusNext();
+  }
+
+  /** After a press the next open place is under the finger, so that a sheet can be gone through by Enter alone. */
+  private focusNext(): void {
+    setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>('.wide .likely, .note .likely')?.focus());
+  }
+
+  protected takeBack(): void {
+    const p = this.past();
+    const last = p.at(-1);
+    if (!last) return;
+    this.past.set(p.slice(0, -1));
+    this.intake.hold(last);
+  }
+
+  protected setFamily(family: FamilyId): void {
+    const r = this.reading();
+    if (!r || r.draft.formula.family === family) return;
+    this.past.update((p) => [...p.slice(-40), r]);
+    const doubts = r.draft.doubts.filter((d) => d.kind !== 'family');
+    this.intake.hold({ ...r, draft: { ...r.draft, formula: { ...r.draft.formula, family }, doubts } });
+  }
+
+  protected correct(line: ProofLine): void {
+    if (!this.asPasted()) return;
+    this.correcting.set(line.no);
+    setTimeout(() => this.host.nativeElement.querySelector<HTMLInputElement>('input.correct')?.focus());
+  }
+
+  /** Puts the corrected words in their line, reads the sheet again, and settles again what was settled before. */
+  protected async corrected(no: number, words: string): Promise<void> {
+    if (this.correcting() !== no) return;
+    this.correcting.set(null);
+    const r = this.reading();
+    if (!r) return;
+    const lines = r.text.split(/\r\n?|\n/);
+    if (lines[no] === words) return;
+    lines[no] = words;
+    const text = lines.join('\n');
+    const draft = await this.intake.draftOf(text, this.kitchen(), 'read');
+    if (!draft) return;
+    const again = r.settled.reduce((d, s) => {
+      const same = d.doubts.find((x) => x.words === s.words);
+      return same?.choices.some((c) => c.id === s.choice) ? settle(d, same.id, s.choice) : d;
+    }, draft);
+    this.past.update((p) => [...p.slice(-40), r]);
+    this.intake.hold({ ...r, text, draft: again });
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test((e.target as HTMLElement).tagName);
+    if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !typing && this.past().length > 0) {
+      e.preventDefault();
+      this.takeBack();
+    }
   }
 
   protected async shelve(): Promise<void> {
     const f = this.formula();
+    const pile = this.reading()?.pile;
     if (!f) return;
-    await this.intake.shelve(f);
+    if (!(await this.intake.shelve(f, pile === undefined))) return;
     this.intake.hold(null);
+    this.past.set([]);
+    if (pile !== undefined && !(await this.intake.next())) {
+      this.notices.say('That was the last of the pile.');
+      await this.router.navigate(['/shelf']);
+    }
   }
 
   protected throwAway(): void {
+    const gone = this.reading();
     this.intake.hold(null);
+    if (gone)
+      this.notices.say(`"${gone.draft.formula.title}" was thrown away.`, {
+        label: 'take it back',
+        run: () => {
+          this.intake.hold(gone);
+          void this.router.navigate(['/read']);
+        },
+      });
     void this.router.navigate(['/shelf']);
   }
+}
+
+/** Cuts a line into stretches by its marks; a doubt's own stretch is marked where it points. */
+function piecesOf(
+  text: string,
+  marks: readonly Mark[],
+  doubts: readonly Doubt[],
+  role: (id?: string) => string,
+): readonly Piece[] {
+  const fine = marks.filter((m) => m.what !== 'method' && m.to > m.from);
+  const edges = new Set([0, text.length]);
+  for (const m of fine) edges.add(m.from).add(m.to);
+  for (const d of doubts) if (d.place) edges.add(d.place.from).add(d.place.to);
+  const at = [...edges].filter((x) => x >= 0 && x <= text.length).sort((a, b) => a - b);
+  return at.slice(0, -1).map((from, i): Piece => {
+    const to = at[i + 1] ?? text.length;
+    const over = fine.find((m) => m.from <= from && to <= m.to);
+    return {
+      text: text.slice(from, to),
+      what: over?.what ?? 'plain',
+      role: over?.what === 'ingredient' ? role(over.itemId) : '',
+      doubted: doubts.some((d) => d.place !== null && d.place.from <= from && to <= d.place.to),
+    };
+  });
 }

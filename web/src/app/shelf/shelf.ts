@@ -42,7 +42,7 @@ interface Standing {
 })
 export class Shelf {
   private readonly store = inject(Store);
-  private readonly intake = inject(Intake);
+  protected readonly intake = inject(Intake);
   private readonly notices = inject(Notices);
   protected readonly desk = inject(Desk);
   protected readonly kitchens = inject(Kitchens);
@@ -50,6 +50,7 @@ export class Shelf {
   private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
   private readonly working = toSignal(this.store.working$);
   private readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
+  protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
   protected readonly problem = signal('');
   protected readonly loaded = computed(() => this.working() !== undefined);
@@ -95,15 +96,22 @@ export class Shelf {
       );
       return;
     }
-    this.intake.read(this.text(), this.kitchen());
+    void this.intake.read(this.text(), this.kitchen());
+  }
+
+  /** A page copied as a page brings its markup; read as such, its headings and lists are not lost. */
+  private copied(e: ClipboardEvent): string {
+    const plain = e.clipboardData?.getData('text/plain') ?? '';
+    const html = e.clipboardData?.getData('text/html') ?? '';
+    return /<(?:li|h[1-6]|tr)\b/i.test(html) && !/^\s*[{[]/.test(plain) ? html : plain;
   }
 
   /** Pasting anywhere on the shelf reads at once. */
   protected pasted(e: ClipboardEvent): void {
     const target = e.target as HTMLElement;
     if (/^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
-    const text = e.clipboardData?.getData('text/plain') ?? '';
-    if (text.trim() !== '') this.intake.read(text, this.kitchen());
+    const text = this.copied(e);
+    if (text.trim() !== '') void this.intake.read(text, this.kitchen());
   }
 
   protected chosen(e: Event): void {
