@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { complaints, emptyKitchen, gramsField, hang, paste, pearLoaf, timeRange } from './src/steps';
+import { complaints, emptyKitchen, gramsField, hang, larder, paste, pearLoaf, timeRange } from './src/steps';
 
 interface KitchenFile {
   formulas: { formula: { title: string; groups: { items: { ingredient: string; grams: number }[] }[] } }[];
@@ -76,7 +76,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
 
   // export everything, clear, import, compare
   const save = async (): Promise<KitchenFile> => {
-    await hang(page, 'Larder');
+    await larder(page, 'Your data');
     const waiting = page.waitForEvent('download');
     await page.getByRole('button', { name: 'export the kitchen' }).click();
     return JSON.parse(await readFile(await (await waiting).path(), 'utf8')) as KitchenFile;

@@ -11,6 +11,9 @@ const views = [
   '/counter/cheese-and-thyme-scones',
   '/log/rye-and-pear-loaf',
   '/larder',
+  '/larder?part=tins',
+  '/larder?part=kit',
+  '/larder?part=data',
 ];
 
 for (const theme of ['light', 'dim'] as const)

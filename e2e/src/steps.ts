@@ -39,7 +39,7 @@ export async function sampleKitchen(page: Page): Promise<void> {
 
 export async function emptyKitchen(page: Page): Promise<void> {
   await sampleKitchen(page);
-  await hang(page, 'Larder');
+  await larder(page, 'Your data');
   await page.getByRole('button', { name: 'start an empty kitchen' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'My kitchen' })).toBeVisible();
 }
@@ -47,6 +47,15 @@ export async function emptyKitchen(page: Page): Promise<void> {
 /** Goes to a view by the rail. */
 export async function hang(page: Page, view: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view, exact: true }).click();
+}
+
+/** Opens a part of the larder by its name. */
+export async function larder(
+  page: Page,
+  part: 'Ingredients' | 'Tins' | 'Kit and measures' | 'Your data',
+): Promise<void> {
+  await hang(page, 'Larder');
+  await page.getByRole('navigation', { name: 'Parts of the larder' }).getByRole('link', { name: part }).click();
 }
 
 export async function paste(page: Page, text: string): Promise<void> {

@@ -154,7 +154,10 @@ export class Store {
     await this.guarded(async (db) => {
       const wrong = await unfit('working', formula.id, { formula, plan: {} });
       if (wrong !== null) {
-        this.notices.problem(`"${formula.title}" was not stored: ${wrong}`, 'The recipe itself is unchanged where it came from.');
+        this.notices.problem(
+          `"${formula.title}" was not stored: ${wrong}`,
+          'The recipe itself is unchanged where it came from.',
+        );
         throw new Unfit();
       }
       await db.transaction('rw', [db.working, db.versions, db.commands], async () => {
@@ -163,10 +166,20 @@ export class Store {
         const own = { ...formula, id: key };
         const at = Date.now();
         const after: Doc = { formula: own, plan: {} };
-        await db.commands.add({ doc: key, at, label: `read "${formula.title}"`, table: 'working', key, before: null, after, undone: 0 });
+        await db.commands.add({
+          doc: key,
+          at,
+          label: `read "${formula.title}"`,
+          table: 'working',
+          key,
+          before: null,
+          after,
+          undone: 0,
+        });
         await db.working.put({ ...after, id: key, revision: 1, updatedAt: at });
         // a formula taken off the shelf leaves its versions, and this one follows them
-        const n = (await db.versions.where('formulaId').equals(key).toArray()).reduce((m, v) => Math.max(m, v.n), 0) + 1;
+        const n =
+          (await db.versions.where('formulaId').equals(key).toArray()).reduce((m, v) => Math.max(m, v.n), 0) + 1;
         await db.versions.add({ id: `${key}@${n}`, formulaId: key, n, at, why, formula: own });
         id = key;
       });

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  Injector,
+  afterNextRender,
+  computed,
+  inject,
+  signal,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -65,6 +74,7 @@ export class Proof {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   private readonly notices = inject(Notices);
+  private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
   protected readonly waiting = toSignal(this.intake.pile$, { initialValue: [] });
@@ -183,7 +193,13 @@ export class Proof {
 
   /** After a press the next open place is under the finger, so that a sheet can be gone through by Enter alone. */
   private focusNext(): void {
-    setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>('.wide .likely, .note .likely')?.focus());
+    this.afterDrawing(() =>
+      this.host.nativeElement.querySelector<HTMLElement>('.wide .likely, .note .likely')?.focus(),
+    );
+  }
+
+  private afterDrawing(work: () => void): void {
+    afterNextRender(work, { injector: this.injector });
   }
 
   protected takeBack(): void {
@@ -205,7 +221,7 @@ export class Proof {
   protected correct(line: ProofLine): void {
     if (!this.asPasted()) return;
     this.correcting.set(line.no);
-    setTimeout(() => this.host.nativeElement.querySelector<HTMLInputElement>('input.correct')?.focus());
+    this.afterDrawing(() => this.host.nativeElement.querySelector<HTMLInputElement>('input.correct')?.focus());
   }
 
   /** Puts the corrected words in their line, reads the sheet again, and settles again what was settled before. */

@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { Backup } from '../data/backup';
+import { Kitchens } from '../data/kitchens';
+import { Notices } from '../data/notices';
+import { Desk } from '../desk/desk';
+import { Intake } from '../shelf/intake';
+import { Theme } from '../ui/theme';
+
+/** The baker's own data: what keeps it safe, other kitchens on this device, and the light it is looked at in. */
+@Component({
+  selector: 'orvin-own-data',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './own-data.html',
+  styleUrl: './larder.scss',
+})
+export class OwnData {
+  private readonly desk = inject(Desk);
+  private readonly intake = inject(Intake);
+  private readonly notices = inject(Notices);
+  protected readonly kitchens = inject(Kitchens);
+  protected readonly backup = inject(Backup);
+  protected readonly theme = inject(Theme);
+  protected readonly kitchen = this.desk.kitchen;
+  protected readonly persisted = signal<boolean | null>(null);
+  protected readonly clearing = signal(false);
+
+  constructor() {
+    void navigator.storage?.persisted?.().then((p) => this.persisted.set(p));
+  }
+
+  protected async keepSafe(): Promise<void> {
+    const yes = await this.kitchens.persist();
+    this.persisted.set(yes);
+    this.notices.say(
+      yes
+        ? 'The browser will keep this kitchen, even when space gets short.'
+        : 'The browser did not promise to keep it. Export a copy now and then.',
+    );
+  }
+
+  protected chosen(e: Event): void {
+    const input = e.target as HTMLInputElement;
+    const files = [...(input.files ?? [])];
+    input.value = '';
+    void this.intake.files(files, this.kitchen());
+  }
+
+  protected async clear(): Promise<void> {
+    const id = this.kitchens.current()?.id;
+    this.clearing.set(false);
+    this.desk.putDown();
+    if (id) await this.kitchens.remove(id);
+    this.notices.say('That kitchen is gone from this device.');
+  }
+
+  protected async empty(): Promise<void> {
+    this.desk.putDown();
+    await this.kitchens.startEmpty('My kitchen');
+  }
+}

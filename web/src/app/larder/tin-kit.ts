@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  capacityOf,
+  convert,
+  readTin,
+  shapes,
+  tinProblems,
+  type Tin,
+  type TinMaterial,
+  type TinShape,
+} from '@orvin/core';
+import { SelectModule } from 'primeng/select';
+import { TinSection } from '../ui/tin-section';
+import { KitchenEdit } from './kitchen-edit';
+
+type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
+const materials: readonly TinMaterial[] = [
+  'light metal',
+  'shiny metal',
+  'dark metal',
+  'glass',
+  'ceramic',
+  'silicone',
+  'cast iron',
+  'none',
+];
+
+/** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
+@Component({
+  selector: 'orvin-tin-kit',
+  imports: [FormsModule, SelectModule, TinSection],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './tin-kit.html',
+  styleUrls: ['./larder.scss', './tin-kit.scss'],
+})
+export class TinKit {
+  protected readonly edit = inject(KitchenEdit);
+  protected readonly kitchen = this.edit.kitchen;
+  protected readonly shapes = shapes.map((s) => ({ id: s.id as TinShape, name: s.name }));
+  protected readonly materials = materials.map((id) => ({ id, name: id === 'none' ? 'none, on a tray' : id }));
+  private readonly picked = signal<string | null>(null);
+  protected readonly tin = computed(
+    () => this.kitchen().tins.find((t) => t.id === this.picked()) ?? this.kitchen().tins[0],
+  );
+
+  protected readonly free = computed(() => ['mound', 'slab'].includes(this.tin()?.shape ?? ''));
+  protected readonly geometry = computed(() => {
+    const t = this.tin();
+    if (!t) return 0;
+    const { capacityMl: _measured, ...by } = t;
+    return Math.round(capacityOf(by));
+  });
+  protected readonly problems = computed(() => {
+    const t = this.tin();
+    return t ? tinProblems(t) : [];
+  });
+  protected readonly sizes = computed<readonly { id: Size; name: string }[]>(() => {
+    switch (this.tin()?.shape) {
+      case 'round':
+      case 'cup':
+        return [
+          { id: 'topMm', name: 'across the rim' },
+          { id: 'baseMm', name: 'across the base' },
+          { id: 'depthMm', name: 'deep' },
+        ];
+      case 'tube':
+        return [
+          { id: 'topMm', name: 'across the rim' },
+          { id: 'baseMm', name: 'across the base' },
+          { id: 'tubeMm', name: 'tube' },
+          { id: 'depthMm', name: 'deep' },
+        ];
+      case 'square':
+        return [
+          { id: 'topMm', name: 'side at the rim' },
+          { id: 'baseMm', name: 'side at the base' },
+          { id: 'depthMm', name: 'deep' },
+        ];
+      case 'mound':
+      case 'slab':
+        return [
+          { id: 'topMm', name: 'across' },
+          { id: 'depthMm', name: 'thick' },
+        ];
+      default:
+        return [
+          { id: 'topMm', name: 'long at the rim' },
+          { id: 'top2Mm', name: 'wide at the rim' },
+          { id: 'baseMm', name: 'long at the base' },
+          { id: 'base2Mm', name: 'wide at the base' },
+          { id: 'depthMm', name: 'deep' },
+        ];
+    }
+  });
+
+  protected readonly holds = (t: Tin): string =>
+    t.shape === 'mound' || t.shape === 'slab' ? 'on a tray' : `${Math.round(capacityOf(t) / 10) * 10} ml`;
+
+  protected pick(id: string): void {
+    this.picked.set(id);
+  }
+
+  protected set(change: Partial<Tin>, what: string): void {
+    const t = this.tin();
+    const k = this.kitchen();
+    if (t)
+      this.edit.change(`${t.name}: ${what}`, {
+        ...k,
+        tins: k.tins.map((x) => (x.id === t.id ? { ...x, ...change } : x)),
+      });
+  }
+
+  protected setName(e: Event): void {
+    const name = (e.target as HTMLInputElement).value.trim();
+    if (name !== '') this.set({ name }, 'name');
+  }
+
+  /** A length in any unit; bare numbers are millimetres. */
+  protected setSize(e: Event, id: Size): void {
+    const input = e.target as HTMLInputElement;
+    const t = this.tin();
+    const m = /^\s*([\d.,]+)\s*(mm|cm|in(?:ch(?:es)?)?|["”″])?\s*$/i.exec(input.value);
+    const unit = (m?.[2] ?? 'mm').toLowerCase().replace(/^in.*|["”″]/, 'in');
+    const mm = m?.[1] ? convert(Number(m[1].replace(',', '.')), unit, 'mm', this.kitchen().measures) : NaN;
+    if (!t || !Number.isFinite(mm) || mm <= 0 || mm > 1000) {
+      this.edit.problem.set(
+        `"${input.value}" is no length I can read: 203, 20.3 cm, 8 in. It stays ${t?.[id] ?? 'unset'}.`,
+      );
+      input.value = String(t?.[id] ?? '');
+      return;
+    }
+    this.set({ [id]: Math.round(mm * 10) / 10 }, id === 'depthMm' ? 'depth' : 'size');
+  }
+
+  protected setOptional(e: Event, id: 'capacityMl' | 'tareG' | 'cups', what: string, low: number, high: number): void {
+    const t = this.tin();
+    const k = this.kitchen();
+    if (!t) return;
+    if ((e.target as HTMLInputElement).value.trim() === '') {
+      const { [id]: _gone, ...rest } = t;
+      this.edit.change(`${t.name}: no ${what}`, { ...k, tins: k.tins.map((x) => (x.id === t.id ? (rest as Tin) : x)) });
+      return;
+    }
+    const value = this.edit.number(e, what, low, high, t[id]);
+    if (value !== null) this.set({ [id]: id === 'cups' ? Math.round(value) : value }, what);
+  }
+
+  /** A tin in words, as a recipe would name it: "9 x 5 inch loaf", "two 20 cm rounds". */
+  protected add(words: HTMLInputElement): void {
+    const use = readTin(/\b(?:tin|tray|pan|\[)/i.test(words.value) ? words.value : `a ${words.value} tin`);
+    if (!use) {
+      this.edit.problem.set(
+        `"${words.value}" names no tin I can picture. Say its size and shape: 20 cm round, 9 x 5 inch loaf, 12-hole muffin tray.`,
+      );
+      return;
+    }
+    const k = this.kitchen();
+    const id = `${use.tin.id}-${crypto.randomUUID().slice(0, 4)}`;
+    this.edit.change(`add ${use.tin.name}`, { ...k, tins: [...k.tins, { ...use.tin, id }] });
+    this.picked.set(id);
+    words.value = '';
+  }
+
+  protected remove(t: Tin): void {
+    const k = this.kitchen();
+    this.edit.change(`take away ${t.name}`, { ...k, tins: k.tins.filter((x) => x.id !== t.id) });
+  }
+}
