@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { complaints, emptyKitchen, gramsField, hang, paste, sampleKitchen } from './src/steps';
 
@@ -19,6 +20,8 @@ test('a proof sheet is corrected: doubts settled, a line mended, a press taken b
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('status').filter({ hasText: '2 places' })).toBeVisible();
   await page.getByRole('button', { name: 'Neutral oil' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
+  await page.waitForTimeout(100);
   await page.reload();
   await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
   await page.getByText('ground ginjer', { exact: true }).hover();
@@ -90,4 +93,39 @@ test('several files at once: the clear ones stand on the shelf, the doubtful one
   await page.getByRole('button', { name: 'to the shelf, next' }).click();
   await expect(page.getByText('That was the last of the pile.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Plain scones/ })).toHaveCount(5);
+});
+
+test('a card is one page on A5 and A6, and every format it can be saved in is read back alike', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.goto('/bench/rye-and-pear-loaf');
+  await page.getByRole('link', { name: 'card', exact: true }).click();
+  const card = page.getByRole('article', { name: 'Card: Rye and pear loaf' });
+  await expect(card.getByText('150 g')).toBeVisible();
+  await expect(card.getByText(/Contains .*walnut/)).toBeVisible();
+  for (const size of ['A5', 'A6']) {
+    await page.getByRole('button', { name: size }).click();
+    await expect(page.locator('.paper')).toHaveClass(new RegExp(size.toLowerCase()));
+    await expect(page.getByText(/One page, [\d.]+ point/)).toBeVisible();
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)?.length).toBe(1);
+    const [, w] = /\/MediaBox\s*\[\s*0 0 ([\d.]+)/.exec(pdf) ?? [];
+    expect(Math.round((Number(w) / 72) * 25.4)).toBe(size === 'A5' ? 148 : 105);
+  }
+  for (const format of ['plain text', 'Markdown', 'table (CSV)', 'schema.org JSON-LD']) {
+    await page.goto('/card/rye-and-pear-loaf');
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: format }).click();
+    const path = await (await waiting).path();
+    await hang(page, 'Shelf');
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'card.txt',
+      mimeType: 'text/plain',
+      buffer: await readFile(path),
+    });
+    await expect(page.getByRole('heading', { level: 1, name: 'Rye and pear loaf' })).toBeVisible();
+    await expect(page.getByText('12 ingredients')).toBeVisible();
+    await expect(page.getByText('Nothing left in doubt')).toBeVisible();
+    await expect(page.getByText('makes 12 slices')).toBeVisible();
+    await page.getByRole('button', { name: 'throw it away' }).click();
+  }
 });

@@ -107,6 +107,7 @@ const shots = [
       await p.waitForTimeout(1500);
     },
   ],
+  ['card', 1280, 860, '/card/rye-and-pear-loaf'],
   ['larder', 1280, 800, '/larder'],
   ['larder-tins', 1280, 800, '/larder?part=tins'],
   ['larder-kit', 1280, 800, '/larder?part=kit'],

@@ -85,7 +85,7 @@ export function volumeTolerance(ingredient: Ingredient): readonly [number, numbe
 const cupSteps = [1, 3 / 4, 2 / 3, 1 / 2, 1 / 3, 1 / 4];
 
 /** Whole, half and third cups first, then spoons: an amount as it is measured with what the baker owns. */
-export function asMeasured(grams: number, ingredient: Ingredient, source: Source): string {
+export function asMeasured(grams: number, ingredient: Ingredient, source: Source, form?: Form): string {
   if (!(grams > 0)) return grams === 0 ? 'none' : '–';
   const piece = pieceGrams(ingredient, source);
   if (piece && !ingredient.pieces && (ingredient.role === 'egg' || ingredient.role === 'fruit')) {
@@ -95,7 +95,7 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
         ? `${plain(grams)} g beaten`
         : `${asFraction(roundTo(n, n < 1 ? 0.25 : 0.5))} ${eggWord(ingredient, n)}`;
   }
-  const ml = grams / densityIn(ingredient, source);
+  const ml = grams / densityIn(ingredient, source, form);
   const tsp = ml / teaspoonMl(source);
   if (tsp < 0.11) return 'a pinch';
   if (tsp < 2.9) return `${asFraction(roundTo(tsp, tsp < 1.1 ? 1 / 8 : 1 / 4))} tsp`;
@@ -108,7 +108,9 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   const head = whole + step > 0 ? `${asFraction(whole + step)} ${whole + step > 1.001 ? 'cups' : 'cup'}` : '';
   const leftTsp = left / teaspoonMl(source);
   if (leftTsp < 0.9 || left < cups * source.cupMl * 0.02) return head;
-  return `${head} + ${spoons(leftTsp, source)}`;
+  // beside a cup, half teaspoons and then half tablespoons are as fine as it makes sense to measure
+  const half = tablespoonMl(source) / teaspoonMl(source) / 2;
+  return `${head} + ${spoons(roundTo(leftTsp, leftTsp < 2 ? 0.5 : half), source)}`;
 }
 
 /** Tablespoons and the teaspoons left over, to a quarter; a half tablespoon is said as such. */

@@ -1,6 +1,15 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
-import { asMeasured, readAmount, type Ingredient, type Item, type Kitchen, type Source, type Usual } from '@orvin/core';
+import {
+  asMeasured,
+  roundings,
+  readAmount,
+  type Ingredient,
+  type Item,
+  type Kitchen,
+  type Source,
+  type Usual,
+} from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct, roleColour, scaleG, stepFor } from './words';
 
@@ -34,8 +43,17 @@ export class Row {
   private grip: { full: number; id: number } | null = null;
 
   protected readonly measured = computed(() =>
-    asMeasured(this.item().grams, this.ingredient(), this.kitchen().measures),
+    asMeasured(this.item().grams, this.ingredient(), this.kitchen().measures, this.item().form),
   );
+  /** Set where rounding to this scale and these spoons would be felt in the lift. */
+  protected readonly rounding = computed(() => {
+    const i = this.ingredient();
+    if (i.role !== 'leavener') return null;
+    const r = roundings(this.item().grams, i, this.kitchen().measures);
+    return r.warning === null
+      ? null
+      : { words: r.warning, spoon: Math.abs(r.measured.errorPct) > Math.abs(r.weighed.errorPct) };
+  });
   protected readonly grams = computed(() => scaleG(this.item().grams));
   protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
   protected readonly percent = computed(() => pct(this.bakersPct()));

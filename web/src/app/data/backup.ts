@@ -4,8 +4,8 @@ import type { KitchenFile } from '@orvin/core/format';
 import { Store } from './store';
 
 /** Hands a text to the baker as a file. */
-export function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export function download(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const a = document.createElement('a');
   a.href = url;
   a.download = name;
@@ -13,13 +13,20 @@ export function download(name: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const fileName = (title: string, kind: 'formula' | 'kitchen'): string =>
-  `${
-    title
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'orvin'
-  }.${kind}.json`;
+const plainName = (title: string): string =>
+  title
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'orvin';
+export const fileName = (title: string, kind: 'formula' | 'kitchen'): string => `${plainName(title)}.${kind}.json`;
+
+/** The formats a formula can be written in beside Orvin's own: file ending and media type. */
+export const otherFormats = [
+  { as: 'text', name: 'plain text', ending: 'txt', type: 'text/plain' },
+  { as: 'markdown', name: 'Markdown', ending: 'md', type: 'text/markdown' },
+  { as: 'csv', name: 'table (CSV)', ending: 'csv', type: 'text/csv' },
+  { as: 'json-ld', name: 'schema.org JSON-LD', ending: 'jsonld', type: 'application/ld+json' },
+] as const;
 
 /** The open kitchen as one file in Orvin's open format, and a single formula as another. */
 @Injectable({ providedIn: 'root' })
@@ -52,6 +59,16 @@ export class Backup {
   async exportKitchen(): Promise<void> {
     const file = await this.whole();
     download(fileName(file.kitchen.name, 'kitchen'), `${JSON.stringify(file, null, 2)}\n`);
+  }
+
+  async exportAs(formula: Formula, as: (typeof otherFormats)[number]['as'], kitchen: Kitchen): Promise<void> {
+    const format = otherFormats.find((f) => f.as === as) ?? otherFormats[0];
+    const { write } = await import('@orvin/core');
+    download(
+      `${plainName(formula.title)}.${format.ending}`,
+      write(formula, as, kitchen),
+      `${format.type};charset=utf-8`,
+    );
   }
 
   exportFormula(formula: Formula): void {
