@@ -34,8 +34,8 @@ const article = new RegExp(
   'giu',
 );
 
-/** "pinch salt", "handful of nuts": measures of the hand that stand without a number. */
-const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|handful|knob|drop)(?![\p{L}])/giu;
+/** "pinch salt", "handful of nuts": measures of the hand that stand without a number; a few drops are counted as four. */
+const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|handful|knob|(?:few )?drops?)(?![\p{L}])/giu;
 
 function unitId(word: string | undefined): string | null {
   if (!word) return null;
@@ -92,7 +92,8 @@ export function scanAmounts(line: string): Found[] {
   }
   for (const m of line.matchAll(byHand)) {
     const [from, to] = [m.index, m.index + m[0].length];
-    if (!found.some((f) => from < f.to && f.from < to)) found.push({ value: 1, unit: unitId(m[0]), from, to });
+    if (!found.some((f) => from < f.to && f.from < to))
+      found.push({ value: /^few/i.test(m[0]) ? 4 : 1, unit: unitId(m[0].replace(/^few\s/i, '')), from, to });
   }
   return found.sort((x, y) => x.from - y.from);
 }

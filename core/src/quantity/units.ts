@@ -33,7 +33,7 @@ export const units: readonly Unit[] = [
     id: 'ml',
     dimension: 'volume',
     size: 1,
-    words: ['ml', 'mls', 'cc', 'millilitre', 'millilitres', 'milliliter', 'milliliters'],
+    words: ['ml', 'mls', 'mil', 'mils', 'cc', 'millilitre', 'millilitres', 'milliliter', 'milliliters'],
   },
   { id: 'cl', dimension: 'volume', size: 10, words: ['cl', 'centilitre', 'centilitres'] },
   { id: 'dl', dimension: 'volume', size: 100, words: ['dl', 'decilitre', 'decilitres', 'deciliter', 'deciliters'] },

@@ -146,7 +146,7 @@ function blank(line: string, spans: readonly Span[]): string {
 }
 
 const connective =
-  /((?:,\s*)?(?:[;,]|\bplus\b|\band\b|\+|&|\b(?:mixed|blended|blitzed|whisked|beaten|stirred|combined)\s+with\b|\b(?:dissolved|soaked|steeped)\s+in\b))\s*(?:the\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
+  /((?:,\s*)?(?:[;,]|\bplus\b|\band\b|\+|&|\b(?:mixed|blended|blitzed|whisked|beaten|stirred|combined)\s+with\b|\b(?:dissolved|soaked|steeped)\s+in\b))\s*(?:the\s+|about\s+|around\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
 
 /** "an egg", "the zest of an orange": an article counts one when nothing else does. */
 function single(text: string, at: number): Found | null {
@@ -181,11 +181,24 @@ function cuts(
     const prev = amounts[i - 1];
     if (!prev || inside(a.from)) continue;
     const between = line.slice(prev.to, a.from);
-    const behind = /^\s*[,;]\s*(.{3,})$/.exec(between);
+    const behind = /^\s*(?:[,;+&]|and\b|plus\b)\s*(.{3,})$/i.exec(between);
     const before = line.slice(out.at(-1)?.start ?? 0, prev.from);
     if (behind && named(behind[1] ?? '') && named(before) && !named(line.slice(a.to).split(/[,;]/)[0] ?? '')) {
-      const comma = prev.to + (between.search(/[,;]/) + 1);
+      const comma = prev.to + (/^\s*(?:[,;+&]|and\b|plus\b)/i.exec(between)?.[0].length ?? 1);
       out.push({ end: comma - 1, start: comma });
+      continue;
+    }
+    // dictated without a pause: "200 g flour 2 tsp baking powder"
+    const apart = prev.unit !== null && a.unit !== null && !/[(/=]|\bor\b|\babout\b/i.test(between);
+    const next = amounts[i + 1]?.from ?? line.length;
+    if (
+      apart &&
+      /[\p{L}]{3}/u.test(between) &&
+      named(between) &&
+      named(line.slice(a.to, next)) &&
+      !connective.test(between)
+    ) {
+      out.push({ end: a.from, start: a.from });
       continue;
     }
     const m = connective.exec(between);

@@ -176,7 +176,8 @@ function timesIn(text: string): Time[] {
   return out;
 }
 
-const baking = /\b(?:bake[ds]?|baking|cook(?:ed|ing)?|return (?:it )?to the oven|in the oven|oven for)\b/i;
+const baking =
+  /\b(?:bake[ds]?|baking|cook(?:ed|ing)?|return (?:it )?to the oven|in the oven|oven for|(?:hot|moderate|slow|cool|warm|medium) oven)\b/i;
 const notBaking =
   /\b(?:cool|cooled|cooling|rest|resting|chill|stand|soak|leave|beat|whisk|cream|knead|mix|preheat|simmer|boil|freeze|keep|keeps|prep|total|preparation|check|turn the tin|steep)\b/i;
 const lowering =

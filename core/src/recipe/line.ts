@@ -356,7 +356,7 @@ function readItem(
     doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
   if (match && found && (found.unit === 'handful' || found.unit === 'knob'))
     doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
-  const optional = /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
+  const optional = /\boptional(?:ly)?\b|\(opt\.?\)|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
   const note = [segment.tail, ...segment.brackets.filter((b) => !/^[\d\s./,½¼¾⅓⅔-]*\p{L}{0,12}\.?$/u.test(b)), aside]
     .filter((s) => s !== '')
     .join('; ');

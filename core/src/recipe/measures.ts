@@ -12,7 +12,9 @@ export function measuresIn(text: string, source: Source): Source {
     /(\d+(?:\.\d+)?|½|⅓|¼|⅔|¾|1\/2|1\/3|1\/4|2\/3|3\/4)\s*cups?\s*(?:\(|\/|=\s*)\s*(?:about\s*)?(\d{2,4})\s*ml/gi,
   );
   const cupMl = cups
-    .map((ml) => cupSizes.find((c) => Math.abs(c - ml) < 0.022 * c))
+    .map((ml) =>
+      [...cupSizes].sort((a, b) => Math.abs(a - ml) - Math.abs(b - ml)).find((c) => Math.abs(c - ml) < 0.022 * c),
+    )
     .filter((c): c is number => c !== undefined);
   const spoons = said(
     text,

@@ -3,6 +3,7 @@ import { weigh } from '../balance/weigh.js';
 import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep, Source } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
+import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readYieldLine } from './cards.js';
@@ -142,11 +143,29 @@ export function recipeTexts(text: string): string[] {
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
   const long = text.length > MAX_CHARS;
   const lines = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
-  const draft = assemble(whole, lines, kitchen);
-  const shown = asPasted ? draft : { ...draft, lines };
+  const straight = assemble(whole, lines, kitchen);
+  // one paragraph from title to oven: commas and full stops are its line breaks
+  const parted = straight.formula.groups.length === 0 ? paragraphs(lines) : lines;
+  const draft = parted === lines ? straight : assemble(whole, parted, kitchen);
+  const shown = asPasted && parted === lines ? draft : { ...draft, lines: parted };
   if (!long) return shown;
   const words = `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`;
   return { ...shown, doubts: [...shown.doubts, alone('too-long', words)] };
+}
+
+/** A recipe told in running text, a line for each amount and each sentence; the lines themselves when it is none. */
+function paragraphs(lines: readonly string[]): readonly string[] {
+  const text = lines.join('\n');
+  if (scanAmounts(text.slice(0, 4000)).filter((a) => a.unit !== null).length < 3) return lines;
+  return lines
+    .flatMap((l) =>
+      l.split(
+        /(?<=[.!])\s+(?=\p{Lu})|\s+[-–—:]\s+|:\s+(?=\d)|,\s*(?=(?:\d|½|¼|¾|⅓|⅔|an?\s|one\s|two\s|three\s|half\s|(?:plus|and)\s+\d))|\s+and\s+(?=\d)/u,
+      ),
+    )
+    .map((l) => l.trim().replace(/(?<=\d\s*(?:g|ml|kg|tsp|tbsp|cups?|eggs?)[^.]{0,40})\.$/, ''))
+    .filter((l) => l !== '')
+    .slice(0, MAX_LINES);
 }
 
 interface Section {

@@ -220,7 +220,9 @@ export function readTin(line: string): TinUse | null {
     const b = half(two[3]) * scaleOf(unit, half(two[1]));
     const long = round1(Math.max(a, b));
     const wide = round1(Math.min(a, b));
-    const loaf = /\bloaf|bread tin/i.test(line);
+    // "two 8x4 pans": as long again as wide, and small, is a loaf tin whether it says so or not
+    const slim = long >= 180 && long <= 300 && wide >= 90 && wide <= 140 && long / wide > 1.6;
+    const loaf = /\bloaf|bread tin/i.test(line) || (slim && !/\b(?:dish|sheet|tray)\b/i.test(line));
     const square = long === wide;
     const shape: Tin['shape'] = loaf ? 'loaf' : square ? 'square' : 'rect';
     const depthMm = loaf ? Math.round(wide * 0.58) : 50;

@@ -36,7 +36,7 @@ export const harmless: ReadonlySet<string> = list(`
   dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
   up down off out then them they're you i we can't won't be been being will would should may might get got put add added
   mix mixed-in stir stirred folded through over on onto under top tops base edges sides shaken set aside ready prepared
-  snipped rindless picked stripped plump soaked before after measuring choice own no nos no. lge lg med sml sm xl not lots
+  take use get dictated drop drops snipped rindless picked stripped plump soaked before after measuring choice own no nos no. lge lg med sml sm xl not lots
   double triple single heat-treated square squares mixed with good-quality brushing sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
   cans pots jars tubs cartons bags boxes bars blocks punnet punnets ball balls x × plain all-natural
 `);

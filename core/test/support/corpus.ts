@@ -69,7 +69,7 @@ const fits = (item: Item | undefined, m: Meant): boolean =>
     m.grams === null ||
     item.entered?.unit === m.unit ||
     item.entered?.unit === 'g' ||
-    /[(/=]|, /.test(item.words)) &&
+    /[(/=]|, | - /.test(item.words)) &&
   (item.optional ?? false) === m.optional;
 
 export function judge(c: Case): Judged {

@@ -3,10 +3,10 @@ import type { Row } from './row.js';
 /** Nuts and seeds, whole, ground and as butter. Columns and basis: see row.ts. */
 // prettier-ignore
 export const nuts: readonly Row[] = [
-  ['walnut', 'Walnuts', 'addin', [4, 65, 2.6, 15, 0.5, 6.7], 0.46, 'walnut', { pieces: true }, 'walnuts|chopped walnuts|walnut halves|walnut pieces|toasted walnuts|akhrot'],
-  ['pecan', 'Pecans', 'addin', [3.5, 72, 4, 9, 0.5, 9.6], 0.46, 'pecan', { pieces: true }, 'pecans|chopped pecans|pecan nuts|pecan halves|toasted pecans'],
-  ['almond', 'Almonds', 'addin', [4.5, 50, 4.4, 21, 4.5, 12.5], 0.5, 'almond', { pieces: true }, 'almonds|flaked almonds|sliced almonds|chopped almonds|slivered almonds|whole almonds|blanched almonds|almond flakes|badam|nibbed almonds'],
-  ['hazelnut', 'Hazelnuts', 'addin', [5, 61, 4.3, 15, 2, 9.7], 0.5, 'hazelnut', { pieces: true }, 'hazelnuts|chopped hazelnuts|toasted hazelnuts|filberts|cobnuts'],
+  ['walnut', 'Walnuts', 'addin', [4, 65, 2.6, 15, 0.5, 6.7], 0.46, 'walnut', { piece: [1.5, 2, 2.6], pieces: true }, 'walnuts|chopped walnuts|walnut halves|walnut pieces|toasted walnuts|akhrot'],
+  ['pecan', 'Pecans', 'addin', [3.5, 72, 4, 9, 0.5, 9.6], 0.46, 'pecan', { piece: [1.2, 1.6, 2.1], pieces: true }, 'pecans|chopped pecans|pecan nuts|pecan halves|toasted pecans'],
+  ['almond', 'Almonds', 'addin', [4.5, 50, 4.4, 21, 4.5, 12.5], 0.5, 'almond', { piece: [1, 1.2, 1.5], pieces: true }, 'almonds|flaked almonds|sliced almonds|chopped almonds|slivered almonds|whole almonds|blanched almonds|almond flakes|badam|nibbed almonds'],
+  ['hazelnut', 'Hazelnuts', 'addin', [5, 61, 4.3, 15, 2, 9.7], 0.5, 'hazelnut', { piece: [1, 1.3, 1.6], pieces: true }, 'hazelnuts|chopped hazelnuts|toasted hazelnuts|filberts|cobnuts'],
   ['pistachio', 'Pistachios', 'addin', [4.2, 45.5, 7.7, 20.2, 9, 10.5], 0.52, 'pistachio', { pieces: true }, 'pistachios|chopped pistachios|pistachio nuts|shelled pistachios|pista'],
   ['nuts', 'Mixed nuts', 'addin', [4.5, 55, 4, 17, 5, 9], 0.48, 'nuts', { pieces: true }, 'chopped nuts|mixed nuts|nut pieces|nut|mixed chopped nuts'],
   ['peanut-butter', 'Peanut butter', 'fat', [1.5, 50, 8, 24, 5, 6.5], 1.08, 'peanut', { salt: 0.9 }, 'smooth peanut butter|crunchy peanut butter|creamy peanut butter|natural peanut butter'],
