@@ -118,7 +118,15 @@ const shots = [
     '/larder',
     async (p) => {
       await p.click('text=new, from its label');
-      const figures = { name: 'Mill wholemeal', energyKcal: '338', fatG: '2.3', carbohydrateG: '61', sugarsG: '1.1', fibreG: '10.5', proteinG: '12.4' };
+      const figures = {
+        name: 'Mill wholemeal',
+        energyKcal: '338',
+        fatG: '2.3',
+        carbohydrateG: '61',
+        sugarsG: '1.1',
+        fibreG: '10.5',
+        proteinG: '12.4',
+      };
       for (const [k, v] of Object.entries(figures)) await p.fill(`#own-${k}`, v);
     },
   ],

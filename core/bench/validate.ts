@@ -5,6 +5,7 @@ import { speedFor } from '../src/bake/calibrate.js';
 import type { BakeInput } from '../src/index.js';
 import { assess, families } from '../src/index.js';
 import { demo, demoIds } from '../test/support/make.js';
+import { readingStudy } from './reading.js';
 
 const mid = (c: HomeCase): number => Math.sqrt(c.early * c.late);
 const rms = (x: readonly number[]): number => Math.sqrt(x.reduce((s, e) => s + e * e, 0) / x.length);
@@ -103,3 +104,5 @@ for (const id of demoIds) {
     `| ${f.title} | ${families.find((x) => x.id === a.family.nearest)?.name} | ${a.lift.mmolPer100gBase.typical.toFixed(1)} (${a.lift.target.map((x) => x.toFixed(0)).join('–')}) | ${a.ledger.leftSodaGPer100gBatter.typical.toFixed(2)} | ${worst?.severity} |`,
   );
 }
+
+readingStudy();

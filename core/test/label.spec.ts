@@ -87,6 +87,19 @@ describe('an own ingredient from its label', () => {
   });
 });
 
+describe('an own ingredient in a formula', () => {
+  it('travels with it in Orvin’s file, and is read by its name where the kitchen knows it', () => {
+    const own = fromLabel(flour, 'mill-flour').ingredient;
+    const kitchen = { ...defaultKitchen, ownIngredients: [own] };
+    const { formula, doubts } = readRecipe('Loaf\n300 g mill flour\n5 g baking soda\n300 g buttermilk', kitchen);
+    expect(doubts.filter((d) => d.itemId)).toEqual([]);
+    expect(formula.groups.flatMap((g) => g.items).map((i) => i.ingredient)).toContain('mill-flour');
+    const alone = readRecipe(write(formula, 'json', kitchen)).formula;
+    expect(alone.ingredients?.map((i) => i.id)).toEqual(['mill-flour']);
+    expect(assess(alone).totals.flourG).toBe(300);
+  });
+});
+
 describe('diets', () => {
   it('follow from what a thing is made of', () => {
     const of = (id: string): string[] => dietsOf(catalogueRow(id));

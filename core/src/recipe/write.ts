@@ -24,7 +24,7 @@ const noteLines = (f: Formula): string[] =>
 export function write(formula: Formula, as: WriteAs, kitchen?: Kitchen): string {
   switch (as) {
     case 'json':
-      return `${JSON.stringify(formula, null, 2)}\n`;
+      return `${JSON.stringify(carryOwn(formula, kitchen), null, 2)}\n`;
     case 'text':
       return asText(formula, kitchen);
     case 'markdown':
@@ -34,6 +34,14 @@ export function write(formula: Formula, as: WriteAs, kitchen?: Kitchen): string 
     case 'json-ld':
       return asJsonLd(formula, kitchen);
   }
+}
+
+/** The formula with the kitchen's own ingredients that it uses, so that it can travel alone. */
+function carryOwn(f: Formula, kitchen?: Kitchen): Formula {
+  const used = new Set(f.groups.flatMap((g) => g.items.map((i) => i.ingredient)));
+  const there = new Set((f.ingredients ?? []).map((i) => i.id));
+  const own = (kitchen?.ownIngredients ?? []).filter((i) => used.has(i.id) && !there.has(i.id));
+  return own.length === 0 ? f : { ...f, ingredients: [...(f.ingredients ?? []), ...own] };
 }
 
 function asText(f: Formula, kitchen?: Kitchen): string {

@@ -71,7 +71,9 @@ export class Backup {
     );
   }
 
-  exportFormula(formula: Formula): void {
-    download(fileName(formula.title, 'formula'), `${JSON.stringify(formula, null, 2)}\n`);
+  /** Orvin's own file, with the kitchen's own ingredients that the formula uses. */
+  async exportFormula(formula: Formula, kitchen: Kitchen): Promise<void> {
+    const { write } = await import('@orvin/core');
+    download(fileName(formula.title, 'formula'), write(formula, 'json', kitchen));
   }
 }
