@@ -81,6 +81,7 @@ const item = Joi.object({
   optional: Joi.boolean(),
   pieces: Joi.boolean(),
   note: Joi.string().allow(''),
+  form: Joi.string(),
 }).unknown(true);
 const ownIngredient = Joi.object({
   id: id.required(),
