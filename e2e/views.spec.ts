@@ -155,6 +155,7 @@ test('keys: the views, the sheet, the finder, and why a figure is what it is', a
   await expect(page.getByRole('heading', { name: /^Trying/ })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('t');
+  await expect(page.getByRole('button', { name: 'keep it' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Nothing to mend.' })).toBeVisible();
   await page.keyboard.press('3');

@@ -9,7 +9,7 @@ const files = execFileSync(
 )
   .trim()
   .split('\n');
-const data = /^(?:core\/src\/ingredient\/table\.ts|demo\/)/;
+const data = /^(?:core\/src\/ingredient\/table\/|demo\/)/;
 const isTest = (f) => /\.spec\.ts$|(?:^|\/)(?:e2e|test)\//.test(f);
 const lines = (f) =>
   readFileSync(f, 'utf8')

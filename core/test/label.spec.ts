@@ -1,13 +1,16 @@
 import fc from 'fast-check';
 import {
+  assess,
   catalogueRow,
   defaultKitchen,
   dietsOf,
   fromLabel,
   ingredients,
-  labelProblems,
-  roundings,
   type Label,
+  labelProblems,
+  readRecipe,
+  roundings,
+  write,
 } from '../src/index.js';
 
 const flour: Label = {

@@ -16,7 +16,8 @@ export function readNumber(text: string): number | null {
   return Number.isFinite(n) ? n : null;
 }
 
-const fractions: readonly (readonly [number, string])[] = [
+/** Eighths and thirds with their signs. */
+export const fractions: readonly (readonly [number, string])[] = [
   [1 / 8, '⅛'],
   [1 / 4, '¼'],
   [1 / 3, '⅓'],
@@ -33,10 +34,12 @@ export function asFraction(x: number): string {
   if (!Number.isFinite(x)) return '?';
   const whole = Math.floor(x + 1e-9);
   const rest = x - whole;
-  if (rest < 0.02 * Math.max(x, 0.05)) return String(whole);
-  if (1 - rest < 0.02 * x) return String(whole + 1);
-  for (const [value, sign] of fractions)
-    if (Math.abs(rest - value) < 0.02 * Math.max(x, 0.1)) return whole === 0 ? sign : `${whole}${sign}`;
+  // within 2 %, and never further than a spoon's edge shows
+  const near = Math.min(0.02 * Math.max(x, 0.1), 0.04);
+  if (rest < near / 2 || rest < Math.min(0.02 * x, 0.04)) return String(whole);
+  if (1 - rest < Math.min(0.02 * x, 0.04)) return String(whole + 1);
+  const [value, sign] = fractions.reduce((best, f) => (Math.abs(f[0] - rest) < Math.abs(best[0] - rest) ? f : best));
+  if (Math.abs(rest - value) < near) return whole === 0 ? sign : `${whole}${sign}`;
   return x < 10 ? String(Math.round(x * 100) / 100) : String(Math.round(x * 10) / 10);
 }
 

@@ -25,7 +25,7 @@ const to = '(?:-|–|—|−|to|or|~)';
 const number = `(?:${numberPattern}(?:\\s+(?:and|&)\\s+(?:${numberPattern})(?=\\s*(?:${words.join('|')})))?|${spokenPattern}(?![\\p{L}]))`;
 /** Digits or words, a range of them, and a unit that may stand behind a hyphen or "of a". */
 const amount = new RegExp(
-  `(?<![\\p{L}\\d.,])(?<!\\d\\s*[/⁄])(${number})(?:\\s*${to}\\s*(${number}))?(?:\\s*-\\s*|\\s*)(?:(?:of\\s+)?an?\\s+)?(?:(${filling})\\s+)?(${unitPattern})?(?:(?<=\\p{L}\\.?)(${spokenTail})(?![\\p{L}]))?`,
+  `(?<![\\p{L}\\d.,])(?<!\\p{L}-)(?<!\\d\\s*[/⁄])(${number})(?:\\s*${to}\\s*(${number}))?(?:\\s*-\\s*|\\s*)(?:(?:of\\s+)?an?\\s+)?(?:(${filling})\\s+)?(${unitPattern})?(?:(?<=\\p{L}\\.?)(${spokenTail})(?![\\p{L}]))?`,
   'giu',
 );
 /** "a cup", "a good pinch", "an ounce and a half": an article counts as one only before a unit. */

@@ -3,6 +3,7 @@ import type { BakeSetting, EggSize, FamilyId, Formula, Item, Source } from '../f
 import { ingredientFor } from '../formula/formula.js';
 import type { Kitchen } from '../formula/types.js';
 import { printUnit } from '../quantity/amount.js';
+import { fractions } from '../quantity/numbers.js';
 import { tinWords } from './tins.js';
 
 /**
@@ -10,23 +11,11 @@ import { tinWords } from './tins.js';
  * heat, tins, yield and family. Writing and reading of each line stand side by side, so that they cannot drift apart.
  */
 
-const thirds: readonly (readonly [number, string])[] = [
-  [1 / 8, '⅛'],
-  [1 / 4, '¼'],
-  [1 / 3, '⅓'],
-  [3 / 8, '⅜'],
-  [1 / 2, '½'],
-  [5 / 8, '⅝'],
-  [2 / 3, '⅔'],
-  [3 / 4, '¾'],
-  [7 / 8, '⅞'],
-];
-
 /** A number as a fraction where it is one to a thousandth, else in up to four decimals. */
 export function exactly(x: number): string {
   const whole = Math.floor(x + 1e-9);
   const rest = x - whole;
-  const found = thirds.find(([v]) => Math.abs(v - rest) < 6e-4);
+  const found = fractions.find(([v]) => Math.abs(v - rest) < 6e-4);
   return found ? `${whole > 0 ? whole : ''}${found[1]}` : String(Number(x.toFixed(4)));
 }
 

@@ -215,36 +215,50 @@ export function alternative(
   };
 }
 
+/** A doubt about how much: each way to see it, in words, as a multiple of what was read. */
+function howMuch(
+  c: LineContext,
+  id: string,
+  words: string,
+  likely: string,
+  g: number,
+  ways: readonly (readonly [id: string, words: string, times: number])[],
+): Doubt {
+  const choices = ways.map(([way, said, times]) => grams(c.itemId, way, `${said}, ${plain(g * times)} g`, g * times));
+  return { id: `${c.itemId}-${id}`, place: c.place, kind: 'amount', itemId: c.itemId, likely, words, choices };
+}
+
 /** A heaped spoon holds about half as much again as a level one, a rounded one a quarter, more or less by the hand. */
 export function heaped(g: number, filled: string, ingredient: Ingredient, c: LineContext): Doubt {
-  const choice = (id: string, words: string, x: number): Choice => grams(c.itemId, id, `${words}, ${plain(x)} g`, x);
-  return {
-    id: `${c.itemId}-heaped`,
-    place: c.place,
-    kind: 'amount',
-    itemId: c.itemId,
-    likely: /round/.test(filled) ? 'rounded' : 'heaped',
-    words: `A ${/round/.test(filled) ? 'rounded' : 'heaped'} measure of ${nameOf(ingredient)} is a matter of the hand; it is counted level until you say. How full?`,
-    choices: [
-      choice('rounded', 'a quarter more', g * 1.25),
-      choice('heaped', 'half as much again', g * 1.5),
-      choice('level', 'as a level one', g),
-      choice('high', 'twice', g * 2),
+  const rounded = /round/.test(filled);
+  return howMuch(
+    c,
+    'heaped',
+    `A ${rounded ? 'rounded' : 'heaped'} measure of ${nameOf(ingredient)} is a matter of the hand; it is counted level until you say. How full?`,
+    rounded ? 'rounded' : 'heaped',
+    g,
+    [
+      ['rounded', 'a quarter more', 1.25],
+      ['heaped', 'half as much again', 1.5],
+      ['level', 'as a level one', 1],
+      ['high', 'twice', 2],
     ],
-  };
+  );
 }
 
 export function byHand(g: number, unit: string, ingredient: Ingredient, c: LineContext): Doubt {
-  const choice = (id: string, words: string, x: number): Choice => grams(c.itemId, id, `${words}, ${plain(x)} g`, x);
-  return {
-    id: `${c.itemId}-hand`,
-    place: c.place,
-    kind: 'amount',
-    itemId: c.itemId,
-    likely: 'middling',
-    words: `A ${unit} of ${nameOf(ingredient)} is a guess at ${plain(g)} g. How large is yours?`,
-    choices: [choice('small', 'small', g * 0.6), choice('middling', 'middling', g), choice('large', 'large', g * 1.6)],
-  };
+  return howMuch(
+    c,
+    'hand',
+    `A ${unit} of ${nameOf(ingredient)} is a guess at ${plain(g)} g. How large is yours?`,
+    'middling',
+    g,
+    [
+      ['small', 'small', 0.6],
+      ['middling', 'middling', 1],
+      ['large', 'large', 1.6],
+    ],
+  );
 }
 
 export function tooMuch(g: number, ingredient: Ingredient, c: LineContext): Doubt {

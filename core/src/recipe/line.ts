@@ -6,7 +6,7 @@ import { sizeOf, unitOf } from '../quantity/units.js';
 import { anatomyOf, plainChars, type Segment, type Stated } from './anatomy.js';
 import type { Doubt, Mark, Place } from './draft.js';
 import * as doubt from './line-doubts.js';
-import { exactName, matchIngredient, misspelt, type Match } from './match.js';
+import { exactName, isOdd, matchIngredient, misspelt, plainText, type Match } from './match.js';
 import { onTheTin, soldIn } from './words.js';
 
 export interface ReadLine {
@@ -119,7 +119,16 @@ function ofCitrus(text: string): Match[] | null {
   const zest = /\b(?:zest|rind|peel)(?:ed)?\b/i.test(text) && !/candied|mixed peel|\bpeeled\b/i.test(text);
   const juice = /\b(?:juice|juiced|squeezed)\b/i.test(text);
   if (!zest && !juice) return null;
-  const as = (id: string): Match => ({ id, words: fruit, odd: [] });
+  const odd = plainText(text)
+    .split(' ')
+    .filter(
+      (w) =>
+        isOdd(w) &&
+        !/^(?:zest(?:ed)?|rind|peel|juic(?:e|ed)|squeezed|blood|navel|lemons?|limes?|oranges?|grapefruits?|clementines?|mandarins?|tangerines?|satsumas?)$/.test(
+          w,
+        ),
+    );
+  const as = (id: string): Match => ({ id, words: fruit, odd });
   return [...(juice ? [as(juiceOf[fruit] ?? 'orange-juice')] : []), ...(zest ? [as('citrus-zest')] : [])];
 }
 

@@ -48,7 +48,8 @@ const singular = (w: string): string =>
         ? w.slice(0, -1)
         : w;
 
-const isOdd = (w: string): boolean =>
+/** Whether a word beside a name may make it something else. */
+export const isOdd = (w: string): boolean =>
   !harmless.has(w) && !/^[\d%'.,/-]+$/.test(w) && !/^\d+(?:g|ml|cm|mm|%|oz)$/.test(w);
 const roles = new Map(ingredients.map((i) => [i.id, i.role]));
 

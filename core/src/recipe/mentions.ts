@@ -83,13 +83,13 @@ const plainThings: readonly (readonly [name: string, said: RegExp, who: (i: Ingr
   ['sugar', /\bsugars?\b/, (i) => i.role === 'sugar' || /sugar/.test(i.id), 'white-sugar'],
   [
     'butter',
-    /\bbutter\b(?! (?:the|a|an|your|and (?:line|flour)|two|\d))(?<!peanut butter|nut butter|almond butter|with butter|a little butter)/,
+    /\bbutter\b(?! (?:the|an?|your|and (?:line|flour)|two|\d+)\b)(?<!peanut butter|nut butter|almond butter|with butter|a little butter)/,
     (i) => /butter|margarine|spread|ghee/.test(i.id),
     'butter',
   ],
   [
     'oil',
-    /\b(?:the|add|in|with|and) (?:the )?oil\b(?! (?:the|a|an))(?<!with oil)/,
+    /\b(?:the|add|in|with|and) (?:the )?oil\b(?! (?:the|an?)\b)(?<!with oil)/,
     (i) => i.role === 'fat',
     'neutral-oil',
   ],

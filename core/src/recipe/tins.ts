@@ -165,12 +165,12 @@ function countIn(line: string): number {
 
 /** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". */
 export function readTin(line: string): TinUse | null {
+  const exact = readMeasured(line);
+  if (exact) return exact;
   const tinWord = /\b(?:tins?|pans?|moulds?|dish|tray|trays|skillet|sheet|rounds?|cases|cutter)\b/i;
   // "in a 23 × 13 cm loaf" names a tin without the word
   const sized = /\bin (?:an?|the|one|two|three|four|\d+)\b[^.]*\d\s*(?:cm|mm|inch|in\b|["”″])/i;
   if (!tinWord.test(line) && !sized.test(line)) return null;
-  const exact = readMeasured(line);
-  if (exact) return exact;
   const material = materialWords.find(([re]) => re.test(line))?.[1] ?? 'light metal';
   const count = countIn(line);
   const muffin =

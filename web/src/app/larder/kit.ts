@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import {
   eggG,
   powders,
@@ -11,19 +10,14 @@ import {
   type PowderType,
   type SaltKind,
 } from '@orvin/core';
-import { SelectModule } from 'primeng/select';
 import { KitchenEdit } from './kitchen-edit';
+import { Pick, type Option } from './pick';
 
 type Measures = Kitchen['measures'];
-interface Option<T> {
-  readonly id: T;
-  readonly name: string;
-}
-
 /** Measures, schools, ovens, bowls, mixer, powder and place: what every figure is worked out for. */
 @Component({
   selector: 'orvin-kit',
-  imports: [FormsModule, SelectModule],
+  imports: [Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kit.html',
   styleUrl: './larder.scss',

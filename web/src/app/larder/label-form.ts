@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { fromLabel, ingredients, nearest, type Ingredient, type Label } from '@orvin/core';
-import { SelectModule } from 'primeng/select';
 import { KitchenEdit } from './kitchen-edit';
+import { Pick } from './pick';
 
 type Field = 'energyKcal' | 'fatG' | 'carbohydrateG' | 'sugarsG' | 'fibreG' | 'proteinG' | 'saltG';
 const allergens = [
@@ -27,7 +26,7 @@ const allergens = [
 /** A new ingredient typed off its packet: what the label does not say is worked out as it is typed, and shown as such. */
 @Component({
   selector: 'orvin-label-form',
-  imports: [FormsModule, SelectModule],
+  imports: [Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './label-form.html',
   styleUrls: ['./larder.scss', './ingredients.scss', './label-form.scss'],

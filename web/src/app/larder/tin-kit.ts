@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import {
   capacityOf,
   convert,
@@ -10,9 +9,9 @@ import {
   type TinMaterial,
   type TinShape,
 } from '@orvin/core';
-import { SelectModule } from 'primeng/select';
 import { TinSection } from '../ui/tin-section';
 import { KitchenEdit } from './kitchen-edit';
+import { Pick } from './pick';
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 const materials: readonly TinMaterial[] = [
@@ -29,7 +28,7 @@ const materials: readonly TinMaterial[] = [
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
 @Component({
   selector: 'orvin-tin-kit',
-  imports: [FormsModule, SelectModule, TinSection],
+  imports: [Pick, TinSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tin-kit.html',
   styleUrls: ['./larder.scss', './tin-kit.scss'],
