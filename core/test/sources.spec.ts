@@ -1,4 +1,4 @@
-import { allItems, readRecipe, readRecipes, recipeTexts, settle, type Formula } from '../src/index.js';
+import { allItems, readRecipe, readRecipes, recipeTexts, settle, write, type Formula } from '../src/index.js';
 import { pageOf } from '../src/recipe/html.js';
 
 const list = ['200 g plain flour', '2 tsp baking powder', '80 g sugar', '2 eggs', '150 ml milk', '60 ml oil'];
@@ -68,6 +68,16 @@ describe('the same recipe from anywhere', () => {
     );
     expect(by(formula)).toEqual(['butter 113.4', 'icing-sugar 80', 'plain-flour 250']);
     expect(formula.groups.at(-1)?.role).toBe('icing');
+  });
+});
+
+describe('a table that is opened in a spreadsheet', () => {
+  it('holds nothing that would be calculated, and is read back all the same', () => {
+    const f = { ...plain, title: '=1+1 cups', method: [{ text: '@home: -stir- well', itemIds: [] }] };
+    const text = write(f, 'csv');
+    expect(text).not.toMatch(/(?:^|,)"?[=+\-@]/m);
+    const back = readRecipe(text).formula;
+    expect([back.title, back.method[0]?.text]).toEqual([f.title, f.method[0]?.text]);
   });
 });
 

@@ -107,6 +107,8 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
   let section: 'unknown' | 'ingredients' | 'method' | 'notes' = 'unknown';
   let titled = false;
   let listed = 0;
+  // on a card that Orvin wrote the first line is the title, whatever it says
+  const card = lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
   lines.forEach((raw, no) => {
     const text = raw
       .replace(/^#+\s*/, '')
@@ -117,6 +119,10 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     const add = (kind: Kind, group?: Classified['group']): void =>
       void out.push({ kind, text, no, at: Math.max(0, raw.indexOf(text)), ...(group && { group }) });
     if (text === '') return add('blank');
+    if (card && !titled) {
+      titled = true;
+      return add('title');
+    }
     const bare = text.replace(/^\*+|\*+$/g, '').trim();
     if (listHeading.test(bare)) {
       section = 'ingredients';

@@ -78,7 +78,8 @@ function ownTable(rows: readonly Row[]): string {
   let section = '';
   for (const r of rows) {
     const kind = column(r, /^kind$/i);
-    const said = column(r, /^text$/i);
+    // the guard against spreadsheet formulas that writing puts on
+    const said = column(r, /^text$/i).replace(/^'(?=[=+\-@])/, '');
     if (kind === 'ingredient' && section === '') {
       section = 'i';
       out.push('', 'Ingredients');

@@ -63,7 +63,10 @@ function asMarkdown(f: Formula, kitchen?: Kitchen): string {
   return `${lines.join('\n')}\n`;
 }
 
-/** A row each; the last columns are for spreadsheets and are not needed to read it back. */
+/**
+ * A row each, guarded so that no spreadsheet takes a pasted line for a formula. The last columns are for spreadsheets and are
+ * not needed to read it back.
+ */
 function asCsv(f: Formula, kitchen?: Kitchen): string {
   const row = (kind: string, text: string, more: Record<string, unknown> = {}): Record<string, unknown> => ({
     kind,
@@ -80,7 +83,7 @@ function asCsv(f: Formula, kitchen?: Kitchen): string {
   }
   for (const m of f.method) rows.push(row('step', oneLine(m.text)));
   for (const l of noteLines(f)) rows.push(row('note', l));
-  return `${Papa.unparse(rows, { newline: '\n', escapeFormulae: false })}\n`;
+  return `${Papa.unparse(rows, { newline: '\n', escapeFormulae: true })}\n`;
 }
 
 /** schema.org Recipe. What it has no word for stands in `additionalProperty`, in the words of the card. */

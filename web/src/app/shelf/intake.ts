@@ -92,8 +92,8 @@ export class Intake {
     return id !== null;
   }
 
-  /** Recipes that came in together and have something left to settle, oldest first. */
-  readonly pile$ = this.store.live((db) => db.meta.where('key').startsWith(PILE).toArray());
+  /** Keys of the recipes that came in together and have something left to settle, oldest first. */
+  readonly pile$ = this.store.live((db) => db.meta.where('key').startsWith(PILE).primaryKeys());
 
   /** Takes the next doubtful recipe of the pile in hand. */
   async next(): Promise<boolean> {

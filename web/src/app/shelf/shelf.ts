@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import {
   assess,
@@ -12,6 +12,7 @@ import {
   type TinFit,
 } from '@orvin/core';
 import { DateTime } from 'luxon';
+import { NEVER, switchMap } from 'rxjs';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
@@ -48,7 +49,10 @@ export class Shelf {
   protected readonly kitchens = inject(Kitchens);
   protected readonly backup = inject(Backup);
   private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
-  private readonly working = toSignal(this.store.working$);
+  // while many come in the shelf rests, or each would have it read all the others again
+  private readonly working = toSignal(
+    toObservable(this.intake.importing).pipe(switchMap((busy) => (busy ? NEVER : this.store.working$))),
+  );
   private readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
   protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
