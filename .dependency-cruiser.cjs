@@ -18,7 +18,9 @@ module.exports = {
       severity: 'error',
       comment: 'No Angular, no DOM libraries, no Node modules in the core.',
       from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
-      to: { pathNot: '^(core/src|node_modules/(joi|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)' },
+      to: {
+        pathNot: '^(core/src|node_modules/(joi|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
+      },
     },
     {
       name: 'joi-stays-in-format',

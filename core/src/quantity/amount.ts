@@ -60,6 +60,8 @@ function size(unitId: string, source: Source): number {
 export function gramsOf(entered: Entered, ingredient: Ingredient, source: Source, form?: Form | null): number | null {
   const value = middle(entered.value);
   const unit = unitOf(entered.unit);
+  // a stick is a quarter pound of butter; of cinnamon it is a count of something else
+  if (unit.id === 'stick' && ingredient.role !== 'fat') return null;
   switch (unit.dimension) {
     case 'mass':
       return value * size(unit.id, source);

@@ -92,7 +92,8 @@ export function scanAmounts(line: string): Found[] {
   }
   for (const m of line.matchAll(byHand)) {
     const [from, to] = [m.index, m.index + m[0].length];
-    if (!found.some((f) => from < f.to && f.from < to))
+    // "100 g chocolate drops" has its amount already
+    if (found.length === 0)
       found.push({ value: /^few/i.test(m[0]) ? 4 : 1, unit: unitId(m[0].replace(/^few\s/i, '')), from, to });
   }
   return found.sort((x, y) => x.from - y.from);

@@ -102,7 +102,9 @@ function gather(line: string, amounts: readonly Found[]): Stated[] {
       const between = line.slice(a.to, next.from);
       const behind = line.slice(next.to).replace(/^[\s)-]*(?:each\s+)?(?:of\s+)?/i, '');
       const box = containers.exec(behind)?.[0];
-      const sized = sizeBetween.test(between) && (/[x×*]/i.test(between) || box !== undefined);
+      const sized =
+        sizeBetween.test(between) &&
+        (/[x×*]/i.test(between) || box !== undefined || /^\d+-\p{L}/u.test(line.slice(next.from, next.to)));
       const boxed =
         word !== undefined && new RegExp(`^[\\s-]*(?:\\w+\\s+)?${word}\\s*[(,]?\\s*(?:about\\s+)?$`, 'i').test(between);
       if (sized || boxed) {
@@ -127,8 +129,14 @@ function gather(line: string, amounts: readonly Found[]): Stated[] {
       const last = parts.at(-1) as Found;
       const between = line.slice(end, b.from);
       const added = joins.test(between) && (measurable(a) ? measurable(b) || b.unit === 'stick' : b.unit === a.unit);
+      // "1 cup sugar plus 2 tbsp": what is added behind the name is of the same thing, or it had a name of its own
+      const late =
+        measurable(a) &&
+        measurable(b) &&
+        dimension(a) === dimension(b) &&
+        /^[^()[\]]*(?:\bplus|\band|\+|&)\s*(?:another\s+|an extra\s+)?$/i.test(between);
       const inner = /^\s*$/.test(between) && outerUnits.some(([x, y]) => last.unit === x && b.unit === y);
-      if (!(added || inner) || forOutside.test(line.slice(b.to))) break;
+      if (!(added || late || inner) || forOutside.test(line.slice(b.to))) break;
       parts.push(b);
       end = b.to;
       i++;
@@ -180,6 +188,8 @@ function cuts(
   for (const [i, a] of amounts.entries()) {
     const prev = amounts[i - 1];
     if (!prev || inside(a.from)) continue;
+    // "2 cups milk, or 1 cup cream and 1 cup water": all behind it is instead, not besides
+    if (/\bor\b/i.test(line.slice(amounts[0]?.to ?? 0, a.from))) break;
     const between = line.slice(prev.to, a.from);
     const behind = /^\s*(?:[,;+&]|and\b|plus\b)\s*(.{3,})$/i.exec(between);
     const before = line.slice(out.at(-1)?.start ?? 0, prev.from);
@@ -232,7 +242,7 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   for (const [n, from] of starts.entries()) {
     const to = ends[n] ?? line.length;
     const mine = amounts.filter((a) => a.from >= from && a.to <= to);
-    const kept = mine.filter((a, i) => i === 0 || !forOutside.test(line.slice(a.to, to)) || inBracket(brackets, a));
+    const kept = mine.filter((a, i) => i === 0 || !forOutside.test(line.slice(a.to, to)));
     const own = brackets.filter((b) => b.from >= from && b.from < to);
     const one = mine.length === 0 ? single(line.slice(from, to), from) : null;
     const bare = blank(line, [...mine, ...own]).slice(from, to);
@@ -255,6 +265,3 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   }
   return { segments, aside: said.slice(asideAt).replace(/^[\s,;(–—-]+|[\s)]+$/g, '') };
 }
-
-const inBracket = (brackets: readonly Bracket[], a: Found): boolean =>
-  brackets.some((b) => b.from < a.from && a.to <= b.to);

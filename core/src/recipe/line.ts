@@ -153,7 +153,7 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
     exactName(`${words} ${first}`, kitchen);
   if (exact && first !== '') return { matches: [exact], other: null, slip: false };
   const peel = ofCitrus(
-    `${words} ${/\b(?:juice|zest|rind)/i.test(tail) && !/juice|zest|rind/i.test(words) ? tail : ''}`,
+    `${words} ${/\b(?:juice|zest|rind)/i.test(`${tail} ${brackets.join(' ')}`) && !/juice|zest|rind/i.test(words) ? `${tail} ${brackets.join(' ')}` : ''}`,
   );
   if (peel && !/\b(?:extract|curd|oil|essence|yogh?urt|marmalade|sugar|cordial|blossom)\b/i.test(words))
     return { matches: peel, other: null, slip: false };
@@ -303,7 +303,8 @@ function readItem(
 ): { readonly item: Item; readonly doubts: readonly Doubt[] } {
   const { itemId } = context;
   const ingredient = ingredientOf(match?.id ?? 'unknown', undefined, kitchen);
-  const measures = sourceFor(text, ingredient, source);
+  // the size said of these eggs, before any said in a remark
+  const measures = sourceFor(eggSizes.some(([re]) => re.test(segment.name)) ? segment.name : text, ingredient, source);
   const form = formOf(segment, ingredient);
   const doubts: Doubt[] = [];
   const inShell = ingredient.id === 'egg' ? segment.stated.map(shelled) : segment.stated;
