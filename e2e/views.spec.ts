@@ -124,6 +124,8 @@ test('two tabs: an edit in one is in the other, and neither loses what the other
     await gramsField(p, name).press('Enter');
   };
   await set(page, 'Plain flour', '160');
+  // undo takes back the last change of the formula, whichever tab made it
+  await expect(gramsField(other, 'Plain flour')).toHaveValue('160');
   await set(other, 'Rye flour', '110');
   for (const p of [page, other]) {
     await expect(gramsField(p, 'Plain flour')).toHaveValue('160');
