@@ -341,3 +341,19 @@ export function thousands(said: string, g: number, ingredient: Ingredient, c: Li
     ],
   };
 }
+
+/** "1 batch streusel topping": something with a recipe of its own, which has a place of its own. */
+export function subRecipe(item: Item, c: LineContext): Doubt {
+  return {
+    id: `${c.itemId}-sub`,
+    place: c.place,
+    kind: 'sub-recipe',
+    itemId: c.itemId,
+    likely: 'drop',
+    words: `"${c.text}" has a recipe of its own. Give its lines under a heading, "For the topping", or bring it in as a formula.`,
+    choices: [
+      { id: 'drop', words: 'leave it out here', edit: { kind: 'drop', itemId: c.itemId } },
+      keep(item.grams > 0 ? `keep it as ${plain(item.grams)} g of something` : 'keep it, weighing nothing yet'),
+    ],
+  };
+}

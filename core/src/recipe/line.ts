@@ -254,10 +254,16 @@ export function readLine(
     const segment: Segment = inherits
       ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` }
       : raw;
+    const made =
+      /\b(?:batch|quantity|recipe|portion|half)\b.*\b(?:topping|streusel|crumble|pastry|icing|frosting|buttercream|filling|glaze|custard|syrup|ganache|dough|batter)\b/i.test(
+        text,
+      );
     const several = severally(segment, kitchen);
-    const { matches, other, slip } = several
-      ? { matches: several, other: null, slip: false }
-      : nameIn(yolks(segment, segments[n - 1]), kitchen);
+    const { matches, other, slip } = made
+      ? { matches: [], other: null, slip: false }
+      : several
+        ? { matches: several, other: null, slip: false }
+        : nameIn(yolks(segment, segments[n - 1]), kitchen);
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
       const itemId = items.length === 0 ? id : `${id}${String.fromCharCode(97 + Math.min(25, items.length))}`;
@@ -269,7 +275,7 @@ export function readLine(
       };
       const read = readItem(segment, match, context, { source, aside, text, ...(kitchen && { kitchen }) });
       items.push(read.item);
-      doubts.push(...read.doubts);
+      doubts.push(...(made ? [doubt.subRecipe(read.item, context)] : read.doubts));
       if (match && slip) doubts.push(doubt.misspelling(segment.name.trim(), match, read.item, context, kitchen));
       else if (match && match.odd.length > 0)
         doubts.push(doubt.oddName(segment.name.trim(), match, read.item, context, kitchen));

@@ -31,7 +31,7 @@ import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { Undo } from '../ui/undo';
-import { bakeWords, tinWords } from '../ui/words';
+import { bakeWords, degrees, tinWords } from '../ui/words';
 import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
 import { Ranges } from './ranges';
@@ -107,7 +107,7 @@ export class Bench {
     if (!a) return null;
     return {
       grams: Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' '),
-      temperature: Math.round(a.batter.temperatureC),
+      temperature: degrees(a.batter.temperatureC),
       consistency: consistencyWords[a.batter.consistency],
       merit: a.merit,
     };

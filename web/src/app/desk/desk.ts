@@ -15,6 +15,7 @@ import {
 import { BehaviorSubject, of, switchMap } from 'rxjs';
 import type { Command, Plan, WorkingRecord } from '../data/records';
 import { Store, type Doc } from '../data/store';
+import { ovenScale } from '../ui/words';
 
 /** A change being tried: nothing is stored until it is kept. */
 export interface Ghost {
@@ -72,6 +73,7 @@ export class Desk {
   });
 
   constructor() {
+    effect(() => ovenScale.set(this.kitchen().display.temperature));
     effect(() => {
       const record = this.stored();
       if (this.pending > 0) return;

@@ -61,6 +61,10 @@ export class Kit {
     { id: 2, name: 'to 2 g' },
     { id: 5, name: 'to 5 g' },
   ];
+  protected readonly degrees: Option<'C' | 'F'>[] = [
+    { id: 'C', name: '°C' },
+    { id: 'F', name: '°F' },
+  ];
   protected readonly kinds: Option<PowderType>[] = powders.map((p) => ({ id: p.type, name: p.name }));
   protected readonly strengths: Option<Powder['strength']>[] = [
     { id: 'vigorous', name: 'foams at once and high' },
@@ -92,6 +96,11 @@ export class Kit {
   protected setSchool<K extends keyof Kitchen['schools']>(key: K, value: Kitchen['schools'][K], what: string): void {
     const k = this.kitchen();
     this.edit.change(`${what} ${value}`, { ...k, schools: { ...k.schools, [key]: value } });
+  }
+
+  protected setTemperature(temperature: 'C' | 'F'): void {
+    const k = this.kitchen();
+    this.edit.change(`oven in °${temperature}`, { ...k, display: { ...k.display, temperature } });
   }
 
   protected setNumber(e: Event, field: 'altitudeM' | 'roomC', low: number, high: number, what: string): void {

@@ -130,7 +130,7 @@ export class BakeChart implements OnDestroy {
       },
       yaxis: {
         range: [0, topY],
-        ticksuffix: '°',
+        ticksuffix: ' °C',
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
@@ -167,7 +167,7 @@ export class BakeChart implements OnDestroy {
       annotations: [
         note(min(crust.s), crust.crustC + 2, 'top', colour('--heat'), 'right'),
         note(min(middle.s), middle.centreC + 2, 'middle', colour('--rim'), 'right'),
-        note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)}°`, colour('--ink-2')),
+        note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)} °C`, colour('--ink-2')),
         note(b.minutes.likely, 3, ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
         ...(old
           ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))]

@@ -7,7 +7,7 @@ import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
-import { capital, dialWords, minuteWords, tinWords } from '../ui/words';
+import { capital, degrees, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
 import { TinPair } from './pair';
 
@@ -80,9 +80,10 @@ export class Tins {
     const b = this.ownBake();
     return this.differs() && b ? `${minuteWords(b.minutes)} in the ${this.own()?.tin.name}` : null;
   });
+  protected readonly degrees = degrees;
   protected readonly heat = computed(() => {
     const b = this.desk.shown()?.bake;
-    return b ? dialWords(b) : 'no heat set: 180 °C';
+    return b ? dialWords(b) : `no heat set: ${degrees(180, true)}`;
   });
 
   constructor() {
@@ -141,12 +142,10 @@ export class Tins {
   protected setHeat(e: Event): void {
     const f = this.desk.formula();
     const field = e.target as HTMLInputElement;
-    const m = /(\d{2,3}(?:[.,]\d+)?)\s*°?\s*([cf])?/i.exec(field.value);
-    if (!f || !m?.[1]) return;
-    const value = Number(m[1].replace(',', '.'));
-    const ovenC = /f/i.test(m[2] ?? '') ? Math.round(((value - 32) * 5) / 9) : value;
-    const fan = /fan/i.test(field.value);
-    this.desk.change(`heat ${Math.round(ovenC)} °C`, { formula: { ...f, bake: { ...(f.bake ?? {}), ovenC, fan } } });
-    field.value = `${Math.round(ovenC)} °C${fan ? ' fan' : ''}`;
+    const read = readDegrees(field.value);
+    if (!f || !read) return;
+    const bake = { ...(f.bake ?? {}), ...read };
+    this.desk.change(`heat ${dialWords(bake)}`, { formula: { ...f, bake } });
+    field.value = dialWords(bake);
   }
 }

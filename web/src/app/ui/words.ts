@@ -1,4 +1,24 @@
-import type { BakeSetting, TinUse } from '@orvin/core';
+import { signal } from '@angular/core';
+import { toCelsius, toFahrenheit, type BakeSetting, type TinUse } from '@orvin/core';
+
+/** The scale that the kitchen's oven is marked in; set by the desk, followed by every view. */
+export const ovenScale = signal<'C' | 'F'>('C');
+
+/** A temperature as this kitchen reads it: `175 °C`, `347 °F`. Dials in °F are marked in steps of five. */
+export const degrees = (c: number, dial = false): string => {
+  if (ovenScale() === 'C') return `${Math.round(c)} °C`;
+  const f = toFahrenheit(c);
+  return `${dial ? 5 * Math.round(f / 5) : Math.round(f)} °F`;
+};
+
+/** Reads a heat typed for the oven: `180`, `350 F`, `160 fan`. A bare number is in the kitchen's own scale. */
+export function readDegrees(text: string): { ovenC: number; fan: boolean } | null {
+  const m = /(\d{2,3}(?:[.,]\d+)?)\s*°?\s*([cf])?(?![a-z])/i.exec(text);
+  if (!m?.[1]) return null;
+  const value = Number(m[1].replace(',', '.'));
+  const scale = (m[2] ?? ovenScale()).toUpperCase();
+  return { ovenC: scale === 'F' ? Math.round(toCelsius(value)) : value, fan: /fan/i.test(text) };
+}
 
 const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
@@ -10,7 +30,7 @@ export function tinWords({ tin, count }: TinUse): string {
   return `${counts[count] ?? count} ${plural}`;
 }
 
-export const dialWords = (b: BakeSetting): string => `${Math.round(b.ovenC)} °C${b.fan ? ' fan' : ''}`;
+export const dialWords = (b: BakeSetting): string => `${degrees(b.ovenC, true)}${b.fan ? ' fan' : ''}`;
 
 export const minuteWords = (m: { readonly early: number; readonly late: number }): string => {
   const [a, b] = [Math.round(m.early), Math.round(m.late)];
