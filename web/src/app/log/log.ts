@@ -30,7 +30,6 @@ interface Line {
   styleUrl: './log.scss',
 })
 export class Log {
-  protected readonly dialWords = dialWords;
   readonly id = input<string>();
   protected readonly desk = inject(Desk);
   protected readonly bakery = inject(Bakery);
