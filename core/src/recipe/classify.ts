@@ -51,7 +51,7 @@ function groupOf(raw: string, text: string, inList: boolean): Classified['group'
   const forThe = /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice)).{2,50}$/i.test(bare);
   const colon = /:$/.test(text) || /^\*\*.*\*\*$/.test(raw.trim()) || /^#{2,6}\s/.test(raw);
   const known =
-    /^(?:the )?(?:topping|streusel|crumble(?: topping)?|icing|frosting|glaze|filling|syrup|soak|drizzle|dry(?: ingredients)?|wet(?: ingredients)?|cake|batter|muffins|loaf|dough|scones|sponge)$/i.test(
+    /^(?:the )?(?:(?:[a-z]+ )?(?:streusel|crumble|frosting|icing|glaze|drizzle)(?: topping)?|[a-z]+ topping|topping|streusel|crumble(?: topping)?|icing|frosting|glaze|filling|syrup|soak|drizzle|dry(?: ingredients)?|wet(?: ingredients)?|cake|batter|muffins|loaf|dough|scones|sponge)$/i.test(
       bare,
     );
   if (
@@ -89,7 +89,10 @@ function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
     (known &&
       amounts.length > 0 &&
       /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
-    (known && /to taste|a pinch|for dusting|for greasing|as needed|as required|to glaze/i.test(text)) ||
+    (known &&
+      /to taste|a pinch|for dusting|for greasing|for the (?:tin|pan|board)|as needed|as required|to glaze/i.test(
+        text,
+      )) ||
     (/^an?\s/i.test(text) && known && text.split(' ').length < 8)
   );
 }

@@ -59,9 +59,14 @@ export class Shelf {
   protected readonly problem = signal('');
   protected readonly loaded = computed(() => this.working() !== undefined);
 
+  protected readonly total = computed(() => this.working()?.length ?? 0);
+  /** Drawn a few boards at a time: a shelf of a thousand would take its time to draw and to look over. */
+  protected readonly boards = signal(60);
+
   protected readonly standing = computed<readonly Standing[]>(() =>
     [...(this.working() ?? [])]
       .sort((a, b) => a.formula.title.localeCompare(b.formula.title))
+      .slice(0, this.boards())
       .map((w) => this.stand(w.formula)),
   );
 

@@ -130,7 +130,7 @@ export class BakeChart implements OnDestroy {
       },
       yaxis: {
         range: [0, topY],
-        ticksuffix: ' °C',
+        ticksuffix: '°',
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
