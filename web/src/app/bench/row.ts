@@ -50,9 +50,11 @@ export class Row {
     const i = this.ingredient();
     if (i.role !== 'leavener') return null;
     const r = roundings(this.item().grams, i, this.kitchen().measures);
-    return r.warning === null
-      ? null
-      : { words: r.warning, spoon: Math.abs(r.measured.errorPct) > Math.abs(r.weighed.errorPct) };
+    if (r.warning === null) return null;
+    const spoon = Math.abs(r.measured.errorPct) > Math.abs(r.weighed.errorPct);
+    const off = Math.round(spoon ? r.measured.errorPct : r.weighed.errorPct);
+    const by = `${off > 0 ? '+' : '−'}${Math.abs(off)} %`;
+    return { words: r.warning, short: spoon ? `weigh it: spoon ${by}` : `spoon it: scale ${by}` };
   });
   protected readonly grams = computed(() => scaleG(this.item().grams));
   protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
