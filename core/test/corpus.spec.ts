@@ -79,12 +79,19 @@ describe('the corpus', () => {
       const text = read ?? c.text.split('\n');
       for (const m of marks)
         expect(text[m.line]?.slice(m.from, m.to).trim()).withContext(`${m.what} ${m.line}:${m.from}`).toBeTruthy();
-      const items = formula.groups.flatMap((g) => g.items);
-      const named = new Set(marks.filter((m) => m.what === 'ingredient').map((m) => m.itemId));
-      for (const i of items)
-        expect(named.has(i.id) || i.words.length > 0)
+      // every weighed line says where its weight and its name were read, and nothing is claimed twice
+      for (const i of formula.groups.flatMap((g) => g.items)) {
+        const own = marks.filter((m) => m.itemId === i.id);
+        expect(own.some((m) => m.what === 'ingredient'))
           .withContext(i.words)
           .toBeTrue();
+        if (i.grams > 0)
+          expect(own.some((m) => m.what === 'amount'))
+            .withContext(i.words)
+            .toBeTrue();
+        const once = new Set(own.map((m) => `${m.what} ${m.line} ${m.from}`));
+        expect(once.size).withContext(i.words).toBe(own.length);
+      }
     }
   });
 });

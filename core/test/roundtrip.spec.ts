@@ -30,7 +30,7 @@ const someSource = fc.record({
 const someTin: fc.Arbitrary<Tin> = fc.record(
   {
     id: fc.constantFrom('round-20', 'loaf-900', 'tray'),
-    name: fc.constantFrom('20 cm round', 'Old loaf tin, dented', 'Tray from the market'),
+    name: fc.constantFrom('20 cm round', 'Old loaf tin, dented', '33 × 23 cm sheet', 'Ring: 2 × deep'),
     shape: fc.constantFrom('round', 'loaf', 'rect', 'cup', 'tube', 'square'),
     topMm: fc.integer({ min: 60, max: 400 }),
     top2Mm: fc.integer({ min: 60, max: 300 }),

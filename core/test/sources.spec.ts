@@ -62,6 +62,19 @@ describe('the same recipe from anywhere', () => {
     ).toEqual(['One', 'Two']);
   });
 
+  it('stays one recipe when rules only part its title, list, method and notes', () => {
+    const ruled = `# Plain cups\n\n---\n\n${list.join('\n')}\n\n---\n\nFor the icing\n80 g icing sugar\n1 tbsp milk\n\n***\n\nMethod\n1. Stir all the ingredients together.\n\n---\n\nNotes\nKeeps two days.`;
+    expect(recipeTexts(ruled)).toEqual([ruled]);
+    const { formula } = readRecipe(ruled);
+    expect(formula.title).toBe('Plain cups');
+    expect(formula.groups.at(-1)?.role).toBe('icing');
+    const two = `${ruled}\n\n---\n\n# Other cups\n\n---\n\n${list.join('\n')}`;
+    expect(readRecipes(two).map((d) => [d.formula.title, allItems(d.formula).length])).toEqual([
+      ['Plain cups', 8],
+      ['Other cups', 6],
+    ]);
+  });
+
   it('takes tables with other columns and separators', () => {
     const { formula } = readRecipe(
       'section;item;quantity;unit\nDough;plain flour;250;g\nDough;butter;1;stick\nGlaze;icing sugar;80;g',

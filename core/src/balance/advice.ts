@@ -138,8 +138,8 @@ function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
     const line = w.lines.find((l) => l.item.id === c.itemId);
     if (!line) return '';
     const name = line.ingredient.name.replace(/,.*/, '').toLowerCase();
-    const to = c.grams < 0.05 ? 'none' : asMeasured(c.grams, line.ingredient, kitchen.measures);
-    const now = asMeasured(line.grams, line.ingredient, kitchen.measures);
+    const to = c.grams < 0.05 ? 'none' : asMeasured(c.grams, line.ingredient, kitchen.measures, line.item.form);
+    const now = asMeasured(line.grams, line.ingredient, kitchen.measures, line.item.form);
     return c.grams < line.grams ? `less ${name}, ${now} → ${to}` : `more ${name}, ${now} → ${to}`;
   });
   const said = parts.join(', and ');

@@ -1,3 +1,4 @@
+import { nutAllergens } from '../ingredient/diet.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 
@@ -16,18 +17,14 @@ export function cautionsOf(formula: Formula, kitchen?: Kitchen): Caution[] {
     out.push({ id: 'raw', words: 'Do not taste raw batter: flour and egg can carry germs until baked.' });
   if (has((id) => id === 'honey'))
     out.push({ id: 'honey', words: 'No honey for babies under 12 months, baked or not.' });
-  if (
-    items.some(
-      ({ ingredient }) => /walnut|pecan|almond|hazelnut|pistachio|nuts|peanut/.test(ingredient.id) && ingredient.pieces,
-    )
-  )
+  if (items.some(({ ingredient }) => ingredient.pieces && ingredient.allergens.some((a) => nutAllergens.has(a))))
     out.push({ id: 'nuts', words: 'Whole nuts and hard pieces are a choking risk for children under 5.' });
-  if (has((id) => id === 'spirit'))
+  if (has((id) => id === 'spirit' || id === 'liqueur' || id === 'fortified-wine'))
     out.push({
       id: 'alcohol',
       words: 'Alcohol vapour burns: brush spirit on away from flame, on a cake that is warm, not oven-hot.',
     });
-  if (has((id) => id === 'plum' || id === 'cherry'))
+  if (has((id) => ['plum', 'cherry', 'apricot', 'peach'].includes(id)))
     out.push({ id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.' });
   return out;
 }

@@ -106,9 +106,21 @@ export function masks(lines: readonly Line[], t: Totals): boolean {
   const f = Math.max(t.flourG, 1);
   return (
     t.cocoaG / f > 0.08 ||
-    grams(['treacle', 'stout', 'malt-extract']) / f > 0.1 ||
-    grams(['banana', 'pumpkin-puree', 'carrot', 'parsnip', 'dates']) / f > 0.3 ||
-    grams(['cinnamon', 'ginger-ground', 'mixed-spice', 'cardamom', 'cloves', 'nutmeg']) / f > 0.008
+    grams(['treacle', 'stout', 'malt-extract', 'date-syrup']) / f > 0.1 ||
+    grams(['banana', 'pumpkin-puree', 'carrot', 'parsnip', 'dates', 'prune-puree', 'sweet-potato']) / f > 0.3 ||
+    grams([
+      'cinnamon',
+      'ginger-ground',
+      'mixed-spice',
+      'cardamom',
+      'cloves',
+      'nutmeg',
+      'allspice',
+      'mace',
+      'star-anise',
+    ]) /
+      f >
+      0.008
   );
 }
 

@@ -97,10 +97,10 @@ function explainItem(
       ],
       source: 'Convention of the trade',
     };
-  const d = densityIn(ingredient, formula.source);
+  const d = densityIn(ingredient, formula.source, item.form);
   return {
     words: `The line says "${item.words}". Grams were set when it was read and are the truth since; your cups and spoons only change how it is shown.`,
-    equation: `${plain(item.grams)} g ≈ ${asMeasured(item.grams, ingredient, kitchen.measures)} at ${d.toFixed(2)} g/ml`,
+    equation: `${plain(item.grams)} g ≈ ${asMeasured(item.grams, ingredient, kitchen.measures, item.form)} at ${d.toFixed(2)} g/ml`,
     inputs: [
       { name: 'weight', value: item.grams, unit: 'g', from: 'this line' },
       { name: 'density as measured', value: d, unit: 'g/ml', from: ingredient.basis },

@@ -2,7 +2,7 @@
 import Joi from 'joi';
 import type { Problem } from '../errors.js';
 import { families } from '../balance/families.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import { tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
 import type { BakeRecord } from '../log/types.js';
 
 export interface VersionRecord {
@@ -36,7 +36,7 @@ const band = Joi.object({
 const tin = Joi.object({
   id: id.required(),
   name: Joi.string().allow('').required(),
-  shape: Joi.valid('round', 'square', 'rect', 'loaf', 'cup', 'tube', 'sheet', 'mound', 'slab').required(),
+  shape: Joi.valid(...tinShapes).required(),
   topMm: Joi.number().greater(0).required(),
   top2Mm: Joi.number().greater(0),
   baseMm: Joi.number().greater(0),
@@ -46,16 +46,7 @@ const tin = Joi.object({
   cups: Joi.number().integer().min(1),
   capacityMl: Joi.number().greater(0),
   tareG: positive,
-  material: Joi.valid(
-    'light metal',
-    'shiny metal',
-    'dark metal',
-    'glass',
-    'ceramic',
-    'silicone',
-    'cast iron',
-    'none',
-  ).required(),
+  material: Joi.valid(...tinMaterials).required(),
 }).unknown(true);
 const tinUse = Joi.object({ tin: tin.required(), count: Joi.number().integer().min(1).required() }).unknown(true);
 const source = Joi.object({

@@ -117,9 +117,19 @@ export interface Formula {
   readonly notes?: string;
 }
 
-export type TinShape = 'round' | 'square' | 'rect' | 'loaf' | 'cup' | 'tube' | 'sheet' | 'mound' | 'slab';
-export type TinMaterial =
-  'light metal' | 'shiny metal' | 'dark metal' | 'glass' | 'ceramic' | 'silicone' | 'cast iron' | 'none';
+export const tinShapes = ['round', 'square', 'rect', 'loaf', 'cup', 'tube', 'sheet', 'mound', 'slab'] as const;
+export type TinShape = (typeof tinShapes)[number];
+export const tinMaterials = [
+  'light metal',
+  'shiny metal',
+  'dark metal',
+  'glass',
+  'ceramic',
+  'silicone',
+  'cast iron',
+  'none',
+] as const;
+export type TinMaterial = (typeof tinMaterials)[number];
 
 /** A tin, by its inner dimensions. `topMm` is the diameter or length at the rim, `top2Mm` the width at the rim. */
 export interface Tin {

@@ -3,7 +3,8 @@ import type { Ingredient } from '../formula/types.js';
 export type Diet = 'vegan' | 'vegetarian' | 'gluten-free' | 'dairy-free' | 'egg-free' | 'nut-free';
 
 const glutenous = new Set(['wheat', 'rye', 'barley', 'oats']);
-const nuts = new Set([
+/** Allergens that are nuts, peanut with them since the caution is the same. */
+export const nutAllergens: ReadonlySet<string> = new Set([
   'almond',
   'walnut',
   'hazelnut',
@@ -33,6 +34,6 @@ export function dietsOf(i: Ingredient): Diet[] {
   if (!has(glutenous)) out.push('gluten-free');
   if (!milk) out.push('dairy-free');
   if (!egg) out.push('egg-free');
-  if (!has(nuts)) out.push('nut-free');
+  if (!has(nutAllergens)) out.push('nut-free');
   return out;
 }

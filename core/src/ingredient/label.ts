@@ -45,7 +45,10 @@ const fields: readonly (readonly [keyof Label, string])[] = [
 ];
 const problem = (id: string, place: string, words: string, remedy: string): Problem => ({ id, place, words, remedy });
 
-/** What in a label cannot be, in words. Parts may sum to at most 100 g; the energy must be near what the parts give. */
+/**
+ * What in a label cannot be, in words. Parts may sum to at most 100 g, and 1 g for rounding; the energy must be within
+ * 12 % and 8 kcal of what the parts give. Both limits are judgement.
+ */
 export function labelProblems(l: Label): Problem[] {
   const out: Problem[] = [];
   if (l.name.trim() === '')
@@ -131,6 +134,7 @@ export function fromLabel(l: Label, id: string): FromLabel {
   const starch = carbohydrate - sugar;
   const salt = l.saltG ?? 0;
   const solids = l.fatG + sugar + starch + fibre + l.proteinG + salt;
+  // minerals that no label names: 0.3 to 2 g in ordinary foods, general knowledge
   const ash = solids > 0 ? 0.6 : 0;
   const water = Math.max(0, 100 - solids - ash);
   const rest = Math.max(0, 100 - water - (solids - salt));

@@ -19,7 +19,7 @@ export interface Roundings {
   readonly warning: string | null;
 }
 
-/** A leavener this far off is felt in the lift. Judgement; the issue is the spoon's eighth and the scale's gram. */
+/** A leavener this far off, per cent, is felt in the lift. Judgement. */
 const MATTERS_PCT = 5;
 
 /**

@@ -29,7 +29,7 @@ const orders: Readonly<Record<'creaming' | 'rub-in' | 'muffin', Order>> = {
 
 const dryRoles = new Set(['flour', 'cocoa', 'leavener', 'salt']);
 const drySpice =
-  /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|milk-powder|psyllium|xanthan/;
+  /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|powder|psyllium|xanthan|allspice|^mace$|star-anise|fennel-seed|cumin|turmeric|chia|oatmeal|egg-replacer|erythritol|instant-coffee|tea-leaves/;
 
 /** Puts batter items into groups in mixing order, by the way the method or the family mixes. */
 export function intoGroups(

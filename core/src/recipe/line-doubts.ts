@@ -228,7 +228,10 @@ function howMuch(
   return { id: `${c.itemId}-${id}`, place: c.place, kind: 'amount', itemId: c.itemId, likely, words, choices };
 }
 
-/** A heaped spoon holds about half as much again as a level one, a rounded one a quarter, more or less by the hand. */
+/**
+ * A heaped spoon holds about half as much again as a level one, a rounded one a quarter, more or less by the hand.
+ * Judgement of kitchens, not measured.
+ */
 export function heaped(g: number, filled: string, ingredient: Ingredient, c: LineContext): Doubt {
   const rounded = /round/.test(filled);
   return howMuch(

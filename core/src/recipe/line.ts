@@ -161,9 +161,7 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
   const head = ways.length > 1 ? shared(ways, kitchen) : null;
   const main = head ?? matchIngredient(ways[0] ?? words, kitchen);
   const other =
-    ways.length > 1
-      ? otherThan(main, ways, brackets, kitchen)
-      : otherIn(main, `${tail} ${segment.brackets.join(' ')}`, kitchen);
+    ways.length > 1 ? otherThan(main, ways, kitchen) : otherIn(main, `${tail} ${segment.brackets.join(' ')}`, kitchen);
   for (const b of brackets) {
     const finer =
       exactName(`${b.split(/[,;]/)[0] ?? ''} ${words}`, kitchen) ?? (main ? null : matchIngredient(b, kitchen));
@@ -192,12 +190,7 @@ function shared(ways: readonly string[], kitchen?: Kitchen): Match | null {
   return null;
 }
 
-function otherThan(
-  main: Match | null,
-  ways: readonly string[],
-  _brackets: readonly string[],
-  kitchen?: Kitchen,
-): Match | null {
+function otherThan(main: Match | null, ways: readonly string[], kitchen?: Kitchen): Match | null {
   for (const w of ways.slice(1)) {
     const m = matchIngredient(w, kitchen);
     if (m && m.id !== main?.id && m.odd.length === 0) return m;
@@ -210,6 +203,10 @@ const otherIn = (main: Match | null, text: string, kitchen?: Kitchen): Match | n
   const m = said ? matchIngredient(said, kitchen) : null;
   return m && main && m.id !== main.id && m.odd.length === 0 ? m : null;
 };
+
+/** "1 batch streusel topping", "half the lemon icing": a thing with a recipe of its own, not half a cup of syrup. */
+const subRecipe =
+  /\b(?:(?:batch|quantity|recipe|portion)\b.*|half the )\b(?:\w+ )?(?:topping|streusel|crumble|pastry|icing|frosting|buttercream|filling|glaze|custard|syrup|ganache|dough|batter)\b/i;
 
 /** "salt and pepper", "½ tsp each soda and salt": several names for one amount. */
 function severally(segment: Segment, kitchen?: Kitchen): readonly Match[] | null {
@@ -254,10 +251,7 @@ export function readLine(
     const segment: Segment = inherits
       ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` }
       : raw;
-    const made =
-      /\b(?:batch|quantity|recipe|portion|half)\b.*\b(?:topping|streusel|crumble|pastry|icing|frosting|buttercream|filling|glaze|custard|syrup|ganache|dough|batter)\b/i.test(
-        text,
-      );
+    const made = subRecipe.test(text);
     const several = severally(segment, kitchen);
     const { matches, other, slip } = made
       ? { matches: [], other: null, slip: false }
@@ -266,7 +260,7 @@ export function readLine(
         : nameIn(yolks(segment, segments[n - 1]), kitchen);
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
-      const itemId = items.length === 0 ? id : `${id}${String.fromCharCode(97 + Math.min(25, items.length))}`;
+      const itemId = items.length === 0 ? id : `${id}-${items.length + 1}`;
       const context: doubt.LineContext = {
         itemId,
         place: place(0, text.trimEnd().length),

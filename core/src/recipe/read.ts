@@ -136,8 +136,27 @@ export function recipeTexts(text: string): string[] {
   if (source.kind !== 'texts') return [text];
   if (source.texts.length > 1) return [...source.texts];
   if (source.texts[0] !== text) return [text];
-  const parts = text.split(/^\s*(?:-{3,}|={3,}|\*{3,})\s*$/m).filter((p) => p.trim() !== '');
-  return parts.length === 0 ? [text] : parts;
+  const recipes: string[] = [];
+  for (const part of text.split(/^\s*(?:-{3,}|={3,}|\*{3,})\s*$/m).filter((p) => p.trim() !== '')) {
+    const last = recipes.at(-1);
+    // a rule may also part the list from the method: only a title with a list of its own begins another recipe
+    const begins = standsAlone(part) || /^\s*#\s/.test(part);
+    if (last !== undefined && !(begins && standsAlone(last))) recipes[recipes.length - 1] = `${last}\n\n${part}`;
+    else recipes.push(part);
+  }
+  return recipes.length > 1 ? recipes : [text];
+}
+
+/** Whether a text has a title and a list of ingredients. */
+function standsAlone(text: string): boolean {
+  const kinds = classify(
+    text
+      .slice(0, MAX_CHARS)
+      .split(/\r\n?|\n/)
+      .slice(0, MAX_LINES),
+    defaultKitchen,
+  ).map((p) => p.kind);
+  return kinds.includes('title') && kinds.filter((k) => k === 'ingredient').length > 1;
 }
 
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {

@@ -1,16 +1,4 @@
-import type { Tin, TinMaterial, TinShape, TinUse } from '../formula/types.js';
-
-const materials: readonly TinMaterial[] = [
-  'light metal',
-  'shiny metal',
-  'dark metal',
-  'glass',
-  'ceramic',
-  'silicone',
-  'cast iron',
-  'none',
-];
-const shapes: readonly TinShape[] = ['round', 'square', 'rect', 'loaf', 'cup', 'tube', 'sheet', 'mound', 'slab'];
+import { tinMaterials, tinShapes, type Tin, type TinMaterial, type TinUse } from '../formula/types.js';
 
 /**
  * A tin in words that read back exactly: its name, and behind it what was measured. "2 × Deep round [round, top 203 mm,
@@ -39,7 +27,7 @@ export function tinWords({ tin, count }: TinUse): string {
 /** Reads what `tinWords` writes; null for anything else. */
 function readMeasured(line: string): TinUse | null {
   const m =
-    /(?:(\d+)\s*[×x]\s*)?([^[\]:×]{0,80})\[((?:round|square|rect|loaf|cup|tube|sheet|mound|slab)\s*,[^\]]*)\]/i.exec(
+    /^(?:[^[\]]*?:\s*)??(\d+)\s*×\s*([^[\]]{0,120}?)\s*\[((?:round|square|rect|loaf|cup|tube|sheet|mound|slab)\s*,[^\]]*)\]/i.exec(
       line,
     );
   if (!m?.[3]) return null;
@@ -48,13 +36,13 @@ function readMeasured(line: string): TinUse | null {
     const found = parts.map((p) => new RegExp(`^${name} ([\\d.]+)`).exec(p)?.[1]).find((x) => x !== undefined);
     return found === undefined ? undefined : Number(found);
   };
-  const shape = shapes.find((s) => s === parts[0]?.toLowerCase());
+  const shape = tinShapes.find((s) => s === parts[0]?.toLowerCase());
   const [topMm, depthMm] = [number('top'), number('deep')];
   if (!shape || !topMm || !depthMm) return null;
   const cups = /(\d+) cups/.exec(m[3])?.[1];
   const tare = /([\d.]+) g empty/.exec(m[3])?.[1];
   const id = parts.map((p) => /^id (\S+)$/.exec(p)?.[1]).find((x) => x !== undefined);
-  const name = (m[2] ?? '').replace(/^.*\bin (?:an? )?/i, '').trim();
+  const name = (m[2] ?? '').trim();
   const some = <K extends keyof Tin>(key: K, v: number | undefined): Partial<Tin> =>
     v === undefined ? {} : { [key]: v };
   return {
@@ -71,9 +59,9 @@ function readMeasured(line: string): TinUse | null {
       ...some('cups', cups === undefined ? undefined : Number(cups)),
       ...some('capacityMl', number('holds')),
       ...some('tareG', tare === undefined ? undefined : Number(tare)),
-      material: materials.find((x) => parts.includes(x)) ?? 'light metal',
+      material: tinMaterials.find((x) => parts.includes(x)) ?? 'light metal',
     },
-    count: Number(m[1] ?? 1),
+    count: Number(m[1]),
   };
 }
 

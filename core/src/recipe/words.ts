@@ -28,9 +28,9 @@ export const harmless: ReadonlySet<string> = list(`
   weight peeled-weight net gross total shell flesh drained-weight inch inches cm mm half halves third quarter thick thin
   long wide fat full-bodied regular ordinary normal standard usual common everyday basic classic traditional style kind type
   variety sort all both other another one two three four five six half-inch bite-sized small-ish yes no please or-so so
-  pieces, lukewarm) handheld odourless flavourless neutral-tasting unflavoured unflavored unsalted-type mild light-tasting
+  handheld odourless flavourless neutral-tasting unflavoured unflavored unsalted-type mild light-tasting
   homogenised pasteurised filtered still tap kitchen leftover left-over day-old stale ripe-ish spotty brown-spotted brown black
-  speckled heavy-handed thick-cut dropping consistency mixture dough batter can, clean nice slightly partly partially
+  speckled heavy-handed thick-cut dropping consistency mixture dough batter clean nice slightly partly partially
   fully completely almost nearly coarse fine finely-ground stoneground stone-ground strong semi-firm blended smooth
   crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking
   dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
@@ -45,7 +45,10 @@ export const harmless: ReadonlySet<string> = list(`
 export const containers =
   /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|tetra ?packs?|squares?)(?![\p{L}])/iu;
 
-/** Sizes things are usually sold in, g or ml as sold: by container and kind of ingredient, the usual one first. */
+/**
+ * Sizes things are usually sold in, g: by container and kind of ingredient, the usual one first. Basis: general
+ * knowledge, not looked up, and different from shop to shop; so each is offered as a doubt's choice, never just taken.
+ */
 export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; readonly g: readonly number[] }[] = [
   { what: /^pumpkin-puree$/, in: /can|tin/i, g: [425, 822] },
   { what: /^condensed-milk$/, in: /can|tin/i, g: [397, 405] },

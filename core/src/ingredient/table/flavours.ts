@@ -48,7 +48,7 @@ export const flavours: readonly Row[] = [
   ['cider', 'Cider, dry', 'liquid', [92.5, 0, 2.5, 0, 0, 0], 1.01, '', { acid: [4, 6, 9] }, 'dry cider|hard cider|cider|apple cider'],
   ['wine', 'Wine', 'liquid', [87, 0, 1, 0.1, 0, 0], 0.99, 'sulphites', { acid: [6, 8.5, 11] }, 'red wine|white wine|dry white wine|prosecco|sparkling wine'],
   ['fortified-wine', 'Fortified wine', 'liquid', [74, 0, 9, 0.2, 0, 0], 1.02, 'sulphites', { acid: [4, 6, 8], sugarCounts: true }, 'sherry|port|marsala|madeira wine|sweet sherry|vermouth'],
-  ['liqueur', 'Liqueur', 'flavour', [45, 0, 28, 0, 0, 0], 1.05, '', { sugarCounts: true }, 'orange liqueur|coffee liqueur|amaretto|cream liqueur|elderflower liqueur|sloe gin|limoncello|triple sec'],
+  ['liqueur', 'Liqueur', 'flavour', [45, 0, 28, 0, 0, 0], 1.05, '', { sugarCounts: true }, 'orange liqueur|coffee liqueur|amaretto|elderflower liqueur|sloe gin|limoncello|triple sec'],
   ['cordial', 'Cordial', 'liquid', [52, 0, 46, 0, 0, 0], 1.2, '', { acid: [8, 14, 22], sugarCounts: true }, 'elderflower cordial|lime cordial|elderflower syrup|ginger cordial|blackcurrant cordial|grenadine'],
   ['yeast-extract', 'Yeast extract', 'flavour', [35, 0.5, 1, 35, 10, 4], 1.2, 'barley', { salt: 10 }, ''],
   ['dried-yeast', 'Yeast, dried', 'flavour', [6, 5, 0, 42, 12, 26], 0.63, '', {}, 'instant yeast|active dry yeast|yeast|fast-action yeast|easy-bake yeast|dry yeast'],

@@ -16,7 +16,7 @@ export const nuts: readonly Row[] = [
   ['poppy-seed', 'Poppy seeds', 'addin', [6, 41.6, 3, 18, 5.5, 19.5], 0.6, '', { pieces: true }, 'poppy seeds|khus khus|blue poppy seeds'],
   ['desiccated-coconut', 'Desiccated coconut', 'addin', [3, 63, 6.5, 6.9, 1, 16.5], 0.36, '', { drinks: 0.7, structure: 0.15 }, 'desiccated coconut|dessicated coconut|shredded coconut|unsweetened coconut|coconut|dried coconut|grated dry coconut|dry coconut|unsweetened shredded coconut'],
   ['ground-hazelnut', 'Ground hazelnuts', 'addin', [5, 61, 4.3, 15, 2, 9.7], 0.4, 'hazelnut', { base: 'nut', drinks: 0.35, structure: 0.35 }, 'hazelnut flour|hazelnut meal|ground hazelnuts'],
-  ['ground-walnut', 'Ground walnuts', 'addin', [4, 65, 2.6, 15, 0.5, 6.7], 0.38, 'walnut', { base: 'nut', drinks: 0.3, structure: 0.3 }, 'ground walnuts|walnut meal|ground pecans|pecan meal'],
+  ['ground-walnut', 'Ground walnuts', 'addin', [4, 65, 2.6, 15, 0.5, 6.7], 0.38, 'walnut|pecan', { base: 'nut', drinks: 0.3, structure: 0.3 }, 'ground walnuts|walnut meal|ground pecans|pecan meal'],
   ['ground-pistachio', 'Ground pistachios', 'addin', [4.2, 45.5, 7.7, 20.2, 9, 10.5], 0.42, 'pistachio', { base: 'nut', drinks: 0.4, structure: 0.4 }, 'ground pistachios|pistachio flour|pistachio meal'],
   ['cashew', 'Cashews', 'addin', [5, 44, 6, 18, 21, 3.3], 0.53, 'cashew', { piece: [1.2, 1.5, 1.9], pieces: true }, 'cashews|cashew nuts|cashewnuts|kaju|cashew nut|chopped cashews'],
   ['macadamia', 'Macadamias', 'addin', [1.5, 76, 4.6, 8, 1, 8.6], 0.55, 'macadamia', { piece: [2, 2.5, 3], pieces: true }, 'macadamias|macadamia nuts|chopped macadamias'],

@@ -47,7 +47,7 @@ export class Counter implements OnDestroy {
           key: `w:${i.id}`,
           words: ingredient.id === 'unknown' ? i.words : ingredient.name,
           amount: `${grams} g`,
-          measured: asMeasured(i.grams, ingredient, measures),
+          measured: asMeasured(i.grams, ingredient, measures, i.form),
           kind: 'weigh',
         };
       }),

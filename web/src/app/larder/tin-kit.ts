@@ -1,30 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  capacityOf,
-  convert,
-  readTin,
-  shapes,
-  tinProblems,
-  type Tin,
-  type TinMaterial,
-  type TinShape,
-} from '@orvin/core';
+import { capacityOf, convert, readTin, shapes, tinMaterials, tinProblems, type Tin, type TinShape } from '@orvin/core';
 import { TinSection } from '../ui/tin-section';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick } from './pick';
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
-const materials: readonly TinMaterial[] = [
-  'light metal',
-  'shiny metal',
-  'dark metal',
-  'glass',
-  'ceramic',
-  'silicone',
-  'cast iron',
-  'none',
-];
-
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
 @Component({
   selector: 'orvin-tin-kit',
@@ -37,7 +17,7 @@ export class TinKit {
   protected readonly edit = inject(KitchenEdit);
   protected readonly kitchen = this.edit.kitchen;
   protected readonly shapes = shapes.map((s) => ({ id: s.id as TinShape, name: s.name }));
-  protected readonly materials = materials.map((id) => ({ id, name: id === 'none' ? 'none, on a tray' : id }));
+  protected readonly materials = tinMaterials.map((id) => ({ id, name: id === 'none' ? 'none, on a tray' : id }));
   private readonly picked = signal<string | null>(null);
   protected readonly tin = computed(
     () => this.kitchen().tins.find((t) => t.id === this.picked()) ?? this.kitchen().tins[0],

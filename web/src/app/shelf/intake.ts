@@ -56,15 +56,27 @@ export class Intake {
     if (kept?.draft) this.reading.set(kept);
   }
 
-  /** Reads a text and shows how. False when the reader failed, which has been said; the text stays where it was. */
+  /** Reads a text and shows how; several recipes in one text are taken in like several files. False when the reader failed, which has been said; the text stays where it was. */
   async read(text: string, kitchen: Kitchen): Promise<boolean> {
     this.busy.set(true);
+    const texts = await this.textsOf(text);
+    if (texts.length > 1) {
+      this.busy.set(false);
+      await this.many(texts, kitchen);
+      return true;
+    }
     const draft = await this.draftOf(text, kitchen, 'read');
     this.busy.set(false);
     if (!draft) return false;
     this.hold({ text, draft, settled: [] });
     await this.router.navigate(['/read']);
     return true;
+  }
+
+  /** The texts of the recipes in what was pasted or opened; the whole when it is one, or cannot be taken apart. */
+  private async textsOf(text: string): Promise<readonly string[]> {
+    const texts = await firstValueFrom(this.compute.run('texts', 'texts', text), { defaultValue: null });
+    return texts?.ok ? texts.value : [text];
   }
 
   async draftOf(text: string, kitchen: Kitchen, channel: string): Promise<RecipeDraft | null> {
@@ -180,10 +192,8 @@ export class Intake {
         );
         return [];
       }
-      case 'text': {
-        const texts = await firstValueFrom(this.compute.run('texts', 'texts', text), { defaultValue: null });
-        return texts?.ok ? texts.value : [text];
-      }
+      case 'text':
+        return this.textsOf(text);
     }
   }
 }
