@@ -23,6 +23,8 @@ async function serve(): Promise<ChildProcess> {
 
 const stop = (child: ChildProcess): Promise<void> =>
   new Promise((done) => {
+    // one that has gone already would never say so again
+    if (child.exitCode !== null || child.signalCode !== null) return done();
     child.once('exit', () => done());
     child.kill('SIGTERM');
   });

@@ -1,5 +1,6 @@
 import type { Problem } from '../errors.js';
 import type { Composition, Ingredient, Role } from '../formula/types.js';
+import { SODA_G_PER_MOL } from '../leavening/powders.js';
 import { ingredients } from './catalogue.js';
 
 /** What a nutrition label says, per 100 g. Grams unless named otherwise; leave out what it does not say. */
@@ -163,8 +164,13 @@ export function fromLabel(l: Label, id: string): FromLabel {
       field: 'density',
       words: `${like?.gPerMl ?? 0.8} g a millilitre, as ${name}. Weigh a levelled cup to be sure.`,
     });
-  if (like?.acidMeq)
-    inferred.push({ field: 'acid', words: `${like.acidMeq.low}–${like.acidMeq.high} meq acid in 100 g, as ${name}.` });
+  if (like?.acidMeq && like.acidMeq.high > 0) {
+    const soda = (meq: number): string => ((Math.max(0, meq) * SODA_G_PER_MOL) / 1000).toFixed(2);
+    inferred.push({
+      field: 'acid',
+      words: `Its acid meets ${soda(like.acidMeq.low)}–${soda(like.acidMeq.high)} g soda for each 100 g, as ${name}.`,
+    });
+  }
   if (like?.drinks) inferred.push({ field: 'drinks', words: `Drinks ${like.drinks} g water a gram, as ${name}.` });
   inferred.push({
     field: 'role',

@@ -63,7 +63,7 @@ function tinSpan(line: Prose): { readonly from: number; readonly to: number } {
   const word = /\b(?:tins?|pans?|moulds?|dish|trays?|skillet|sheet|cutter|cases)\b/i.exec(line.text);
   const size = [...line.text.slice(0, word?.index ?? line.text.length).matchAll(/\b(?:an?|one|two|three|four|\d+)\b/gi)]
     .filter((m) => /^[^.;,]{0,40}$/.test(line.text.slice(m.index, word?.index ?? line.text.length)))
-    .find((m) => !/^\S+\s*(?:min|hour|°|more)/i.test(line.text.slice(m.index)));
+    .find((m) => !/^\S+\s*(?:min|hour|°|more|[cf]\b)/i.test(line.text.slice(m.index)));
   const from = size?.index ?? word?.index ?? 0;
   return { from: line.at + from, to: line.at + (word ? word.index + word[0].length : line.text.length) };
 }

@@ -27,6 +27,7 @@ export interface Placed {
   readonly formula: Formula;
   readonly factor: number;
   readonly eggs: readonly { readonly itemId: string; readonly words: string }[];
+  readonly leavener: string | null;
   readonly fits: readonly TinFit[];
   readonly input: BakeInput | null;
 }
@@ -48,12 +49,15 @@ const inputFor = (f: Formula, kitchen: Kitchen, fit: TinFit | undefined): BakeIn
 };
 
 export function place(f: Formula, tins: readonly TinUse[], kitchen: Kitchen, rescale: boolean): Placed {
-  const scaled = rescale ? scale(f, { by: 'tins', tins }, kitchen) : { formula: f, factor: 1, eggs: [] };
+  const scaled = rescale
+    ? scale(f, { by: 'tins', tins }, kitchen)
+    : { formula: f, factor: 1, eggs: [], leavener: null };
   const fits = fitTins(scaled.formula, tins, kitchen);
   return {
     formula: scaled.formula,
     factor: scaled.factor,
     eggs: scaled.eggs,
+    leavener: scaled.leavener,
     fits,
     input: inputFor(scaled.formula, kitchen, fits[0]),
   };

@@ -117,7 +117,12 @@ describe('the larder', () => {
       expect(ml()).toBeGreaterThan(last);
       last = ml();
     }
+    const kept = last;
+    await type(host.querySelector('#size-depthMm'), '120', 'input');
+    expect(ml()).withContext('while it is typed').toBeGreaterThan(kept);
+    expect((await kitchen()).tins[0]?.depthMm).toBe(76.2);
     await type(host.querySelector('#size-depthMm'), 'deep');
+    expect(ml()).toBe(kept);
     expect(host.querySelector('[role=alert]')?.textContent).toContain('no length I can read');
     expect((await kitchen()).tins[0]?.depthMm).toBe(76.2);
   });

@@ -19,19 +19,26 @@ export class TinKit {
   protected readonly shapes = shapes.map((s) => ({ id: s.id as TinShape, name: s.name }));
   protected readonly materials = tinMaterials.map((id) => ({ id, name: id === 'none' ? 'none, on a tray' : id }));
   private readonly picked = signal<string | null>(null);
+  /** Sizes as they stand in the fields, while they are typed and not yet kept. */
+  private readonly typing = signal<Partial<Tin>>({});
   protected readonly tin = computed(
     () => this.kitchen().tins.find((t) => t.id === this.picked()) ?? this.kitchen().tins[0],
   );
+  /** The tin as it would be with what is being typed: what is drawn and measured. */
+  protected readonly shown = computed<Tin | undefined>(() => {
+    const t = this.tin();
+    return t && { ...t, ...this.typing() };
+  });
 
   protected readonly free = computed(() => ['mound', 'slab'].includes(this.tin()?.shape ?? ''));
   protected readonly geometry = computed(() => {
-    const t = this.tin();
+    const t = this.shown();
     if (!t) return 0;
     const { capacityMl: _measured, ...by } = t;
     return Math.round(capacityOf(by));
   });
   protected readonly problems = computed(() => {
-    const t = this.tin();
+    const t = this.shown();
     return t ? tinProblems(t) : [];
   });
   protected readonly sizes = computed<readonly { id: Size; name: string }[]>(() => {
@@ -77,10 +84,12 @@ export class TinKit {
     t.shape === 'mound' || t.shape === 'slab' ? 'on a tray' : `${Math.round(capacityOf(t) / 10) * 10} ml`;
 
   protected pick(id: string): void {
+    this.typing.set({});
     this.picked.set(id);
   }
 
   protected set(change: Partial<Tin>, what: string): void {
+    this.typing.set({});
     const t = this.tin();
     const k = this.kitchen();
     if (t)
@@ -95,18 +104,29 @@ export class TinKit {
     if (name !== '') this.set({ name }, 'name');
   }
 
-  /** A length in any unit; bare numbers are millimetres. */
+  /** A length in any unit, mm; bare numbers are millimetres. NaN when it is none. */
+  private lengthOf(text: string): number {
+    const m = /^\s*([\d.,]+)\s*(mm|cm|in(?:ch(?:es)?)?|["”″])?\s*$/i.exec(text);
+    const unit = (m?.[2] ?? 'mm').toLowerCase().replace(/^in.*|["”″]/, 'in');
+    return m?.[1] ? convert(Number(m[1].replace(',', '.')), unit, 'mm', this.kitchen().measures) : NaN;
+  }
+
+  /** While a size is typed the drawing and the capacity follow; only Enter or leaving the field keeps it. */
+  protected typeSize(e: Event, id: Size): void {
+    const mm = this.lengthOf((e.target as HTMLInputElement).value);
+    this.typing.set(mm > 0 && mm <= 1000 ? { [id]: mm } : {});
+  }
+
   protected setSize(e: Event, id: Size): void {
     const input = e.target as HTMLInputElement;
     const t = this.tin();
-    const m = /^\s*([\d.,]+)\s*(mm|cm|in(?:ch(?:es)?)?|["”″])?\s*$/i.exec(input.value);
-    const unit = (m?.[2] ?? 'mm').toLowerCase().replace(/^in.*|["”″]/, 'in');
-    const mm = m?.[1] ? convert(Number(m[1].replace(',', '.')), unit, 'mm', this.kitchen().measures) : NaN;
+    const mm = this.lengthOf(input.value);
     if (!t || !Number.isFinite(mm) || mm <= 0 || mm > 1000) {
       this.edit.problem.set(
         `"${input.value}" is no length I can read: 203, 20.3 cm, 8 in. It stays ${t?.[id] ?? 'unset'}.`,
       );
       input.value = String(t?.[id] ?? '');
+      this.typing.set({});
       return;
     }
     this.set({ [id]: Math.round(mm * 10) / 10 }, id === 'depthMm' ? 'depth' : 'size');

@@ -47,10 +47,10 @@ export class Tins {
   protected readonly scaled = computed(() => {
     const p = this.bakery.target();
     if (!p) return '';
-    const eggs = p.eggs.map((e) => e.words).join('; ');
+    const remarks = [...p.eggs.map((e) => e.words), ...(p.leavener === null ? [] : [p.leavener])].join('; ');
     return Math.abs(p.factor - 1) < 0.005
       ? 'the batter as it is'
-      : `batter × ${p.factor.toFixed(2)}${eggs === '' ? '' : ` · ${eggs}`}`;
+      : `batter × ${p.factor.toFixed(2)}${remarks === '' ? '' : ` · ${remarks}`}`;
   });
   protected readonly bake = computed<BakePrediction | null>(() => {
     const o = this.bakery.targetBake();
