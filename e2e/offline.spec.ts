@@ -44,7 +44,7 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
       .poll(
         () =>
           page.evaluate(async () => {
-            const names = (await caches.keys()).filter((n) => n.includes('assets'));
+            const names = (await caches.keys()).filter((n) => /:assets:.*:cache$/.test(n));
             const sizes = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length));
             return sizes.reduce((a, b) => a + b, 0);
           }),
