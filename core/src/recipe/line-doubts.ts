@@ -215,6 +215,9 @@ export function alternative(
   };
 }
 
+/** A weight as fine as a guess can be: whole grams from ten on, else tenths. */
+const guess = (g: number): number => (g >= 10 ? Math.round(g) : Math.round(10 * g) / 10);
+
 /** A doubt about how much: each way to see it, in words, as a multiple of what was read. */
 function howMuch(
   c: LineContext,
@@ -224,7 +227,11 @@ function howMuch(
   g: number,
   ways: readonly (readonly [id: string, words: string, times: number])[],
 ): Doubt {
-  const choices = ways.map(([way, said, times]) => grams(c.itemId, way, `${said}, ${plain(g * times)} g`, g * times));
+  // a guess has no tenths; what was read stays as it was
+  const choices = ways.map(([way, said, times]) => {
+    const x = times === 1 ? g : guess(g * times);
+    return grams(c.itemId, way, `${said}, ${times === 1 ? '' : 'about '}${plain(x)} g`, x);
+  });
   return { id: `${c.itemId}-${id}`, place: c.place, kind: 'amount', itemId: c.itemId, likely, words, choices };
 }
 
@@ -253,7 +260,7 @@ export function byHand(g: number, unit: string, ingredient: Ingredient, c: LineC
   return howMuch(
     c,
     'hand',
-    `A ${unit} of ${nameOf(ingredient)} is a guess at ${plain(g)} g. How large is yours?`,
+    `A ${unit} of ${nameOf(ingredient)} is a guess at about ${plain(guess(g))} g. How large is yours?`,
     'middling',
     g,
     [
