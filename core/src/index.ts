@@ -14,15 +14,20 @@ export { readTin, tinWords } from './recipe/tins.js';
 export { itemLine } from './recipe/cards.js';
 export { findIngredients } from './recipe/match.js';
 
-export { assess, type Assessment } from './balance/assess.js';
+export { assess, type Assessment, type AssessOptions } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';
 export { usualRanges, type Usual } from './balance/usual.js';
+export { effectOf, keepingTotal, moveTo, toTotal, type Axis, type ItemEffect } from './balance/change.js';
 export type { Caution } from './balance/cautions.js';
-export type { Verdict } from './balance/verdicts.js';
+export type { Verdict } from './balance/verdict.js';
 export type { Totals } from './balance/totals.js';
+export type { Beam, Pull, WaterLine, Wet } from './balance/pulls.js';
+export type { Parts } from './balance/rules.js';
+export type { Trait } from './balance/texture.js';
+export { methodWords, type MethodFit, type Methods } from './balance/methods.js';
 export { consistencyWords } from './balance/totals.js';
 export { aFamily, families, familyOf, type Consistency, type Family } from './balance/families.js';
-export { explain, explainable, type Explanation, type ExplainKey } from './explain/explain.js';
+export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
 export { explainBake, explainFit } from './explain/bake.js';
 
 export {
@@ -56,7 +61,12 @@ export { dietsOf, type Diet } from './ingredient/diet.js';
 export { roundings, type Rounded, type Roundings } from './quantity/rounding.js';
 export { powders, type PowderKind } from './leavening/powders.js';
 export type { Ledger, LedgerEntry } from './leavening/ledger.js';
-export type { Lift, LiftPart } from './leavening/lift.js';
+export { standingAt, type Lift, type LiftPart, type LiftSource, type Stood } from './leavening/lift.js';
+export { MAX_STAND_MIN, type StandPoint } from './leavening/standing.js';
+export { acids, type LeaveningAcid } from './leavening/acids.js';
+export { acidToMeet, homeMade, sodaInPowder, type Thumb } from './leavening/thumb.js';
+export type { Crumb, Effect } from './leavening/crumb.js';
+export { pressureRatio, gasMl, type Volume } from './leavening/volume.js';
 
 export {
   asMeasured,

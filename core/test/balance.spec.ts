@@ -5,6 +5,7 @@ import {
   defaultKitchen,
   explain,
   explainable,
+  explainableOfItem,
   families,
   ingredients,
   OrvinError,
@@ -22,7 +23,10 @@ const anyFormula = fc
 
 describe('assess', () => {
   it('says of the sample formulas what a good baker would', () => {
-    for (const id of demoIds.filter((x) => x !== 'oat-and-rhubarb-muffins')) {
+    const faulty = ['oat-and-rhubarb-muffins', 'lime-and-coconut-tray-cake'];
+    expect(new Set(demoIds.map((id) => demo(id).family)).size).toBeGreaterThanOrEqual(12);
+    expect(demoIds.length).toBe(14);
+    for (const id of demoIds.filter((x) => !faulty.includes(x))) {
       const a = assess(demo(id), hollin);
       expect(a.merit).withContext(id).toBe(0);
       expect(a.verdicts.every((v) => v.severity === 'note'))
@@ -41,6 +45,19 @@ describe('assess', () => {
     const after = assess(applyChanges(f, best?.changes ?? []), hollin);
     expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();
     expect(after.merit).toBe(0);
+  });
+
+  it('finds the coconut that drinks the cake dry, and waters it', () => {
+    const f = demo('lime-and-coconut-tray-cake');
+    const a = assess(f, hollin);
+    // plain water is well within the family's range; only the drinking shows the fault
+    expect(a.verdicts.find((v) => v.id === 'water')?.state).toBe('ok');
+    const dry = a.verdicts.find((v) => v.id === 'hydration');
+    expect(dry?.severity).toBe('faulty');
+    expect(dry?.words).toMatch(/desiccated coconut drinks/);
+    expect(a.advice[0]?.words).toMatch(/^More .*milk/);
+    const after = assess(applyChanges(f, a.advice[0]?.changes ?? []), hollin);
+    expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();
   });
 
   it('offers only advice that strictly lowers the merit', () => {
@@ -149,7 +166,7 @@ describe('explain', () => {
       const f = demo(id);
       const keys = [
         ...explainable,
-        ...f.groups.flatMap((g) => g.items).flatMap((i) => [`grams:${i.id}`, `bakersPct:${i.id}`]),
+        ...f.groups.flatMap((g) => g.items).flatMap((i) => explainableOfItem.map((k) => `${k}:${i.id}`)),
       ];
       for (const key of keys) {
         const e = explain(f, key, hollin);

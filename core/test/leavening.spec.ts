@@ -1,8 +1,18 @@
 import fc from 'fast-check';
-import { assess, defaultKitchen, powders, type Kitchen } from '../src/index.js';
+import {
+  acidToMeet,
+  assess,
+  catalogueRow,
+  defaultKitchen,
+  homeMade,
+  powders,
+  sodaInPowder,
+  type Kitchen,
+} from '../src/index.js';
+import { typically } from '../src/formula/bands.js';
+import { acidById, acidOfIngredient, acids, meqPer100G } from '../src/leavening/acids.js';
 import { acidOf, linesOf } from '../src/leavening/parts.js';
 import { CO2_G_PER_MOL, SODA_G_PER_MOL } from '../src/leavening/powders.js';
-import { kept } from '../src/leavening/lift.js';
 import { formula, nested } from './support/make.js';
 
 /** Tenths of a gram: what is below a hundredth counts as nothing, on purpose. */
@@ -118,11 +128,63 @@ describe('gas and ledger, as bakers know them', () => {
   });
 
   it('lets 240 g buttermilk use 1.4 to 2.2 g of soda, a little under the half teaspoon of the kitchen rule', () => {
-    const line = linesOf(formula([['buttermilk', 240]]))[0];
-    const soda = (s: 'low' | 'typical' | 'high') => ((line ? acidOf(line, s) : 0) * SODA_G_PER_MOL) / 1000;
-    expect(soda('low')).toBeCloseTo(1.41, 2);
-    expect(soda('typical')).toBeCloseTo(1.81, 2);
-    expect(soda('high')).toBeCloseTo(2.22, 2);
+    const [line] = linesOf(formula([['buttermilk', 240]]));
+    const acid = line?.ingredient.acidMeq;
+    const soda = (meq: number) => (meq * 2.4 * SODA_G_PER_MOL) / 1000;
+    expect(soda(acid?.low ?? 0)).toBeCloseTo(1.41, 2);
+    expect(((line ? acidOf(line, typically) : 0) * SODA_G_PER_MOL) / 1000).toBeCloseTo(1.81, 2);
+    expect(soda(acid?.high ?? 0)).toBeCloseTo(2.22, 2);
+    // and so the ledger of a batter says, line by line
+    const entry = at(
+      formula([
+        ['plain-flour', 250],
+        ['buttermilk', 240],
+        ['baking-soda', 2.5],
+      ]),
+    ).ledger.entries.find((e) => e.itemId === 'i1');
+    expect(
+      [entry?.sodaG.low, entry?.sodaG.typical, entry?.sodaG.high].map((x) => Math.round((x ?? 0) * 10) / 10),
+    ).toEqual([1.4, 1.8, 2.2]);
+    expect(entry?.sodaG.typical).toBeLessThan(2.5);
+  });
+
+  it('counts what each acid can meet by its formula, where the reaction is a plain titration', () => {
+    for (const a of acids.filter((x) => x.molar)) {
+      const nv = (100 * (a.molar?.equivalents ?? 0) * SODA_G_PER_MOL) / (a.molar?.gPerMol ?? 1);
+      expect(Math.abs(nv - a.nv))
+        .withContext(a.name)
+        .toBeLessThan(0.3);
+    }
+    // the catalogue's acids carry the same figures, as milliequivalents
+    for (const [id, acid] of Object.entries(acidOfIngredient)) {
+      const row = catalogueRow(id).acidMeq;
+      expect(Math.abs((row?.typical ?? 0) / meqPer100G(acidById(acid)) - 1))
+        .withContext(id)
+        .toBeLessThan(0.02);
+    }
+  });
+
+  it('makes up powders that weigh no more than themselves, with a share of starch', () => {
+    for (const p of powders) {
+      const starch = 100 - 100 * p.soda.typical - p.acidGPer100;
+      expect(starch).withContext(p.type).toBeGreaterThan(5);
+      expect(starch).withContext(p.type).toBeLessThan(55);
+      expect(p.acidShares.reduce((s, [, share]) => s + share, 0)).toBeCloseTo(1, 9);
+    }
+  });
+
+  it('replaces one part of soda by three to four of powder, and meets it as the kitchen rules say', () => {
+    for (const p of powders.filter((x) => x.met === 1)) {
+      const g = sodaInPowder(1, p).typical;
+      expect(g).withContext(p.type).toBeGreaterThan(2.9);
+      expect(g).withContext(p.type).toBeLessThan(4.4);
+    }
+    const g = (id: string) => acidToMeet(1, catalogueRow(id).acidMeq ?? { low: 1, typical: 1, high: 1 }).typical;
+    expect(g('buttermilk')).toBeCloseTo(132, 0);
+    expect(g('vinegar')).toBeCloseTo(14.3, 0);
+    expect(g('lemon-juice')).toBeCloseTo(14, 0);
+    expect(g('cream-of-tartar')).toBeCloseTo(2.24, 2);
+    expect(homeMade(1).tartarG).toBeCloseTo(g('cream-of-tartar'), 2);
   });
 
   it('does not let carrot neutralise a teaspoon of soda', () => {
@@ -157,12 +219,6 @@ describe('gas and ledger, as bakers know them', () => {
         ),
       );
     expect(cake('cocoa-alkalised').ledger.unmetShare).toBeGreaterThan(cake('cocoa-natural').ledger.unmetShare + 0.2);
-  });
-
-  it('loses a thin batter’s gas sooner than a dough’s', () => {
-    expect(kept(0, 'thick')).toBe(1);
-    expect(kept(30, 'pourable')).toBeLessThan(0.2);
-    expect(kept(30, 'dough')).toBeGreaterThan(0.7);
   });
 
   it('gives no lift to a batter whose powder is dead', () => {

@@ -7,7 +7,9 @@ import type { Line } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/powders.js';
 import { weigh, type Weighed } from './weigh.js';
 import { aFamily, familyOf, type Family } from './families.js';
-import { measures, outside, pctOf, rangeOf } from './verdicts.js';
+import { LEAN_USUAL } from './pulls.js';
+import { outside } from './verdict.js';
+import { measures, pctOf, rangeOf } from './verdicts.js';
 
 export interface Advice {
   readonly id: string;
@@ -89,6 +91,62 @@ function liftIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
   return out;
 }
 
+/**
+ * Liquid so that what is left after drinking lies just inside the family's range; where plain water is out of range,
+ * `rangeIdeas` sees to it.
+ */
+function waterIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
+  if (family.id === 'free' || outside(w.totals.waterPct, family.water) > 0.02) return [];
+  const { availablePct, usual } = w.water;
+  if (outside(availablePct, usual) <= 0.03) return [];
+  const dry = availablePct < usual[0];
+  const aim = dry ? usual[0] + 0.12 * (usual[1] - usual[0]) : usual[1] - 0.12 * (usual[1] - usual[0]);
+  const line = w.lines
+    .filter((l) => l.ingredient.role === 'liquid' && l.grams > 0)
+    .sort((a, b) => b.grams * b.ingredient.per100.water - a.grams * a.ingredient.per100.water)[0];
+  if (!line) return [];
+  const need = ((aim - availablePct) * w.totals.flourG) / line.ingredient.per100.water;
+  const grams = measurable(line, line.grams + need, kitchen);
+  if (grams === line.grams || grams <= 0) return [];
+  return [
+    {
+      id: 'water-left',
+      changes: [{ itemId: line.item.id, grams }],
+      why: dry ? 'enough for what drinks it, and for the flour' : 'sets through the middle',
+    },
+  ];
+}
+
+/** Brings the beam just inside its usual span by one of the lines that pull hardest. */
+function beamIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
+  const { beam } = w;
+  if (Math.abs(beam.lean) <= LEAN_USUAL) return [];
+  const middle = (beam.usual[0] + beam.usual[1]) / 2;
+  const half = (beam.usual[1] - beam.usual[0]) / 2;
+  const aim = (middle + Math.sign(beam.lean) * half) / 100;
+  const out: Idea[] = [];
+  for (const role of ['sugar', 'fat', 'egg'] as const) {
+    const line = w.lines
+      .filter((l) => l.ingredient.role === role && l.grams > 0 && !l.whole)
+      .sort((a, b) => b.grams - a.grams)[0];
+    const pull = line && beam.pulls.find((p) => p.itemId === line.item.id);
+    if (!line || !pull) continue;
+    // (T + t x) − (S + h x) = aim (T + t x + S + h x), solved for the grams x to add
+    const [h, t] = [pull.holds / line.grams, pull.tenders / line.grams];
+    const slope = t - h - aim * (t + h);
+    if (Math.abs(slope) < 1e-9) continue;
+    const x = (aim * (beam.tenders + beam.holds) - (beam.tenders - beam.holds)) / slope;
+    const grams = measurable(line, line.grams + x, kitchen);
+    if (grams > 0 && grams !== line.grams && grams < 3 * line.grams)
+      out.push({
+        id: `beam-by-${role}`,
+        changes: [{ itemId: line.item.id, grams }],
+        why: beam.lean > 0 ? 'firm enough to stand' : 'tender, as it should be',
+      });
+  }
+  return out;
+}
+
 const movers: Readonly<Record<(typeof measures)[number], (l: Line) => number>> = {
   fat: (l) => (l.ingredient.fatCounts && !l.ingredient.pieces ? l.ingredient.per100.fat / 100 : 0),
   sugar: (l) => (l.ingredient.sugarCounts && !l.ingredient.pieces ? l.ingredient.per100.sugar / 100 : 0),
@@ -147,17 +205,25 @@ function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
 }
 
 /**
- * Ideas that strictly lower the merit, best first, at most three. Each is tried on the formula and weighed in full
- * before it is offered, so that none makes another figure worse than it mends.
+ * Ideas that strictly lower the merit, those of most consequence first, at most three. Each is tried on the formula and
+ * weighed in full before it is offered, so that none makes another figure worse than it mends; locked lines are left.
  */
-export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed): Advice[] {
+export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked: readonly string[] = []): Advice[] {
   const out: Advice[] = [];
   if (w.totals.baseG <= 0) return out;
   const family = familyOf(formula.family);
   const unsettled =
     w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
   if (w.merit <= 1e-9 && !unsettled) return out;
-  for (const idea of [...sodaIdeas(w, family, kitchen), ...liftIdeas(w, kitchen), ...rangeIdeas(w, family, kitchen)]) {
+  const ideas = [
+    ...sodaIdeas(w, family, kitchen),
+    ...liftIdeas(w, kitchen),
+    ...rangeIdeas(w, family, kitchen),
+    ...waterIdeas(w, family, kitchen),
+    ...beamIdeas(w, kitchen),
+  ];
+  for (const idea of ideas) {
+    if (idea.changes.some((c) => locked.includes(c.itemId))) continue;
     const merit = weigh(applyChanges(formula, idea.changes), kitchen).merit;
     if (merit < w.merit - 1e-6)
       out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });

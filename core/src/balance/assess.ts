@@ -1,14 +1,22 @@
-import type { FamilyId, Formula, Kitchen } from '../formula/types.js';
 import { allItems, usableGrams } from '../formula/formula.js';
+import type { Band, FamilyId, Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
+import { crumbOf, type Crumb } from '../leavening/crumb.js';
 import type { Ledger } from '../leavening/ledger.js';
 import type { Lift } from '../leavening/lift.js';
+import { thumbOf, type Thumb } from '../leavening/thumb.js';
 import { adviceFor, type Advice } from './advice.js';
 import { allergensOf, cautionsOf, type Caution } from './cautions.js';
 import { familyOf, type Consistency } from './families.js';
 import { judgeFamily } from './infer.js';
-import { batterTemperature, densityOf, type Totals } from './totals.js';
-import { verdictsOf, type Verdict } from './verdicts.js';
+import type { Methods } from './methods.js';
+import type { Beam, WaterLine } from './pulls.js';
+import { jointVerdicts, partsOf, processVerdicts, thumbVerdicts, type Parts } from './rules.js';
+import { temperatureWarnings } from './temperature.js';
+import { textureOf, type Trait } from './texture.js';
+import { densityOf, type Totals } from './totals.js';
+import type { Verdict } from './verdict.js';
+import { verdictsOf } from './verdicts.js';
 import { weigh } from './weigh.js';
 
 export interface Assessment {
@@ -21,13 +29,33 @@ export interface Assessment {
   readonly totals: Totals;
   readonly lift: Lift;
   readonly ledger: Ledger;
+  /** What is left over will do: crumb pH, taste, colour, sodium. */
+  readonly crumb: Crumb;
+  /** The per-cup reading beside the chemistry. */
+  readonly thumb: Thumb;
+  /** Structure against tenderness. */
+  readonly beam: Beam;
+  readonly water: WaterLine;
+  readonly parts: Parts;
+  readonly methods: Methods;
+  readonly texture: readonly Trait[];
   readonly verdicts: readonly Verdict[];
-  readonly batter: { readonly densityGPerMl: number; readonly temperatureC: number; readonly consistency: Consistency };
+  readonly batter: {
+    readonly densityGPerMl: number;
+    readonly temperatureC: number;
+    readonly temperatureBandC: Band;
+    readonly consistency: Consistency;
+  };
   readonly family: { readonly id: FamilyId; readonly confidence: number; readonly nearest: FamilyId };
   readonly cautions: readonly Caution[];
   readonly allergens: readonly string[];
   readonly advice: readonly Advice[];
   readonly merit: number;
+}
+
+export interface AssessOptions {
+  /** Items whose weight advice must leave alone. */
+  readonly locked?: readonly string[];
 }
 
 /**
@@ -37,29 +65,49 @@ export interface Assessment {
  * @param kitchen altitude, powder, room temperature and own ingredients; an undescribed kitchen when absent
  * @throws OrvinError `unknown-family` when `formula.family` is not one of `families`
  */
-export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen): Assessment {
+export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, options: AssessOptions = {}): Assessment {
   const family = familyOf(formula.family);
-  const w = weigh(formula, kitchen);
-  const { totals } = w;
+  const w = weigh(formula, kitchen, true);
+  const { totals, lines, lift, ledger, beam, water, methods } = w;
   const per = totals.flourG > 0 ? 100 / totals.flourG : totals.baseG > 0 ? 100 / totals.baseG : 0;
+  const parts = partsOf(lines, totals, family);
+  const thumb = thumbOf(lines, totals.baseG, family.id, kitchen);
+  const warnings = temperatureWarnings(lines, methods.chosen, w.temperatureC.typical, kitchen.roomC);
+  const verdicts = verdictsOf(formula, lines, totals, lift, ledger, family, kitchen);
   return {
     items: allItems(formula).map((i) => {
       const grams = usableGrams(i.grams);
       return { itemId: i.id, grams, bakersPct: grams * per, part: (grams * per * family.flourParts) / 100 };
     }),
     totals,
-    lift: w.lift,
-    ledger: w.ledger,
-    verdicts: verdictsOf(formula, w.lines, totals, w.lift, w.ledger, family, kitchen),
+    lift,
+    ledger,
+    crumb: crumbOf(lines, ledger, totals, w.masked, kitchen),
+    thumb,
+    beam,
+    water,
+    parts,
+    methods,
+    texture: textureOf(lines, totals, lift, ledger, beam, water, family, methods.chosen),
+    verdicts:
+      totals.baseG <= 0
+        ? verdicts
+        : [
+            ...verdicts,
+            ...jointVerdicts(totals, lift, beam, water, family),
+            ...processVerdicts(methods, warnings, family),
+            ...thumbVerdicts(totals, parts, thumb, family),
+          ],
     batter: {
       densityGPerMl: densityOf(totals, family),
-      temperatureC: batterTemperature(w.lines, family, kitchen.roomC),
+      temperatureC: w.temperatureC.typical,
+      temperatureBandC: w.temperatureC,
       consistency: w.consistency,
     },
-    family: judgeFamily(formula, totals, w.lift.mmolPer100gBase.typical),
+    family: judgeFamily(formula, totals, lift.mmolPer100gBase.typical),
     cautions: cautionsOf(formula, kitchen),
     allergens: allergensOf(formula, kitchen),
-    advice: adviceFor(formula, kitchen, w),
+    advice: adviceFor(formula, kitchen, w, options.locked ?? []),
     merit: w.merit,
   };
 }

@@ -1,7 +1,8 @@
 import type { FamilyId, Formula } from '../formula/types.js';
 import { families, familyOf, type Family } from './families.js';
 import type { Totals } from './totals.js';
-import { measures, outside, pctOf, rangeOf } from './verdicts.js';
+import { outside } from './verdict.js';
+import { measures, pctOf, rangeOf } from './verdicts.js';
 
 const mid = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 

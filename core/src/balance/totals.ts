@@ -15,12 +15,22 @@ export interface Totals {
   readonly saltPct: number;
   /** Water that cocoa, bran, coconut and the like drink beyond plain flour's share, g. */
   readonly drunkG: number;
+  /** Water that is left for the flour once they have drunk, g and per 100 flour: the true hydration. */
+  readonly availableG: number;
+  readonly availablePct: number;
   /** Fat, sugar and egg as weighed, g, for figures that need them. */
   readonly fatG: number;
   readonly sugarG: number;
   readonly eggG: number;
   readonly saltG: number;
   readonly cocoaG: number;
+  /** Fat of milk, yolk, nuts and cheese, which the fat figure leaves out, g. */
+  readonly otherFatG: number;
+  readonly proteinG: number;
+  /** Milk, buttermilk, water, juice and the like as weighed, g. */
+  readonly liquidG: number;
+  /** What is folded in whole: fruit, nuts, chips, cheese, g. */
+  readonly piecesG: number;
   /** Fat and sugar that can be creamed together, g. */
   readonly creamableG: number;
 }
@@ -36,25 +46,34 @@ export function totalsOf(lines: readonly Line[]): Totals {
     cocoaG = 0,
     waterG = 0,
     fatG = 0,
+    otherFatG = 0,
     sugarG = 0,
     eggG = 0,
     saltG = 0,
     drunkG = 0,
+    proteinG = 0,
+    liquidG = 0,
+    piecesG = 0,
     creamableG = 0;
-  for (const { item, ingredient, grams } of lines) {
+  for (const { ingredient, grams, whole } of lines) {
     const c = ingredient.per100;
     const share = grams / 100;
     batterG += grams;
+    proteinG += c.protein * share;
     if (ingredient.base === 'flour') flourG += grams;
     if (ingredient.base === 'nut') nutG += grams;
     if (ingredient.base === 'cocoa') cocoaG += grams;
     if (ingredient.role === 'egg') eggG += grams;
+    if (ingredient.role === 'liquid') liquidG += grams;
     if (ingredient.role === 'fat' || (ingredient.role === 'sugar' && c.water < 5)) creamableG += grams;
     saltG += (ingredient.saltG ?? 0) * share;
-    const whole = item.pieces ?? ingredient.pieces ?? false;
-    if (whole) continue;
+    if (whole) {
+      piecesG += grams;
+      continue;
+    }
     if (ingredient.base !== 'flour') waterG += c.water * share;
     if (ingredient.fatCounts) fatG += c.fat * share;
+    else otherFatG += c.fat * share;
     if (ingredient.sugarCounts) sugarG += c.sugar * share;
     drunkG += (ingredient.drinks ?? 0) * grams;
   }
@@ -67,11 +86,17 @@ export function totalsOf(lines: readonly Line[]): Totals {
     baseG,
     waterG,
     drunkG,
+    availableG: waterG - drunkG,
+    availablePct: (waterG - drunkG) * per,
     fatG,
+    otherFatG,
     sugarG,
     eggG,
     saltG,
     cocoaG,
+    proteinG,
+    liquidG,
+    piecesG,
     creamableG,
     waterPct: waterG * per,
     fatPct: fatG * per,
@@ -90,7 +115,7 @@ export function consistencyOf(t: Totals): Consistency {
   // without flour there is nothing to thicken it
   if (t.baseG <= 0) return 'pourable';
   const l = looseness(t);
-  return l < 0.92 ? 'dough' : l < 1.15 ? 'drop' : l < 1.72 ? 'thick' : 'pourable';
+  return l < 0.82 ? 'dough' : l < 1.15 ? 'drop' : l < 1.72 ? 'thick' : 'pourable';
 }
 
 export const consistencyWords: Readonly<Record<Consistency, string>> = {
@@ -105,30 +130,4 @@ export function densityOf(t: Totals, family: Family): number {
   const [lo, hi] = family.density;
   const heavy = Math.min(1, Math.max(0, (looseness(t) - 0.7) / 1.4));
   return lo + (hi - lo) * (family.creamed ? 0.35 + 0.4 * heavy : 0.3 + 0.5 * heavy);
-}
-
-/** Batter temperature from heat capacities: water 4.18, fat 2.0, dry solids 1.5 kJ/kg K. */
-export function batterTemperature(lines: readonly Line[], family: Family, roomC: number): number {
-  const cold = family.methods[0] === 'rub-in';
-  let heat = 0;
-  let capacity = 0;
-  for (const { item, ingredient, grams } of lines) {
-    const c = ingredient.per100;
-    const cp = (4.18 * c.water + 2.0 * c.fat + 1.5 * (100 - c.water - c.fat)) / 100;
-    const said = item.words.toLowerCase();
-    const t = /boiling/.test(said)
-      ? 92
-      : /\bhot\b/.test(said)
-        ? 75
-        : /melted/.test(said)
-          ? 40
-          : /frozen/.test(said)
-            ? -18
-            : /\bcold\b|chilled|fridge/.test(said) || (cold && ['fat', 'liquid', 'egg'].includes(ingredient.role))
-              ? 5
-              : roomC;
-    heat += grams * cp * t;
-    capacity += grams * cp;
-  }
-  return capacity > 0 ? heat / capacity : roomC;
 }

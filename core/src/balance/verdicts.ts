@@ -5,16 +5,9 @@ import { LEFT_SODA_STEPS, TANG_MEQ, type Ledger } from '../leavening/ledger.js';
 import type { Lift } from '../leavening/lift.js';
 import type { Line } from '../leavening/parts.js';
 import { aFamily, type Family } from './families.js';
+import { LEAN_USUAL, type Beam, type WaterLine } from './pulls.js';
 import type { Totals } from './totals.js';
-
-export interface Verdict {
-  readonly id: string;
-  readonly state: 'low' | 'ok' | 'high';
-  readonly severity: 'note' | 'unusual' | 'faulty';
-  readonly words: string;
-  readonly rule: string;
-  readonly school?: string;
-}
+import { outside, whole, type Verdict } from './verdict.js';
 
 type Measure = 'fat' | 'sugar' | 'egg' | 'water' | 'salt';
 type Range = readonly [number, number];
@@ -28,12 +21,6 @@ export function rangeOf(family: Family, m: Measure, t: Totals): Range {
   const [lo, hi] = family[m];
   if (m === 'egg' && t.eggPct < 0.5) return [0, hi];
   return [lo, hi];
-}
-
-/** Distance outside a range over its width; 0 inside. */
-export function outside(x: number, [lo, hi]: Range): number {
-  const width = Math.max(hi - lo, 1e-6);
-  return x < lo ? (lo - x) / width : x > hi ? (x - hi) / width : 0;
 }
 
 const says: Readonly<Record<Measure, readonly [low: string, high: string]>> = {
@@ -51,7 +38,6 @@ const name: Readonly<Record<Measure, string>> = {
   water: 'Water',
   salt: 'Salt',
 };
-const whole = (x: number): string => (x < 9.95 ? x.toFixed(1).replace(/\.0$/, '') : String(Math.round(x)));
 
 function measureVerdict(m: Measure, t: Totals, family: Family): Verdict {
   const x = pctOf(t, m);
@@ -87,7 +73,7 @@ function liftVerdict(lift: Lift, family: Family): Verdict {
         ? 'it is in no hurry'
         : lift.standMin <= 4
           ? 'bake it at once'
-          : `it may wait ${lift.standMin} minutes`;
+          : `it may wait about ${lift.standMin} minutes`;
     return { id: 'lift', state: 'ok', severity: 'note', words: `${shade} for ${aFamily(family)}, and ${wait}.`, rule };
   }
   const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
@@ -190,6 +176,9 @@ function amountVerdicts(formula: Formula, kitchen?: Kitchen): Verdict[] {
   return out;
 }
 
+/** What lies a hair outside is not counted. */
+const slack = (d: number): number => (d > 0.03 ? d : 0);
+
 export function verdictsOf(
   formula: Formula,
   lines: readonly Line[],
@@ -220,18 +209,28 @@ export function verdictsOf(
 
 /**
  * Sum of normalised distances outside the bands: each of fat, sugar, egg, water, salt and lift by its distance over the
- * band's width (salt only upward), and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
+ * band's width (salt only upward; water by what is there or by what is left after drinking, whichever is worse), the
+ * beam beyond its usual span, and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
  * within. Every proposal strictly lowers it.
  */
-export function meritOf(t: Totals, lift: Lift, ledger: Ledger, family: Family, masked: boolean): number {
+export function meritOf(
+  t: Totals,
+  lift: Lift,
+  ledger: Ledger,
+  family: Family,
+  masked: boolean,
+  beam: Beam,
+  water: WaterLine,
+): number {
   if (t.baseG <= 0) return 10;
   let sum = 0;
   if (family.id !== 'free') {
     for (const m of measures) {
       const d = outside(pctOf(t, m), rangeOf(family, m, t));
       if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;
-      sum += d;
+      sum += m === 'water' ? Math.max(d, slack(outside(water.availablePct, water.usual))) : d;
     }
+    sum += Math.max(0, Math.abs(beam.lean) - LEAN_USUAL) / 2;
     sum += outside(lift.mmolPer100gBase.typical, lift.target);
   }
   const step = masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;

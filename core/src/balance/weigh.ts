@@ -1,9 +1,15 @@
+import { readings, typically } from '../formula/bands.js';
 import type { Formula, Kitchen } from '../formula/types.js';
-import { ledgerOf, pool, type Ledger, type Pool } from '../leavening/ledger.js';
+import { ledgerOf, type Ledger } from '../leavening/ledger.js';
 import { liftOf, type Lift } from '../leavening/lift.js';
-import { linesOf, type Line, type Scenario } from '../leavening/parts.js';
+import { linesOf, premixed, type Line } from '../leavening/parts.js';
+import { pool } from '../leavening/pool.js';
 import { familyOf, type Consistency } from './families.js';
-import { consistencyOf, totalsOf, type Totals } from './totals.js';
+import { airOf, methodsOf, type Methods } from './methods.js';
+import { beamOf, waterLineOf, type Beam, type WaterLine } from './pulls.js';
+import { batterTemperature } from './temperature.js';
+import { consistencyOf, looseness, totalsOf, type Totals } from './totals.js';
+import type { Band } from '../formula/types.js';
 import { masks, meritOf } from './verdicts.js';
 
 /** Everything that can be weighed up without looking for advice; what the search for advice runs on. */
@@ -12,23 +18,54 @@ export interface Weighed {
   readonly totals: Totals;
   readonly lift: Lift;
   readonly ledger: Ledger;
+  readonly beam: Beam;
+  readonly water: WaterLine;
+  readonly methods: Methods;
   readonly consistency: Consistency;
+  readonly temperatureC: Band;
   readonly masked: boolean;
   readonly merit: number;
 }
 
-export function weigh(formula: Formula, kitchen: Kitchen): Weighed {
+/**
+ * @param banded whether every result carries its band; the search for advice does without, which is ten times as quick
+ */
+export function weigh(formula: Formula, kitchen: Kitchen, banded = false): Weighed {
   const family = familyOf(formula.family);
   const lines = linesOf(formula, kitchen);
   const totals = totalsOf(lines);
-  const pools: Record<Scenario, Pool> = {
-    low: pool(lines, 'low', kitchen),
-    typical: pool(lines, 'typical', kitchen),
-    high: pool(lines, 'high', kitchen),
+  const stirredFirst = premixed(formula, lines);
+  const pools = {
+    typical: pool(lines, typically, kitchen, stirredFirst),
+    readings: banded ? readings.map((read) => pool(lines, read, kitchen, stirredFirst)) : [],
   };
-  const consistency = consistencyOf(totals);
-  const lift = liftOf(pools, totals.baseG, family, consistency, totals.creamableG, kitchen.altitudeM);
+  const methods = methodsOf(formula, lines, totals, family);
+  const temperatureC = batterTemperature(lines, methods.chosen, kitchen.roomC);
+  const lift = liftOf(pools, {
+    baseG: totals.baseG,
+    batterG: totals.batterG,
+    waterG: totals.waterG,
+    looseness: looseness(totals),
+    airMl: airOf(formula, lines, totals, methods.chosen),
+    family,
+    altitudeM: kitchen.altitudeM,
+    batterC: temperatureC.typical,
+  });
   const ledger = ledgerOf(lines, pools, totals.batterG, kitchen);
   const masked = masks(lines, totals);
-  return { lines, totals, lift, ledger, consistency, masked, merit: meritOf(totals, lift, ledger, family, masked) };
+  const beam = beamOf(lines, family);
+  const water = waterLineOf(lines, totals, family);
+  return {
+    lines,
+    totals,
+    lift,
+    ledger,
+    beam,
+    water,
+    methods,
+    consistency: consistencyOf(totals),
+    temperatureC,
+    masked,
+    merit: meritOf(totals, lift, ledger, family, masked, beam, water),
+  };
 }

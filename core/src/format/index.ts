@@ -71,6 +71,7 @@ const item = Joi.object({
   grams: Joi.number().required(),
   optional: Joi.boolean(),
   pieces: Joi.boolean(),
+  premixed: Joi.boolean(),
   note: Joi.string().allow(''),
   form: Joi.string(),
 }).unknown(true);

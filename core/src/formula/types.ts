@@ -61,6 +61,8 @@ export interface Item {
   readonly optional?: boolean;
   /** True when it is folded in whole, so that its water and acid hardly meet the batter. */
   readonly pieces?: boolean;
+  /** For soda: true when it is stirred into something sour before it meets the flour, false when it is not. */
+  readonly premixed?: boolean;
   /** What the line calls for besides: "softened", "plus extra for dusting", an alternative. */
   readonly note?: string;
   /** The state it was measured in, where that changes what a cup of it weighs. */
@@ -229,7 +231,7 @@ export interface Ingredient {
 }
 
 export type PowderType =
-  'double-acting' | 'aluminium-free' | 'single-acting tartrate' | 'low-sodium' | 'home-made 1:2:1';
+  'double-acting' | 'aluminium-free' | 'pyrophosphate' | 'single-acting tartrate' | 'low-sodium' | 'home-made 1:2:1';
 
 export interface Powder {
   readonly id: string;

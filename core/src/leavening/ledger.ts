@@ -1,7 +1,8 @@
-import { enclose } from '../formula/bands.js';
+import { bandOfReadings, enclose, readings, typically, type Reading } from '../formula/bands.js';
 import type { Band, Kitchen } from '../formula/types.js';
-import { acidOf, bicarbonateOf, scenarios, type Line, type Scenario } from './parts.js';
-import { SODA_G_PER_MOL } from './powders.js';
+import { SODA_G_PER_MOL } from './acids.js';
+import { acidOf, bicarbonateOf, type Line } from './parts.js';
+import type { Pool, Pools } from './pool.js';
 
 /** One entry of the ledger: an acid or a bicarbonate, with the soda it can meet or is. */
 export interface LedgerEntry {
@@ -13,58 +14,6 @@ export interface LedgerEntry {
   readonly meq: Band;
   /** The same as grams of baking soda that it can meet (acid) or is (soda). */
   readonly sodaG: Band;
-}
-
-/** Everything the pool settles to, in one scenario, in mmol (bicarbonate) or meq (acid). */
-export interface Pool {
-  readonly acid: number;
-  readonly freeSoda: number;
-  readonly powderSoda: number;
-  /** Free soda met by dissolved acid. */
-  readonly metFree: number;
-  /** Powder's soda met by dissolved acid. */
-  readonly metPowder: number;
-  /** Bicarbonate met by the powder's own acids. */
-  readonly metOwn: number;
-  readonly leftSoda: number;
-  readonly leftAcid: number;
-  readonly bench: number;
-}
-
-/**
- * Settles acid against bicarbonate in the fixed order: dissolved acid with free soda; what is left of it with the
- * powder's soda; the powder's own acids with what then remains. 1 meq of acid neutralises 1 mmol (84.0 mg) NaHCO3.
- */
-export function pool(lines: readonly Line[], s: Scenario, kitchen?: Kitchen): Pool {
-  let net = 0;
-  let freeSoda = 0;
-  let powderSoda = 0;
-  let ownAcid = 0;
-  let benchWeighted = 0;
-  for (const line of lines) {
-    net += acidOf(line, s);
-    const b = bicarbonateOf(line, s, kitchen);
-    freeSoda += b.free;
-    powderSoda += b.powder;
-    ownAcid += b.ownAcid;
-    benchWeighted += b.powder * b.bench;
-  }
-  const acid = Math.max(0, net);
-  const metFree = Math.min(acid, freeSoda);
-  const metPowder = Math.min(acid - metFree, powderSoda);
-  const open = freeSoda - metFree + powderSoda - metPowder;
-  const metOwn = Math.min(ownAcid, open);
-  return {
-    acid,
-    freeSoda,
-    powderSoda,
-    metFree,
-    metPowder,
-    metOwn,
-    leftSoda: open - metOwn,
-    leftAcid: acid - metFree - metPowder + ownAcid - metOwn,
-    bench: powderSoda > 0 ? benchWeighted / powderSoda : 0,
-  };
 }
 
 /** Left-over soda, g NaHCO3 per 100 g batter, from which each step begins. Judgement, not law. */
@@ -81,66 +30,76 @@ export interface Ledger {
   readonly state: 'balanced' | 'excess soda' | 'excess acid';
   /** Share of all bicarbonate that no acid meets, 0–1. */
   readonly unmetShare: number;
+  /** Joint readings that end in each state, 0–1: how sure the state is. */
+  readonly sure: number;
 }
 
-const across = (f: (s: Scenario) => number): Band => {
-  const [low, typical, high] = scenarios.map(f) as [number, number, number];
-  return enclose(low, typical, high);
-};
+const stateOf = (leftSodaG: number, leftAcidMeq: number): Ledger['state'] =>
+  leftSodaG >= LEFT_SODA_STEPS.dark ? 'excess soda' : leftAcidMeq >= TANG_MEQ ? 'excess acid' : 'balanced';
 
-export function ledgerOf(
-  lines: readonly Line[],
-  pools: Readonly<Record<Scenario, Pool>>,
-  batterG: number,
-  kitchen?: Kitchen,
-): Ledger {
-  const per100 = batterG > 0 ? 100 / batterG : 0;
-  const entries: LedgerEntry[] = [];
-  for (const line of lines) {
-    const { item, ingredient } = line;
-    const acid = across((s) => acidOf(line, s));
-    const share = (meq: Band): Band => ({
-      low: (meq.low * SODA_G_PER_MOL) / 1000,
-      typical: (meq.typical * SODA_G_PER_MOL) / 1000,
-      high: (meq.high * SODA_G_PER_MOL) / 1000,
-    });
-    const add = (side: 'acid' | 'soda', within: 'batter' | 'powder', meq: Band): void => {
-      if (Math.abs(meq.high) > 1e-9 || Math.abs(meq.low) > 1e-9)
-        entries.push({ itemId: item.id, name: ingredient.name, side, within, meq, sodaG: share(meq) });
-    };
-    add('acid', 'batter', acid);
+/** What one line brings to either side of the ledger; each band is that line's own, before anything meets. */
+function entriesOf(line: Line, kitchen?: Kitchen): LedgerEntry[] {
+  const { item, ingredient } = line;
+  if (!ingredient.acidMeq && !ingredient.leavener && !ingredient.co2Mmol) return [];
+  const out: LedgerEntry[] = [];
+  const own = (f: (read: Reading) => number): Band => {
+    const at = (edge: 'low' | 'high'): number => f((b) => b[edge]);
+    return enclose(at('low'), f(typically), at('high'));
+  };
+  const g = (x: number): number => (x * SODA_G_PER_MOL) / 1000;
+  const add = (side: 'acid' | 'soda', within: 'batter' | 'powder', meq: Band): void => {
+    if (Math.abs(meq.high) > 1e-9 || Math.abs(meq.low) > 1e-9)
+      out.push({
+        itemId: item.id,
+        name: ingredient.name,
+        side,
+        within,
+        meq,
+        sodaG: { low: g(meq.low), typical: g(meq.typical), high: g(meq.high) },
+      });
+  };
+  add(
+    'acid',
+    'batter',
+    own((read) => acidOf(line, read)),
+  );
+  if (ingredient.leavener || ingredient.co2Mmol) {
     add(
       'soda',
       'batter',
-      across((s) => bicarbonateOf(line, s, kitchen).free),
+      own((read) => bicarbonateOf(line, read, kitchen).free),
     );
     add(
       'soda',
       'powder',
-      across((s) => bicarbonateOf(line, s, kitchen).powder),
+      own((read) => bicarbonateOf(line, read, kitchen).powder),
     );
     add(
       'acid',
       'powder',
-      across((s) => bicarbonateOf(line, s, kitchen).ownAcid),
+      own((read) => bicarbonateOf(line, read, kitchen).ownAcid),
     );
   }
-  const typical = pools.typical;
+  return out;
+}
+
+export function ledgerOf(lines: readonly Line[], pools: Pools, batterG: number, kitchen?: Kitchen): Ledger {
+  const per100 = batterG > 0 ? 100 / batterG : 0;
+  const { typical } = pools;
+  const across = (f: (p: Pool) => number): Band => bandOfReadings(pools.readings.map(f), f(typical));
+  const leftG = (p: Pool): number => ((p.leftSoda * SODA_G_PER_MOL) / 1000) * per100;
+  const leftMeq = (p: Pool): number => p.leftAcid * per100;
   const total = typical.freeSoda + typical.powderSoda;
-  const leftSoda = across((s) => ((pools[s].leftSoda * SODA_G_PER_MOL) / 1000) * per100);
-  const leftAcid = across((s) => pools[s].leftAcid * per100);
+  const state = stateOf(leftG(typical), leftMeq(typical));
+  const alike = pools.readings.filter((p) => stateOf(leftG(p), leftMeq(p)) === state).length;
   return {
-    acidMeq: across((s) => pools[s].acid),
+    acidMeq: across((p) => p.acid),
     bicarbonateMmol: total,
-    leftSodaGPer100gBatter: leftSoda,
-    leftAcidMeqPer100gBatter: leftAcid,
-    entries,
-    state:
-      leftSoda.typical >= LEFT_SODA_STEPS.dark
-        ? 'excess soda'
-        : leftAcid.typical >= TANG_MEQ
-          ? 'excess acid'
-          : 'balanced',
+    leftSodaGPer100gBatter: across(leftG),
+    leftAcidMeqPer100gBatter: across(leftMeq),
+    entries: lines.flatMap((line) => entriesOf(line, kitchen)),
+    state,
     unmetShare: total > 0 ? typical.leftSoda / total : 0,
+    sure: pools.readings.length > 0 ? alike / readings.length : 1,
   };
 }

@@ -41,13 +41,8 @@ export function formula(items: readonly (readonly [string, number])[], more: Par
 export const demo = (id: string): Formula =>
   JSON.parse(readFileSync(new URL(`../../../demo/formulas/${id}.json`, import.meta.url), 'utf8')) as Formula;
 
-export const demoIds = [
-  'cardamom-yogurt-round',
-  'rye-and-pear-loaf',
-  'oat-and-rhubarb-muffins',
-  'cheese-and-thyme-scones',
-  'buckwheat-cocoa-squares',
-  'wholemeal-seeded-soda-loaf',
-];
+export const demoIds = (
+  JSON.parse(readFileSync(new URL('../../../demo/index.json', import.meta.url), 'utf8')) as { formulas: string[] }
+).formulas.map((f) => f.replace(/^.*\/|\.json$/g, ''));
 
 export const nested = (b: Band): boolean => b.low <= b.typical + 1e-9 && b.typical <= b.high + 1e-9;

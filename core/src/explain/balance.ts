@@ -1,0 +1,199 @@
+import { aFamily, familyOf } from '../balance/families.js';
+import { textureOf } from '../balance/texture.js';
+import { densityOf, looseness } from '../balance/totals.js';
+import { rangeOf } from '../balance/verdicts.js';
+import type { Weighed } from '../balance/weigh.js';
+import { exactly } from '../formula/bands.js';
+import type { Formula, Kitchen } from '../formula/types.js';
+import { plain } from '../quantity/numbers.js';
+import { capital, general, judgement, type Explanation } from './types.js';
+
+export function explainMeasure(
+  formula: Formula,
+  m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt',
+  w: Weighed,
+): Explanation {
+  const t = w.totals;
+  const grams = { fat: t.fatG, sugar: t.sugarG, egg: t.eggG, water: t.waterG, salt: t.saltG }[m];
+  const pct = { fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct, salt: t.saltPct }[m];
+  const family = familyOf(formula.family);
+  const [lo, hi] = rangeOf(family, m, t);
+  const what = {
+    fat: `Pure fat of butter, oil, creams and chocolate; fat of milk, yolk and nuts is apart (${Math.round(t.otherFatG)} g here).`,
+    sugar: 'All sugars and syrup solids; fruit’s and milk’s own are apart.',
+    egg: 'Eggs without shell.',
+    water: 'All water but flour’s own and that inside whole pieces.',
+    salt: 'Salt, and that of salted butter and cheese.',
+  }[m];
+  return {
+    words: `${what} ${family.id === 'free' ? 'No family is chosen, so there is no range.' : `${capital(aFamily(family))} usually has ${plain(lo)}–${plain(hi)} % of its flour.`}`,
+    equation: `${plain(grams)} g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(pct)} %`,
+    inputs: [
+      { name: m, value: grams, unit: 'g', from: 'composition of the lines' },
+      { name: 'all flour', value: t.flourG, unit: 'g', from: 'sum of the flour lines' },
+    ],
+    source: general,
+  };
+}
+
+function explainBeam(w: Weighed): Explanation {
+  const { beam } = w;
+  const strongest = (side: 'holds' | 'tenders') =>
+    [...beam.pulls]
+      .filter((p) => p[side] > 0.5)
+      .sort((a, b) => b[side] - a[side])
+      .slice(0, 3)
+      .map((p) => ({
+        name: `${p.name.replace(/,.*/, '').toLowerCase()} ${side === 'holds' ? 'holds' : 'tenders'}`,
+        value: p[side],
+        unit: 'points',
+        from:
+          side === 'holds'
+            ? 'flour protein and starch, egg and milk protein, cocoa'
+            : 'fat 0.8, sugar 0.45, bran 0.8 points per g',
+      }));
+  return {
+    words: `One point is the hold of a gram of plain flour. What holds the crumb up against what makes it tender, as one index from −100 to +100; the family usually stands from ${plain(beam.usual[0])} to ${plain(beam.usual[1])}. A judgement to compare formulas with, not a measurement.`,
+    equation: `100 × (${plain(beam.tenders)} − ${plain(beam.holds)}) ÷ (${plain(beam.tenders)} + ${plain(beam.holds)}) = ${plain(beam.index)}`,
+    inputs: [...strongest('holds'), ...strongest('tenders')],
+    source: judgement,
+  };
+}
+
+function explainPull(w: Weighed, itemId: string): Explanation {
+  const pull = w.beam.pulls.find((p) => p.itemId === itemId);
+  const wet = w.water.entries.find((e) => e.itemId === itemId);
+  const line = w.lines.find((l) => l.item.id === itemId);
+  if (!pull || !line)
+    return { words: 'It stands outside the batter.', equation: '0 points', inputs: [], source: judgement };
+  const c = line.ingredient.per100;
+  return {
+    words: line.whole
+      ? 'It goes in whole: it neither holds the crumb nor makes it tender, and keeps its water.'
+      : `${capital(line.ingredient.name.replace(/,.*/, '').toLowerCase())} holds with ${plain(pull.holds)} points and tenders with ${plain(pull.tenders)}.${wet ? ` It brings ${plain(wet.bringsG)} g of water${wet.drinksG > 0.5 ? ` and drinks ${plain(wet.drinksG)} g` : ''}.` : ''}`,
+    equation: `${plain(pull.holds)} − ${plain(pull.tenders)} = ${plain(pull.holds - pull.tenders)} points`,
+    inputs: [
+      { name: 'weight', value: line.grams, unit: 'g', from: 'this line' },
+      { name: 'fat', value: c.fat, unit: '%', from: line.ingredient.basis },
+      { name: 'sugar', value: c.sugar, unit: '%', from: line.ingredient.basis },
+      { name: 'protein', value: c.protein, unit: '%', from: line.ingredient.basis },
+    ],
+    source: judgement,
+  };
+}
+
+function explainHydration(formula: Formula, w: Weighed): Explanation {
+  const t = w.totals;
+  const drinkers = w.water.entries.filter((e) => e.drinksG > 0.5).sort((a, b) => b.drinksG - a.drinksG);
+  return {
+    words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${capital(aFamily(familyOf(formula.family)))} usually keeps ${plain(w.water.usual[0])}–${plain(w.water.usual[1])} % of its flour.`,
+    equation: `(${plain(t.waterG)} − ${plain(t.drunkG)}) g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(t.availablePct)} %`,
+    inputs: drinkers.slice(0, 5).map((e) => ({
+      name: `${e.name.toLowerCase()} drinks`,
+      value: e.drinksG,
+      unit: 'g',
+      from: 'beyond what plain flour drinks; general knowledge, ±30 %',
+    })),
+    source: general,
+  };
+}
+
+function explainTexture(formula: Formula, w: Weighed, id: string): Explanation {
+  const family = familyOf(formula.family);
+  const traits = textureOf(w.lines, w.totals, w.lift, w.ledger, w.beam, w.water, family, w.methods.chosen);
+  const trait = traits.find((x) => x.id === id);
+  if (!trait) return { words: 'There is no family to compare with.', equation: '0', inputs: [], source: judgement };
+  return {
+    words: `From ${trait.low} to ${trait.high}, against what is usual for ${aFamily(family)}: ${trait.words}${trait.because === '' ? '' : ` (${trait.because})`}. An index of where the formula stands in its ranges, not a measurement.`,
+    equation: `index ${trait.index.toFixed(2)} between −1 (${trait.low}) and +1 (${trait.high})`,
+    inputs: [
+      { name: 'water left', value: w.water.availablePct, unit: '%', from: 'the water line' },
+      { name: 'lean of the beam', value: w.beam.lean, unit: '', from: 'structure against tenderness' },
+      { name: 'lift', value: w.lift.mmolPer100gBase.typical, unit: 'mmol', from: 'sum of its sources' },
+    ],
+    source: judgement,
+  };
+}
+
+/** Null when nothing of the batter goes by that key. */
+export function explainBatter(formula: Formula, key: string, w: Weighed, kitchen: Kitchen): Explanation | null {
+  const t = w.totals;
+  const family = familyOf(formula.family);
+  const base = { source: general };
+  const [head, id] = key.split(':');
+  if (head === 'pull') return explainPull(w, id ?? '');
+  if (head === 'texture') return explainTexture(formula, w, id ?? '');
+  switch (key) {
+    case 'structure':
+      return explainBeam(w);
+    case 'hydration':
+      return explainHydration(formula, w);
+    case 'method': {
+      const fits = w.methods.fits.filter((f) => f.fit !== 'poor');
+      const mine = w.methods.fits.find((f) => f.method === w.methods.chosen);
+      return {
+        ...base,
+        words: `${w.methods.read ? `Your method is ${mine?.name}` : `No method is written; ${mine?.name} fits best`}: ${mine?.words}. ${fits.map((f) => `${capital(f.name)}: ${f.words}`).join('. ')}.`,
+        equation: `${fits.length} of 6 ways of mixing suit this formula`,
+        inputs: [
+          { name: 'fat', value: t.fatPct, unit: '%', from: 'of flour' },
+          { name: 'sugar', value: t.sugarPct, unit: '%', from: 'of flour' },
+        ],
+      };
+    }
+    case 'batterG':
+      return {
+        ...base,
+        words: 'Everything that goes into the batter; toppings, fillings and icings are apart.',
+        equation: `sum of ${w.lines.length} lines = ${plain(t.batterG)} g`,
+        inputs: [],
+      };
+    case 'flourG':
+      return {
+        ...base,
+        words: 'All flours, meals and starches together are 100 in baker’s percentages.',
+        equation: `sum of the flour lines = ${plain(t.flourG)} g`,
+        inputs: [],
+      };
+    case 'temperature':
+      return {
+        ...base,
+        words:
+          'Heat balance of the ingredients: room-warm unless the line says cold, melted, hot, boiling or frozen; fat and liquids from the fridge where the fat is rubbed in. Ice takes 334 kJ/kg to melt, cold fat 85.',
+        equation: `Σ m h(T) of what goes in = Σ m h of the batter → ${plain(w.temperatureC.typical)} °C`,
+        inputs: [{ name: 'room', value: kitchen.roomC, unit: '°C', from: 'your kitchen' }],
+        band: w.temperatureC,
+      };
+    case 'density': {
+      const d = densityOf(t, family);
+      return {
+        ...base,
+        words: `Raw batter of ${aFamily(family)}: lighter when creamed, heavier when wet.`,
+        equation: `${family.density[0]}–${family.density[1]} g/ml, here ${d.toFixed(2)}`,
+        inputs: [],
+        band: { low: family.density[0], typical: d, high: family.density[1] },
+      };
+    }
+    case 'consistency':
+      return {
+        ...base,
+        words:
+          'Free water with a share of the fat and of the dissolved sugar, over flour and cocoa; below 0.82 a dough, below 1.15 it drops, below 1.72 it is thick, above it pours.',
+        equation: `looseness = ${looseness(t).toFixed(2)}`,
+        inputs: [
+          { name: 'water', value: t.waterG, unit: 'g', from: 'composition' },
+          { name: 'drunk by cocoa, bran, coconut', value: t.drunkG, unit: 'g', from: 'general knowledge' },
+        ],
+      };
+    case 'merit':
+      return {
+        ...base,
+        words: 'How far this formula is from its family: the sum of distances outside each band, 0 when all is within.',
+        equation: `${plain(w.merit)}`,
+        inputs: [],
+        band: exactly(w.merit),
+      };
+    default:
+      return null;
+  }
+}
