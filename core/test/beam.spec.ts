@@ -3,6 +3,7 @@ import {
   allItems,
   applyChanges,
   assess,
+  beside,
   defaultKitchen,
   effectOf,
   families,
@@ -379,5 +380,36 @@ describe('changing amounts', () => {
     expect(assess(f).advice.some((a) => a.changes.some((c) => c.itemId === soda))).toBeTrue();
     const kept = assess(f, defaultKitchen, { locked: [soda] }).advice;
     expect(kept.some((a) => a.changes.some((c) => c.itemId === soda))).toBeFalse();
+  });
+});
+
+describe('two formulas side by side', () => {
+  it('line up by ingredient and by share of flour, whatever the batch', () => {
+    for (const id of demoIds) {
+      const f = demo(id);
+      const double = applyChanges(
+        f,
+        allItems(f).map((i) => ({ itemId: i.id, grams: i.grams * 2 })),
+      );
+      const both = beside(f, double);
+      expect(both.words).withContext(id).toEqual([]);
+      for (const r of both.rows)
+        expect(r.b?.pct)
+          .withContext(r.name)
+          .toBeCloseTo(r.a?.pct ?? -1, 6);
+    }
+  });
+
+  it('say what is different, and mirror when turned round', () => {
+    const [a, b] = [demo('cardamom-yogurt-round'), demo('plum-and-almond-pound-cake')];
+    const both = beside(a, b);
+    expect(both.words).toContain('rises less');
+    expect(both.words.at(-1)).toMatch(/^without /);
+    const back = beside(b, a);
+    expect(back.words).toContain('rises more');
+    expect(back.rows.length).toBe(both.rows.length);
+    const lift = both.figures.find((x) => x.id === 'lift');
+    expect(lift?.a).toBeCloseTo(assess(a).lift.mmolPer100gBase.typical, 9);
+    expect(back.figures.find((x) => x.id === 'lift')?.b).toBe(lift?.a);
   });
 });

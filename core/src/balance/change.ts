@@ -93,6 +93,12 @@ export function moveTo(
   return [...set].map(([itemId, grams]) => ({ itemId, grams }));
 }
 
+/** Where a formula stands on the map: baker's percentages of the four measures. */
+export function placeOnMap(formula: Formula, kitchen: Kitchen = defaultKitchen): Readonly<Record<Axis, number>> {
+  const t = totalsOf(linesOf(formula, kitchen));
+  return { fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct };
+}
+
 /** What a little more of one item would do; differences against the formula as it is. */
 export interface ItemEffect {
   readonly itemId: string;

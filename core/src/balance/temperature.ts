@@ -25,14 +25,21 @@ export function goesInAt(line: Line, method: MixingMethod, roomC: number): numbe
   return roomC;
 }
 
+interface Heat {
+  readonly grams: number;
+  readonly water: number;
+  readonly fat: number;
+  /** Whether its fat sets in the cold. */
+  readonly sets: boolean;
+}
+
 /** kJ/kg of an ingredient at T °C above 0 °C: water 4.18 (ice 2.1), fat 2.0, dry solids 1.5 kJ/kgK, and what melts. */
-function enthalpy({ ingredient }: Line, c: number): number {
-  const { water, fat } = ingredient.per100;
+function enthalpy({ water, fat, sets }: Heat, c: number): number {
   const dry = 100 - water - fat;
   let h = ((2.0 * fat + 1.5 * dry) / 100) * c;
   if (water < 50) h += (4.18 * water * c) / 100;
   else h += c >= 0 ? (4.18 * water * c) / 100 : (water / 100) * (2.1 * Math.min(0, c + 1) - ICE * Math.min(1, -c));
-  if (SOLID_FAT.test(ingredient.id)) h += (fat / 100) * FAT_MELTS * Math.min(1, Math.max(0, (c - 10) / 25));
+  if (sets) h += (fat / 100) * FAT_MELTS * Math.min(1, Math.max(0, (c - 10) / 25));
   return h;
 }
 
@@ -41,14 +48,20 @@ function enthalpy({ ingredient }: Line, c: number): number {
  * with a degree more or less for mixing, bowl and flour.
  */
 export function batterTemperature(lines: readonly Line[], method: MixingMethod, roomC: number): Band {
-  const parts = lines.filter((l) => l.grams > 0).map((line) => ({ line, at: goesInAt(line, method, roomC) }));
+  const parts = lines
+    .filter((l) => l.grams > 0)
+    .map((line) => {
+      const { water, fat } = line.ingredient.per100;
+      const h: Heat = { grams: line.grams, water, fat, sets: fat > 1 && SOLID_FAT.test(line.ingredient.id) };
+      return { h, at: goesInAt(line, method, roomC) };
+    });
   if (parts.length === 0) return enclose(roomC - 2, roomC, roomC + 2);
-  const heat = parts.reduce((s, p) => s + p.line.grams * enthalpy(p.line, p.at), 0);
+  const heat = parts.reduce((s, p) => s + p.h.grams * enthalpy(p.h, p.at), 0);
   let lo = -20;
   let hi = 100;
   for (let i = 0; i < 24; i++) {
     const mid = (lo + hi) / 2;
-    const h = parts.reduce((s, p) => s + p.line.grams * enthalpy(p.line, mid), 0);
+    const h = parts.reduce((s, p) => s + p.h.grams * enthalpy(p.h, mid), 0);
     if (h < heat) lo = mid;
     else hi = mid;
   }

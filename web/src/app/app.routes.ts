@@ -6,6 +6,11 @@ export const routes: Routes = [
   { path: 'shelf', title: 'Shelf · Orvin', loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf) },
   { path: 'read', title: 'Reading · Orvin', loadComponent: () => import('./shelf/proof').then((m) => m.Proof) },
   { path: 'bench/:id', title: 'Bench · Orvin', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
+  {
+    path: 'beside/:id',
+    title: 'Side by side · Orvin',
+    loadComponent: () => import('./bench/beside').then((m) => m.BesideView),
+  },
   { path: 'card/:id', title: 'Card · Orvin', loadComponent: () => import('./bench/card').then((m) => m.Card) },
   { path: 'tins/:id', title: 'Tins · Orvin', loadComponent: () => import('./tins/tins').then((m) => m.Tins) },
   { path: 'day/:id', title: 'Day · Orvin', loadComponent: () => import('./day/day').then((m) => m.Day) },

@@ -1,14 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  type ElementRef,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
@@ -17,11 +7,14 @@ import {
   settle,
   type Choice,
   type Doubt,
+  catalogueRow,
   consistencyWords,
   families,
   familyOf,
   ingredientOf,
   isBatter,
+  methodWords,
+  readAmount,
   usualRanges,
   type FamilyId,
   type Item,
@@ -32,18 +25,40 @@ import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { Undo } from '../ui/undo';
 import { bakeWords, degrees, tinWords } from '../ui/words';
+import { AdviceBar } from './advice';
+import { Around } from './around';
+import { BeamDrawing } from './beam-drawing';
+import { EffectLine } from './effect-line';
+import { Expect } from './expect';
+import { FamilyMap } from './family-map';
+import { Hand } from './hand';
 import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
 import { Ranges } from './ranges';
 import { Row } from './row';
-import { pct } from './words';
+import { WaterLineDrawing } from './water-line';
+import { pct, roleColour } from './words';
 
 /** Formulate and balance: the sheet on one side, one continuous instrument on the other, all of it live. */
 @Component({
   selector: 'orvin-bench',
-  imports: [FormsModule, RouterLink, SelectModule, Row, LiftDrawing, LedgerDrawing, Ranges],
+  imports: [
+    FormsModule,
+    RouterLink,
+    SelectModule,
+    AdviceBar,
+    BeamDrawing,
+    EffectLine,
+    Expect,
+    FamilyMap,
+    LedgerDrawing,
+    LiftDrawing,
+    Ranges,
+    Row,
+    WaterLineDrawing,
+  ],
+  providers: [Hand, Around],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bench.html',
   styleUrl: './bench.scss',
 })
@@ -52,64 +67,65 @@ export class Bench {
   protected readonly desk = inject(Desk);
   protected readonly panels = inject(Panels);
   protected readonly backup = inject(Backup);
+  protected readonly hand = inject(Hand);
+  protected readonly around = inject(Around);
   private readonly undo = inject(Undo);
 
-  private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   protected readonly formula = this.desk.shown;
   protected readonly a = this.desk.assessment;
   protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
-  protected readonly adviceAt = signal(0);
+  /** Shares as parts of the ratio school instead of baker's percentages. */
+  protected readonly asParts = signal(false);
+  /** The line pointed at, for the effect line. */
+  protected readonly pointed = signal<string | null>(null);
+  protected readonly totalProblem = signal('');
   /** Of lines added here; those of a paste are settled before they come. */
   protected readonly doubts = signal<readonly Doubt[]>([]);
 
-  protected readonly pctById = computed(() => new Map(this.a()?.items.map((i) => [i.itemId, i.bakersPct])));
+  protected readonly shareById = computed(() => {
+    const parts = this.asParts();
+    const none = (this.a()?.totals.baseG ?? 0) <= 0;
+    return new Map(
+      this.a()?.items.map((i) => [
+        i.itemId,
+        none ? '–' : parts ? String(Math.round(i.part * 100) / 100) : pct(i.bakersPct),
+      ]),
+    );
+  });
+  protected readonly lockedIds = computed(() => new Set(this.hand.locked()));
+  /** Colours of the drawings' bars, by item. */
+  protected readonly colours = computed(() => {
+    const f = this.desk.formula();
+    return new Map(f?.groups.flatMap((g) => g.items).map((i) => [i.id, roleColour[this.ingredient(i).role]]));
+  });
   /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
   protected readonly usualById = computed(() => {
     const f = this.desk.ghost()?.formula ?? this.desk.formula();
     return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
   });
   protected readonly beforeById = computed(() => {
-    if (!this.desk.changing()) return new Map<string, number>();
+    const was = this.desk.beforeFormula();
+    if (!was) return new Map<string, number>();
     const now = new Map(
       this.formula()
         ?.groups.flatMap((g) => g.items)
         .map((i) => [i.id, i.grams]),
     );
     return new Map(
-      this.desk
-        .formula()
-        ?.groups.flatMap((g) => g.items)
+      was.groups
+        .flatMap((g) => g.items)
         .filter((i) => now.get(i.id) !== i.grams)
         .map((i) => [i.id, i.grams]),
     );
   });
-  protected readonly advice = computed(() => this.a()?.advice ?? []);
-  /** What is said when there is no advice: that all is well only when it is. */
-  protected readonly closing = computed<{ head: string; foot: string }>(() => {
-    const a = this.a();
-    const off = a?.verdicts.filter((v) => v.severity !== 'note') ?? [];
-    const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
-    if (worst)
-      return {
-        head: worst.words,
-        foot: 'No single change that can be measured mends it; the lines and figures above show where it is off.',
-      };
-    if (a?.family.id === 'free')
-      return { head: 'No family to judge it by.', foot: 'Choose one above, and lift and balance are held against it.' };
-    return { head: 'Nothing to mend.', foot: 'Lift, soda and balance are where they should be.' };
-  });
-  /** Advice on the stored formula stays readable while one piece of it is being tried. */
-  protected readonly adviceShown = computed(
-    () => this.advice()[Math.min(this.adviceAt(), this.advice().length - 1)] ?? null,
-  );
   protected readonly batter = computed(() => {
     const a = this.a();
     if (!a) return null;
     return {
-      grams: Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' '),
+      grams: `${Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' ')} g`,
       temperature: degrees(a.batter.temperatureC),
-      consistency: consistencyWords[a.batter.consistency],
-      merit: a.merit,
+      consistency: consistencyWords[a.batter.consistency].replace(/,.*/, ''),
+      method: methodWords[a.methods.chosen],
     };
   });
   protected readonly otherFamily = computed(() => {
@@ -117,17 +133,35 @@ export class Bench {
     return a && a.totals.baseG > 0 && a.family.nearest !== a.family.id ? familyOf(a.family.nearest) : null;
   });
   protected readonly badAmounts = computed(() => this.a()?.verdicts.filter((v) => v.id.startsWith('amount:')) ?? []);
-  protected readonly pct = pct;
+  protected readonly rules = computed(() => this.a()?.verdicts.filter((v) => v.school !== undefined) ?? []);
+  /** Measures out of range, in words, below their gauges; the gravest and how many more. */
+  protected readonly off = computed(() => {
+    const out =
+      this.a()?.verdicts.filter(
+        (v) =>
+          ['fat', 'sugar', 'egg', 'water', 'salt', 'hydration'].includes(v.id) &&
+          v.state !== 'ok' &&
+          v.severity !== 'note',
+      ) ?? [];
+    const first = out.find((v) => v.severity === 'faulty') ?? out[0];
+    return first ? first.words + (out.length > 1 ? ` And ${out.length - 1} more.` : '') : null;
+  });
   protected readonly tinWords = tinWords;
   protected readonly bakeWords = bakeWords;
 
   constructor() {
     effect(() => {
-      void this.desk.pickUp(this.id());
+      const id = this.id();
+      void this.desk.pickUp(id).then(() => this.around.look(id));
       this.doubts.set([]);
+      this.pointed.set(null);
     });
-    // what is being tried can be kept with Enter at once
-    effect(() => this.keepButton()?.nativeElement.focus({ preventScroll: true }));
+    // a kept version joins the points of the map
+    effect(() => {
+      const undoable = this.desk.undoable();
+      const f = untracked(() => this.desk.formula());
+      if (undoable && f) void this.around.look(f.id);
+    });
     this.undo.scope.set('formula');
   }
 
@@ -176,20 +210,22 @@ export class Bench {
     this.desk.change(`take out ${this.ingredient(item).name}`, { formula: removeItem(f, item.id) });
   }
 
-  protected tryIt(): void {
-    const next = this.adviceShown();
-    if (next) this.desk.try(next);
+  /** Scales the batter to a weight typed in any unit. */
+  protected setTotal(e: Event): void {
+    const field = e.target as HTMLInputElement;
+    const f = this.desk.formula();
+    const now = this.batter()?.grams ?? '';
+    const read = f && readAmount(field.value, catalogueRow('water'), { ...f.source, ...this.desk.kitchen().measures });
+    const grams = read?.grams ?? NaN;
+    this.totalProblem.set('');
+    if (!(grams >= 10 && grams <= 50_000))
+      this.totalProblem.set(`"${field.value}" is no weight of batter I can use. Try 1200 or 2 kg; it stays ${now}.`);
+    else if (!this.hand.total(grams))
+      this.totalProblem.set('The locked lines alone weigh that much or more. Unlock one, or ask for more batter.');
+    field.value = this.batter()?.grams ?? now;
   }
 
-  protected nextAdvice(): void {
-    const n = this.advice().length;
-    this.adviceAt.update((i) => (n === 0 ? 0 : (i + 1) % n));
-  }
-
-  protected key(e: KeyboardEvent): void {
-    const target = e.target as HTMLElement;
-    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('p-select') !== null;
-    if (typing || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
-    if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
+  protected blur(e: Event): void {
+    (e.target as HTMLElement).blur();
   }
 }

@@ -1,38 +1,37 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plain, type Assessment, type LedgerEntry } from '@orvin/core';
 import { Panels } from '../ui/panels';
+import { Pull } from './pull';
 
-const MID = 310;
-const REACH = 236;
+const MID = 284;
+const REACH = 214;
+const ROW = 26;
+const GAP = 5;
+/** Units of the drawing that a letter of a label takes. */
+const LETTER = 6.1;
 
-interface Bar {
+interface Segment {
+  readonly key: string;
+  readonly itemId: string;
   readonly side: 'acid' | 'soda';
-  readonly within: 'batter' | 'powder';
-  readonly typical: number;
-  readonly low: number;
-  readonly high: number;
-  readonly names: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly label: string;
+  readonly grams: number;
+  /** Grams of the item for one unit to the right. */
+  readonly gramsPerUnit: number;
+  readonly name: string;
+  readonly words: string;
 }
 
-const gather = (entries: readonly LedgerEntry[], side: 'acid' | 'soda', within: 'batter' | 'powder'): Bar => {
-  const mine = entries
-    .filter((e) => e.side === side && e.within === within && e.sodaG.typical > 0.004)
-    .sort((a, b) => b.sodaG.typical - a.sodaG.typical);
-  const sum = (k: 'low' | 'typical' | 'high'): number => mine.reduce((s, e) => s + Math.max(0, e.sodaG[k]), 0);
-  const names = mine.slice(0, 2).map((e) => e.name.replace(/,.*/, '').toLowerCase());
-  return {
-    side,
-    within,
-    typical: sum('typical'),
-    low: sum('low'),
-    high: sum('high'),
-    names: names.join(', ') + (mine.length > 2 ? '…' : ''),
-  };
-};
-
-/** Acid against soda, meeting in the middle, both as grams of soda; what is left over sticks out beyond its partner. */
+/**
+ * Acid against soda, source by source, meeting in the middle, both as grams of soda: the batter's acid and the free soda
+ * above, the powder's own below. What is left over sticks out beyond its partner, and the line beneath says what it does.
+ */
 @Component({
   selector: 'orvin-ledger',
+  imports: [Pull],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ledger.html',
   styleUrl: './ledger.scss',
@@ -41,46 +40,153 @@ export class LedgerDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
   readonly before = input<Assessment | null>(null);
+
   protected readonly MID = MID;
+  protected readonly ROW = ROW;
   protected readonly plain = plain;
   protected readonly ledger = computed(() => this.assessment().ledger);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'ledger'));
-  protected readonly rows = computed(() => {
-    const e = this.ledger().entries;
-    const batter = { acid: gather(e, 'acid', 'batter'), soda: gather(e, 'soda', 'batter'), y: 2 };
-    const powder = { acid: gather(e, 'acid', 'powder'), soda: gather(e, 'soda', 'powder'), y: 36 };
-    return powder.soda.typical > 0.004 ? [batter, powder] : [batter];
+
+  /** Rows from the top: what is dissolved against free soda; powder's acids against powder's soda. */
+  private readonly rows = computed(() => {
+    const e = this.ledger().entries.filter((x) => Math.abs(x.sodaG.typical) > 0.004);
+    const of = (within: 'batter' | 'powder', side: 'acid' | 'soda'): LedgerEntry[] =>
+      e
+        .filter((x) => x.within === within && x.side === side && x.sodaG.typical > 0)
+        .sort((a, b) => b.sodaG.typical - a.sodaG.typical);
+    const batter = { acid: of('batter', 'acid'), soda: of('batter', 'soda'), y: 1 };
+    const powder = { acid: of('powder', 'acid'), soda: of('powder', 'soda'), y: 1 + ROW + GAP };
+    return powder.soda.length > 0 ? [batter, powder] : [batter];
   });
+  protected readonly height = computed(() => this.rows().length * (ROW + GAP) + 14);
+  private readonly sum = (list: readonly LedgerEntry[], k: 'low' | 'typical' | 'high' = 'typical'): number =>
+    list.reduce((s, e) => s + Math.max(0, e.sodaG[k]), 0);
   private readonly scale = computed(() => {
-    const most = Math.max(0.5, ...this.rows().flatMap((r) => [r.acid.high, r.soda.typical]));
-    const steps = [0.5, 1, 1.5, 2, 3, 4, 5, 7, 10, 14, 20, 40, 80, 200];
+    const most = Math.max(0.5, ...this.rows().flatMap((r) => [this.sum(r.acid, 'high'), this.sum(r.soda)]));
+    const steps = [0.5, 0.75, 1, 1.5, 2, 2.5, 3, 4, 5, 7, 10, 14, 20, 40, 80, 200];
     return REACH / (steps.find((s) => s >= most) ?? most);
   });
   protected readonly length = (g: number): number => g * this.scale();
+
+  protected readonly segments = computed<readonly Segment[]>(() => {
+    const grams = new Map(this.assessment().items.map((i) => [i.itemId, i.grams]));
+    return this.rows().flatMap((r) =>
+      (['acid', 'soda'] as const).flatMap((side) => {
+        let at = 0;
+        return r[side].map((e): Segment => {
+          const width = Math.max(1.5, this.length(e.sodaG.typical));
+          const from = at;
+          at += width;
+          const own = e.within === 'powder';
+          const name = e.name.replace(/,.*/, '').toLowerCase();
+          const what = own ? (side === 'acid' ? 'powder’s own acids' : 'powder’s soda') : name;
+          const full = `${what} ${plain(e.sodaG.typical)} g`;
+          const room = width - 12;
+          const label = full.length * LETTER <= room ? full : name.length * LETTER <= room && !own ? name : '';
+          const g = grams.get(e.itemId) ?? 0;
+          return {
+            key: `${e.itemId}-${e.side}-${e.within}`,
+            itemId: e.itemId,
+            side,
+            x: side === 'acid' ? MID - from - width : MID + from,
+            y: r.y,
+            width,
+            label,
+            grams: g,
+            gramsPerUnit: ((side === 'acid' ? -1 : 1) * g) / width,
+            name: e.name,
+            words: `${side === 'acid' ? 'can meet' : 'is'} ${plain(e.sodaG.typical)} g of soda (${plain(e.sodaG.low)} to ${plain(e.sodaG.high)})`,
+          };
+        });
+      }),
+    );
+  });
+  /** How much further the acid may reach. */
+  protected readonly may = computed(() =>
+    this.rows().map((r) => ({
+      y: r.y,
+      from: this.length(this.sum(r.acid)),
+      to: this.length(this.sum(r.acid, 'high')),
+    })),
+  );
+  /** Small segments that carry no label of their own, named beyond the bar. */
+  protected readonly rest = computed(() =>
+    this.rows().map((r) => {
+      const mine = this.segments().filter((s) => s.y === r.y && s.side === 'acid');
+      const unnamed = mine.filter((s) => s.label === '');
+      const end = MID - Math.max(this.length(this.sum(r.acid, 'high')), 2);
+      const fits = (w: string): boolean => w.length * LETTER < end - 8;
+      const names = unnamed.map((s) => s.name.replace(/,.*/, '').toLowerCase());
+      const said = (n: number): string =>
+        names.slice(0, n).join(', ') + (names.length > n ? ` +${names.length - n}` : '');
+      const words = r.y === 1 && names.length > 0 ? ([2, 1].map(said).find(fits) ?? '') : '';
+      return { y: r.y, x: end - 6, words };
+    }),
+  );
+  /** Soda that no acid meets: what sticks out of the first row beyond its partner, and of the second. */
+  protected readonly open = computed(() => {
+    const l = this.ledger();
+    const left = (l.leftSodaGPer100gBatter.typical * this.assessment().totals.batterG) / 100;
+    const first = this.rows()[0];
+    if (!first || left < 0.02) return null;
+    const end = this.length(this.sum(first.soda));
+    const width = Math.min(end, this.length(left));
+    return width > 1 ? { x: MID + end - width, width, y: first.y } : null;
+  });
+  /** The end of the soda before the change, for the ghost. */
+  protected readonly was = computed(() => {
+    const b = this.before();
+    if (!b) return null;
+    const g = (side: 'acid' | 'soda'): number =>
+      this.sum(b.ledger.entries.filter((e) => e.within === 'batter' && e.side === side));
+    return { acid: MID - this.length(g('acid')), soda: MID + this.length(g('soda')) };
+  });
+
   protected readonly left = computed(() => {
     const l = this.ledger();
     const batter = this.assessment().totals.batterG / 100;
     const sodaG = l.leftSodaGPer100gBatter.typical * batter;
     const acidG = l.leftAcidMeqPer100gBatter.typical * batter * 0.084;
+    const b = this.before();
+    const was = b ? (b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100 : null;
+    const before = was !== null && Math.abs(was - sodaG) > 0.02 ? `was ${plain(was)} g left` : null;
     if (sodaG > 0.05)
       return {
         kind: 'soda',
         text: `${plain(sodaG)} g soda left over`,
-        detail: `${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
+        detail: before ?? `${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
       };
-    if (acidG > 0.05) return { kind: 'acid', text: 'acid to spare', detail: `could meet ${plain(acidG)} g more soda` };
-    return { kind: 'even', text: 'evenly met', detail: 'nothing left over' };
+    if (acidG > 0.05)
+      return {
+        kind: 'acid',
+        text: `acid to spare: ${plain(acidG)} g`,
+        detail: before ?? `could meet ${plain(acidG)} g more soda`,
+      };
+    return { kind: 'even', text: 'evenly met', detail: before ?? 'nothing left over' };
   });
+
+  /** What the left-over will do, most telling first. */
+  protected readonly does = computed(() => {
+    const order = ['taste', 'colour', 'browning', 'crumb', 'spread'];
+    const words = [...this.assessment().crumb.effects]
+      .sort((a, b) => order.indexOf(a.on) - order.indexOf(b.on))
+      .slice(0, 2)
+      .map((e) => e.words);
+    const said = words.join(', ');
+    return said === '' ? 'No taste of it' : said.charAt(0).toUpperCase() + said.slice(1);
+  });
+  protected readonly pH = computed(() => {
+    const p = this.assessment().crumb.pH;
+    return `crumb pH ${p.low.toFixed(1)}–${p.high.toFixed(1)}`;
+  });
+  protected readonly sodium = computed(
+    () => `sodium ${Math.round(this.assessment().crumb.sodium.mgPer100gBatter)} mg/100 g`,
+  );
+  protected readonly thumb = computed(() => {
+    const t = this.assessment().thumb;
+    return t.range === null ? null : { low: 'under', ok: 'within', high: 'over' }[t.state] + ' the spoon rule';
+  });
+
   /** What is worth a line in words: nothing below a fiftieth of a gram of soda. */
   protected readonly listed = computed(() => this.ledger().entries.filter((e) => Math.abs(e.sodaG.typical) >= 0.02));
-  protected readonly was = computed(() => {
-    const b = this.before();
-    if (!b) return null;
-    return `was ${plain((b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100)} g left`;
-  });
-  protected readonly open = computed(() =>
-    this.rows()
-      .map((r) => ({ y: r.y, from: Math.min(r.acid.typical, r.soda.typical), to: r.soda.typical }))
-      .filter((o) => o.to - o.from > 0.02),
-  );
 }

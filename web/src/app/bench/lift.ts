@@ -1,35 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { aFamily, familyOf, type Assessment, type LiftPart } from '@orvin/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { aFamily, familyOf, standingAt, type Assessment, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
+import { layersOf, LIFT, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from './words';
 
-const W = 620;
-const H = 200;
-const LEFT = 34;
-const RIGHT = 330;
-const FLOOR = 193;
-const BATTER = 36;
-const TOP = 16;
-
-interface Layer {
-  readonly key: string;
-  readonly y: number;
-  readonly h: number;
-  readonly kind: string;
-  readonly text: string;
-  readonly labelY: number;
-}
-
-const kindOf = (p: LiftPart): string =>
-  p.source === 'soda split by heat' ? 'split' : p.source === 'powder' ? 'powder' : 'acid';
-const said: Readonly<Record<LiftPart['source'], string>> = {
+const said: Readonly<Record<LiftSource, string>> = {
   'soda met by acid': 'soda met by acid',
   'powder met by acid': 'powder met by acid',
-  powder: 'powder',
+  powder: 'powder itself',
   'soda split by heat': 'soda split by heat',
 };
+const tenth = (x: number): string => (x < 99 ? String(Math.round(x * 10) / 10) : String(Math.round(x)));
 
-/** The lift as a tin in section: batter, then gas by source, hatched when it comes in the bowl, against the family's band. */
+/**
+ * The lift as a column of its sources against the family's band, and beside it, on the same scale, how it fares from the
+ * bowl through standing to the oven. The knob under the strip is the time the batter is left to stand.
+ */
 @Component({
   selector: 'orvin-lift',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,87 +26,129 @@ export class LiftDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
   readonly before = input<Assessment | null>(null);
+  /** Minutes the batter is left to stand. */
+  protected readonly stand = signal(0);
 
-  protected readonly W = W;
-  protected readonly H = H;
-  protected readonly LEFT = LEFT;
-  protected readonly RIGHT = RIGHT;
-  protected readonly FLOOR = FLOOR;
-  protected readonly batterY = FLOOR - BATTER;
+  protected readonly G = LIFT;
+  protected readonly tenth = tenth;
+  protected readonly pct = pct;
+  protected readonly said = said;
 
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
   protected readonly family = computed(() => familyOf(this.assessment().family.id));
   protected readonly hasBand = computed(() => this.family().id !== 'free');
-  private readonly scale = computed(() => {
+  protected readonly about = computed(() => aFamily(this.family()));
+
+  private readonly full = computed(() => {
     const l = this.lift();
     const b = this.before()?.lift.mmolPer100gBase.typical ?? 0;
-    const need = Math.max(l.mmolPer100gBase.high, b, this.hasBand() ? l.target[1] : 0, 4) * 1.06;
-    // in steps, so that the drawing does not breathe with every gram
-    const steps = [8, 12, 16, 20, 25, 30, 40, 50, 65, 80, 120, 200, 400, 1000];
-    return (this.batterY - TOP) / (steps.find((s) => s >= need) ?? need);
+    return scaleFor(Math.max(l.mmolPer100gBase.high, b, this.hasBand() ? l.target[1] : 0, 4) * 1.06);
   });
-  private readonly y = (mmol: number): number => this.batterY - mmol * this.scale();
+  protected readonly y = (mmol: number): number => LIFT.floor - (mmol / this.full()) * (LIFT.floor - LIFT.top);
+  protected readonly span = computed(() => spanFor(this.lift().bestBeforeMin.typical));
+  protected readonly x = (min: number): number => LIFT.stand + (min / this.span()) * (LIFT.oven - LIFT.stand);
 
-  /** Half-width of the tin's inside at a height on the drawing. */
-  private readonly inset = (y: number): number => ((y - TOP) / (FLOOR - TOP)) * 12;
-  protected readonly wall = `M${LEFT - 8} ${TOP - 6} L${LEFT + 6} ${FLOOR - 8} Q${LEFT + 7} ${FLOOR} ${LEFT + 15} ${FLOOR} H${RIGHT - 15} Q${RIGHT - 7} ${FLOOR} ${RIGHT - 6} ${FLOOR - 8} L${RIGHT + 8} ${TOP - 6}`;
+  /** Never beyond what the strip shows. */
+  protected readonly min = computed(() => Math.min(this.stand(), this.span()));
+  protected readonly stood = computed(() => standingAt(this.lift(), this.min()));
+  protected readonly layers = computed(() => layersOf(this.lift(), this.min(), this.y));
+  protected readonly strip = computed(() => stripOf(this.lift(), this.span(), this.x, this.y));
+  protected readonly ticks = computed(() => ticksFor(this.span()));
+  protected readonly any = computed(() => this.lift().mmolPer100gBase.typical > 0.05);
 
-  protected readonly layers = computed<readonly Layer[]>(() => {
-    const parts = [...this.lift().bySource]
-      .sort((a, b) => (a.when === b.when ? 0 : a.when === 'bowl' ? -1 : 1))
-      .filter((p) => p.mmol.typical > 0.05);
-    let sum = 0;
-    const raw = parts.map((p) => {
-      const from = this.y(sum);
-      sum += p.mmol.typical;
-      const to = this.y(sum);
-      return {
-        key: `${p.source}-${p.when}`,
-        y: to,
-        h: Math.max(1, from - to),
-        kind: `${kindOf(p)} ${p.when}`,
-        text: `${pct(p.mmol.typical)}  ${said[p.source]}, in the ${p.when}`,
-        mid: (from + to) / 2,
-      };
-    });
-    // labels from the bottom up, never closer than a line, never below the batter's own
-    let last = this.batterY + 8;
-    const spread = raw.map((l) => {
-      last = Math.min(l.mid + 4, last - 17);
-      return { ...l, labelY: last };
-    });
-    const over = Math.max(0, 14 - (spread.at(-1)?.labelY ?? 99));
-    return spread.map((l) => ({ ...l, labelY: l.labelY + over }));
-  });
-  protected readonly left = (y: number): number => LEFT - 6 + this.inset(y);
-  protected readonly width = (y: number): number => RIGHT - LEFT + 12 - 2 * this.inset(y);
-
-  protected readonly topY = computed(() => this.y(this.lift().mmolPer100gBase.typical));
-  protected readonly crown = computed(() => {
-    const y = this.topY();
-    const l = this.left(y);
-    const w = this.width(y);
-    return `M${l} ${y} Q${l + w / 2} ${y - 14} ${l + w} ${y}`;
-  });
   protected readonly band = computed(() => {
     const [lo, hi] = this.lift().target;
-    return { y: this.y(hi), h: Math.max(2, this.y(lo) - this.y(hi)), lo: this.y(lo), loText: pct(lo), hiText: pct(hi) };
+    return {
+      y: this.y(hi),
+      h: Math.max(2, this.y(lo) - this.y(hi)),
+      lo: this.y(lo),
+      loText: pct(lo),
+      hiText: pct(hi),
+    };
   });
-  protected readonly spread = computed(() => {
+  protected readonly lost = computed(() => {
+    const s = this.stood();
+    return { y: this.y(s.kept + s.lost), h: this.y(s.kept) - this.y(s.kept + s.lost), mmol: s.lost };
+  });
+  protected readonly whisker = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    return { hi: this.y(b.high), lo: this.y(b.low) };
+    const k = b.typical > 0 ? this.stood().kept / b.typical : 1;
+    return { hi: this.y(b.high * k), lo: this.y(b.low * k) };
   });
   protected readonly beforeY = computed(() => {
     const b = this.before();
-    return b ? this.y(b.lift.mmolPer100gBase.typical) : null;
+    return b ? this.y(standingAt(b.lift, this.min()).kept) : null;
   });
-  protected readonly total = computed(() => {
+  /** Where the strip's two parts can say what they are; null where there is no room. */
+  protected readonly inside = computed(() => {
+    const end = standingAt(this.lift(), this.span());
+    const start = standingAt(this.lift(), this.span() * 0.3);
+    const held = this.y(0) - this.y(end.held);
+    const coming = this.y(start.held) - this.y(start.kept);
+    return {
+      held: held > 17 ? this.y(end.held / 2) + 4 : null,
+      coming: coming > 30 ? this.y(start.held + start.toCome / 2) + 4 : null,
+    };
+  });
+  /** Where the flag of the best-before minute stands; null when it is in no hurry. */
+  protected readonly flag = computed(() => {
+    const b = this.lift().bestBeforeMin;
+    if (!this.any() || b.typical >= 119 || this.lift().state === 'low') return null;
+    const x = this.x(b.typical);
+    const words = b.typical < 4 ? 'bake at once' : `best before ${Math.round(b.low)}–${Math.round(b.high)} min`;
+    const left = x > 420;
+    return { x, words, anchor: left ? 'end' : 'start', textX: left ? x - 5 : x + 5 };
+  });
+  /** The figure in the corner: before losses, or what is left after standing. */
+  protected readonly figure = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    const one = (x: number): string => (x < 99 ? String(Math.round(x * 10) / 10) : String(Math.round(x)));
-    return { typical: one(b.typical), low: one(b.low), high: one(b.high) };
+    if (this.min() === 0) return { typical: tenth(b.typical), range: `${tenth(b.low)}–${tenth(b.high)} mmol` };
+    return { typical: tenth(this.stood().kept), range: `of ${tenth(b.typical)} mmol` };
   });
-  protected readonly air = computed(() => Math.round(this.lift().airMl.typical / 10) * 10);
-  protected readonly about = computed(() => aFamily(this.family()));
-  protected readonly pct = pct;
+  protected readonly standWords = computed(() => {
+    const s = this.stood();
+    if (this.min() === 0) return 'straight into the oven; pull the knob to let it stand';
+    return `${this.min()} min standing: ${tenth(s.lost)} lost`;
+  });
+  /** Air and steam beside the gas, in one breath. */
+  protected readonly beside = computed(() => {
+    const l = this.lift();
+    const air = Math.round(l.airMl.typical / 10) * 10;
+    const share = Math.round(l.volume.steamShare.typical * 100);
+    return air > 0 ? `beaten-in air ${air} ml, steam ${share} % of each bubble` : `steam ${share} % of each bubble`;
+  });
+
+  // the knob
+  private gripped = false;
+  protected grab(e: PointerEvent): void {
+    if (e.button !== 0) return;
+    e.preventDefault();
+    this.gripped = true;
+    const knob = e.currentTarget as SVGElement;
+    knob.setPointerCapture(e.pointerId);
+    knob.focus({ preventScroll: true });
+    this.slide(e);
+  }
+  protected slide(e: PointerEvent): void {
+    if (!this.gripped) return;
+    const svg = (e.currentTarget as SVGGraphicsElement).ownerSVGElement;
+    const box = svg?.getBoundingClientRect();
+    if (!box || box.width === 0) return;
+    const at = ((e.clientX - box.left) / box.width) * LIFT.W;
+    const raw = ((at - LIFT.stand) / (LIFT.oven - LIFT.stand)) * this.span();
+    this.stand.set(Math.round(Math.min(this.span(), Math.max(0, raw))));
+  }
+  protected release(): void {
+    this.gripped = false;
+  }
+  protected key(e: KeyboardEvent): void {
+    const step = e.shiftKey ? 5 : 1;
+    const by: Record<string, number> = { ArrowRight: step, ArrowUp: step, ArrowLeft: -step, ArrowDown: -step };
+    const to = e.key === 'Home' ? 0 : e.key === 'End' ? this.span() : this.min() + (by[e.key] ?? NaN);
+    if (!Number.isFinite(to)) return;
+    e.preventDefault();
+    e.stopPropagation();
+    this.stand.set(Math.min(this.span(), Math.max(0, to)));
+  }
 }

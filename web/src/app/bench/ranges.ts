@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyOf, type Assessment, type Verdict } from '@orvin/core';
+import { familyOf, type Assessment } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct } from './words';
 
@@ -14,44 +14,37 @@ const pctOf = (a: Assessment, m: Measure): number =>
     salt: a.totals.saltPct,
   })[m];
 
-/** Fat, sugar, egg, water and salt, each on its own line against the family's range. */
+/** Fat, sugar, egg, water and salt in per cent of flour, each against the family's range. */
 @Component({
   selector: 'orvin-ranges',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="label">Balance</p>
-    <h2>{{ headline() }}</h2>
-    <div class="lines">
-      @for (r of rows(); track r.m) {
-        <button type="button" class="line" (click)="panels.explain(r.m)" [attr.aria-label]="r.label">
-          <span class="m">{{ r.m }}</span>
-          <span class="strip" aria-hidden="true">
-            <span class="zone" [style.left.%]="r.zoneLeft" [style.width.%]="r.zoneWidth"></span>
-            @if (r.was !== null) {
-              <span class="was" [style.left.%]="r.was"></span>
-            }
-            <span class="at" [class.out]="r.out" [style.left.%]="r.at"></span>
-          </span>
-          <span class="v" [class.faulty]="r.out">{{ r.text }}<span class="quiet"> %</span></span>
-        </button>
-      }
-    </div>
+    @for (r of rows(); track r.m) {
+      <button type="button" class="line" (click)="panels.explain(r.m)" [attr.aria-label]="r.label">
+        <span class="v" [class.faulty]="r.out"
+          ><span class="quiet">{{ r.m }}</span> {{ r.text }}</span
+        >
+        <span class="strip" aria-hidden="true">
+          <span class="zone" [style.left.%]="r.zoneLeft" [style.width.%]="r.zoneWidth"></span>
+          @if (r.was !== null) {
+            <span class="was" [style.left.%]="r.was"></span>
+          }
+          <span class="at" [class.out]="r.out" [style.left.%]="r.at"></span>
+        </span>
+      </button>
+    }
   `,
   styles: `
-    .lines {
+    :host {
+      contain: layout style;
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
-      gap: 0.1rem 2rem;
-      margin-top: 0.35rem;
+      grid-template-columns: repeat(5, 1fr);
+      gap: 0 1.1rem;
     }
     .line {
-      display: grid;
-      grid-template-columns: 3.2rem 1fr 3.4rem;
-      gap: 0.5rem;
-      align-items: center;
       border: 0;
       background: none;
-      padding: 0.16rem 0;
+      padding: 0.1rem 0;
       text-align: left;
       cursor: help;
       border-radius: 6px;
@@ -60,28 +53,28 @@ const pctOf = (a: Assessment, m: Measure): number =>
       background: var(--enamel-2);
     }
     .strip {
+      display: block;
       position: relative;
-      height: 1.15rem;
+      height: 0.7rem;
     }
     .strip::before {
       content: '';
       position: absolute;
-      left: 0;
-      right: 0;
+      inset-inline: 0;
       top: 50%;
       border-top: 1.5px solid var(--hair);
     }
     .zone {
       position: absolute;
-      top: 22%;
-      height: 56%;
+      top: 18%;
+      height: 64%;
       background: var(--rim-wash);
       border-inline: 2px solid var(--rim-soft);
     }
     .at {
       position: absolute;
-      top: 8%;
-      height: 84%;
+      top: 0;
+      height: 100%;
       width: 5px;
       margin-left: -2.5px;
       border-radius: 3px;
@@ -92,17 +85,24 @@ const pctOf = (a: Assessment, m: Measure): number =>
     }
     .was {
       position: absolute;
-      top: 8%;
-      height: 84%;
+      top: 0;
+      height: 100%;
       border-left: 2px dashed var(--ink-2);
     }
     .v {
-      text-align: right;
       font-weight: 700;
-      font-size: 0.95rem;
+      font-size: 0.86rem;
+      line-height: 1.1;
+      white-space: nowrap;
     }
     .v .quiet {
       font-weight: 450;
+      font-size: 0.8rem;
+    }
+    @media (max-width: 720px) {
+      :host {
+        grid-template-columns: repeat(3, 1fr);
+      }
     }
   `,
 })
@@ -110,23 +110,6 @@ export class Ranges {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
   readonly before = input<Assessment | null>(null);
-
-  protected readonly headline = computed(() => {
-    const a = this.assessment();
-    const off = a.verdicts.filter(
-      (v): v is Verdict =>
-        (measures as readonly string[]).includes(v.id) && v.state !== 'ok' && !(v.id === 'salt' && v.state === 'low'),
-    );
-    if (a.totals.baseG <= 0) return a.verdicts.find((v) => v.id === 'flour')?.words ?? '';
-    if (off.length > 0)
-      return (
-        [...off].sort((x, y) => (x.severity === 'faulty' ? -1 : 0) - (y.severity === 'faulty' ? -1 : 0))[0]?.words ?? ''
-      );
-    const f = familyOf(a.family.id);
-    return f.id === 'free'
-      ? 'No family chosen, so nothing to compare with.'
-      : `In balance for ${/^[aeiou]/.test(f.name) ? 'an' : 'a'} ${f.name}.`;
-  });
 
   protected readonly rows = computed(() => {
     const a = this.assessment();
@@ -147,7 +130,7 @@ export class Ranges {
         at: at(x),
         zoneLeft: f.id === 'free' ? 0 : at(lo),
         zoneWidth: f.id === 'free' ? 0 : at(hi) - at(lo),
-        text: pct(x),
+        text: a.totals.flourG > 0 ? pct(x) : '–',
         out,
         was: b && Math.abs(old - x) > 0.05 ? at(old) : null,
         label: `${m} ${pct(x)} per cent of flour${f.id === 'free' ? '' : `, usual ${pct(lo)} to ${pct(hi)}`}; why?`,

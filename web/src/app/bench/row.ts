@@ -11,7 +11,7 @@ import {
   type Usual,
 } from '@orvin/core';
 import { Panels } from '../ui/panels';
-import { pct, roleColour, scaleG, stepFor } from './words';
+import { roleColour, scaleG, stepFor } from './words';
 
 /** One line of the formula sheet: as measured, name, grams, baker's %, and a bar to pull over its usual range. */
 @Component({
@@ -19,13 +19,23 @@ import { pct, roleColour, scaleG, stepFor } from './words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './row.html',
   styleUrl: './row.scss',
-  host: { '[class.active]': 'active()', '[class.changed]': 'was() !== null' },
+  host: {
+    '[class.active]': 'active()',
+    '[class.changed]': 'was() !== null',
+    '[class.locked]': 'locked()',
+    '(pointerenter)': 'point.emit()',
+    '(focusin)': 'point.emit()',
+  },
 })
 export class Row {
   protected readonly panels = inject(Panels);
   readonly item = input.required<Item>();
   readonly ingredient = input.required<Ingredient>();
-  readonly bakersPct = input.required<number>();
+  /** Its share as shown: baker's percentage, or parts. */
+  readonly share = input.required<string>();
+  readonly shareKind = input<'per cent of flour' | 'parts'>('per cent of flour');
+  /** Nothing but typing changes it. */
+  readonly locked = input(false);
   readonly usual = input<Usual | null>(null);
   readonly kitchen = input.required<Kitchen>();
   readonly source = input.required<Source>();
@@ -35,6 +45,9 @@ export class Row {
   readonly set = output<{ grams: number; label: string }>();
   readonly dropped = output<void>();
   readonly takeOut = output<void>();
+  readonly lock = output<void>();
+  /** The line is pointed at or has the focus. */
+  readonly point = output<void>();
 
   protected readonly active = signal(false);
   protected readonly typed = signal<string | null>(null);
@@ -58,7 +71,6 @@ export class Row {
   });
   protected readonly grams = computed(() => scaleG(this.item().grams));
   protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
-  protected readonly percent = computed(() => pct(this.bakersPct()));
   protected readonly colour = computed(() => roleColour[this.ingredient().role]);
   protected readonly name = computed(() => {
     const i = this.ingredient();
@@ -127,6 +139,11 @@ export class Row {
 
   /** Arrow keys on the amount or on the bar; Delete on the bar takes the line out. */
   protected nudge(e: KeyboardEvent): void {
+    if (e.key.toLowerCase() === 'l' && (e.target as HTMLElement).tagName !== 'INPUT' && !e.ctrlKey && !e.metaKey) {
+      e.preventDefault();
+      this.lock.emit();
+      return;
+    }
     const up = e.key === 'ArrowUp' || e.key === 'ArrowRight';
     const down = e.key === 'ArrowDown' || e.key === 'ArrowLeft';
     const onInput = (e.target as HTMLElement).tagName === 'INPUT';
@@ -135,7 +152,8 @@ export class Row {
       this.takeOut.emit();
       return;
     }
-    if ((!up && !down) || (onInput && (e.key === 'ArrowLeft' || e.key === 'ArrowRight'))) return;
+    if ((!up && !down) || (this.locked() && !onInput) || (onInput && (e.key === 'ArrowLeft' || e.key === 'ArrowRight')))
+      return;
     e.preventDefault();
     this.typed.set(null);
     const g = this.item().grams;
@@ -145,7 +163,7 @@ export class Row {
   }
 
   protected grab(e: PointerEvent): void {
-    if (e.button !== 0) return;
+    if (e.button !== 0 || this.locked()) return;
     e.preventDefault();
     this.grip = { full: this.full(), id: e.pointerId };
     this.bar().nativeElement.setPointerCapture(e.pointerId);

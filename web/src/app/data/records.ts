@@ -1,9 +1,11 @@
 import type { BakeRecord, Formula, Kitchen, TinUse } from '@orvin/core';
 import type { VersionRecord } from '@orvin/core/format';
 
-/** What a formula's document holds beside the formula: the tins it is being fitted to. */
+/** What a formula's document holds beside the formula: the tins it is being fitted to, and the lines that are locked. */
 export interface Plan {
   readonly tins?: readonly TinUse[];
+  /** Ids of items whose weight nothing but typing changes. */
+  readonly locked?: readonly string[];
 }
 
 /** The autosaved working copy of a formula. `revision` grows by one with each write, in whichever tab. */

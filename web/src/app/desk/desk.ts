@@ -17,6 +17,9 @@ import type { Command, Plan, WorkingRecord } from '../data/records';
 import { Store, type Doc } from '../data/store';
 import { ovenScale } from '../ui/words';
 
+/** How long what was stays visible beside what is. */
+const AFTERGLOW_MS = 1600;
+
 /** A change being tried: nothing is stored until it is kept. */
 export interface Ghost {
   readonly id: string;
@@ -51,6 +54,9 @@ export class Desk {
   readonly plan = computed<Plan>(() => this.local()?.plan ?? {});
   readonly ghost = signal<Ghost | null>(null);
   readonly drag = signal<readonly Change[] | null>(null);
+  /** The formula before the last change, for a moment, so that every instrument shows what moved. */
+  readonly recent = signal<Formula | null>(null);
+  private recently: ReturnType<typeof setTimeout> | undefined;
   readonly undoable = computed<Command | undefined>(() => this.history()?.undo);
   readonly redoable = computed<Command | undefined>(() => this.history()?.redo);
 
@@ -64,12 +70,13 @@ export class Desk {
   readonly changing = computed(() => this.drag() !== null || this.ghost() !== null);
   readonly assessment = computed(() => {
     const f = this.shown();
-    return f === null ? null : assess(f, this.kitchen());
+    return f === null ? null : assess(f, this.kitchen(), { locked: this.plan().locked ?? [] });
   });
-  /** Before the change that is being dragged or tried; null when nothing is. */
+  /** What the change that is being dragged or tried, or was just made, starts from; null when nothing is. */
+  readonly beforeFormula = computed(() => (this.changing() ? this.formula() : this.recent()));
   readonly before = computed(() => {
-    const f = this.formula();
-    return f === null || !this.changing() ? null : assess(f, this.kitchen());
+    const f = this.beforeFormula();
+    return f === null ? null : assess(f, this.kitchen());
   });
 
   constructor() {
@@ -89,12 +96,25 @@ export class Desk {
     if (!same(doc, this.local())) this.local.set(doc);
   }
 
+  /** Lets what was be seen beside what is for a moment. */
+  private remember(was: Formula, is: Formula): void {
+    clearTimeout(this.recently);
+    if (was === is || was.id !== is.id) return;
+    this.recent.set(was);
+    this.recently = setTimeout(() => this.recent.set(null), AFTERGLOW_MS);
+  }
+
+  private forget(): void {
+    clearTimeout(this.recently);
+    this.recent.set(null);
+  }
+
   /** Takes a formula in hand. */
   async pickUp(id: string): Promise<void> {
     // called from effects, which must not follow what is in hand
     if (untracked(() => this.id() === id && this.local() !== null)) return;
-    this.ghost.set(null);
-    this.drag.set(null);
+    this.drop();
+    this.forget();
     this.local.set(null);
     this.id$.next(id);
     const record = await this.store.database.working.get(id);
@@ -113,8 +133,8 @@ export class Desk {
   putDown(): void {
     this.id$.next(null);
     this.local.set(null);
-    this.ghost.set(null);
-    this.drag.set(null);
+    this.drop();
+    this.forget();
   }
 
   /** Stores a new state of the document as one undoable command. */
@@ -124,15 +144,21 @@ export class Desk {
     if (!now || id === null) return;
     const after: Doc = { ...now, ...next };
     if (same(after, now)) return;
+    this.remember(now.formula, after.formula);
     this.local.set(after);
-    this.ghost.set(null);
-    this.drag.set(null);
+    this.drop();
     void this.persist(() => this.store.commit(id, label, 'working', id, now, after));
   }
 
   setGrams(itemId: string, grams: number, label: string): void {
     const f = this.formula();
     if (f) this.change(label, { formula: applyChanges(f, [{ itemId, grams }]) });
+  }
+
+  setMany(changes: readonly Change[], label: string): void {
+    const f = this.formula();
+    if (f) this.change(label, { formula: applyChanges(f, changes) });
+    this.drag.set(null);
   }
 
   setTins(tins: readonly TinUse[]): void {
@@ -171,11 +197,14 @@ export class Desk {
     const id = this.id();
     if (id === null) return null;
     this.drop();
+    const was = this.formula();
     let command: Command | null = null;
     await this.persist(async () => {
       command = await move(id);
       return true;
     });
+    const is = this.formula();
+    if (was && is && !same(was, is)) this.remember(was, is);
     return command;
   }
 

@@ -1,0 +1,138 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Desk } from '../desk/desk';
+import { Panels } from '../ui/panels';
+
+/** What to do about it, of most consequence first: one press to try it as a ghost, one to keep it or drop it. */
+@Component({
+  selector: 'orvin-advice',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)', '[class.trying]': 'desk.ghost() !== null', 'aria-live': 'polite' },
+  template: `
+    @if (desk.ghost(); as ghost) {
+      <div>
+        <h2>Trying: {{ ghost.words }}</h2>
+        <p class="small quiet">
+          Nothing is stored yet. Every figure above shows how it would be, the dashes how it was.
+        </p>
+      </div>
+      <div class="presses">
+        <button type="button" class="press" (click)="desk.drop()">drop it <kbd>Esc</kbd></button>
+        <button #keep type="button" class="press first" (click)="desk.keep()">keep it</button>
+      </div>
+    } @else if (shown(); as advice) {
+      <div>
+        <h2>{{ advice.words }}</h2>
+        <p class="small quiet">
+          @if (all().length > 1) {
+            {{ ['The one that matters most', 'The second thought', 'The third thought'][at()] }} of {{ all().length }}.
+            <button type="button" class="word" (click)="next()">another</button>
+          } @else {
+            It brings the formula nearer its family.
+          }
+        </p>
+      </div>
+      <div class="presses"><button type="button" class="press first" (click)="tryIt()">try it</button></div>
+    } @else {
+      <div>
+        <h2>{{ closing().head }}</h2>
+        <p class="small quiet">{{ closing().foot }}</p>
+      </div>
+      @if (desk.formula(); as f) {
+        <div class="presses"><a class="press" [routerLink]="['/tins', f.id]">fit it to a tin</a></div>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      position: sticky;
+      bottom: 0;
+      z-index: 2;
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 1.2rem;
+      margin: 0.45rem -1.4rem -0.8rem;
+      padding: 0.5rem 1.4rem;
+      background: var(--enamel-2);
+      border-top: 1px solid var(--hair);
+      border-radius: 0 0 12px 12px;
+    }
+    :host(.trying) {
+      background: var(--rim-wash);
+    }
+    h2 {
+      font-size: 1.02rem;
+    }
+    .presses {
+      display: flex;
+      gap: 0.6rem;
+      flex: none;
+    }
+    @media (max-width: 720px) {
+      :host {
+        flex-direction: column;
+        align-items: stretch;
+      }
+    }
+  `,
+})
+export class AdviceBar {
+  protected readonly desk = inject(Desk);
+  private readonly panels = inject(Panels);
+  private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
+  private readonly turn = signal(0);
+  protected readonly all = computed(() => this.desk.assessment()?.advice ?? []);
+  protected readonly at = computed(() => (this.all().length === 0 ? 0 : this.turn() % this.all().length));
+  protected readonly shown = computed(() => this.all()[this.at()] ?? null);
+
+  /** What is said when there is no advice: that all is well only when it is. */
+  protected readonly closing = computed<{ head: string; foot: string }>(() => {
+    const a = this.desk.assessment();
+    const off = a?.verdicts.filter((v) => v.severity !== 'note') ?? [];
+    const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
+    if (worst)
+      return {
+        head: worst.words,
+        foot: 'No single change that can be measured mends it; the lines and figures above show where it is off.',
+      };
+    if (a?.family.id === 'free')
+      return { head: 'No family to judge it by.', foot: 'Choose one above, and lift and balance are held against it.' };
+    const warm = a?.verdicts.find((v) => v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load');
+    return {
+      head: 'Nothing to mend.',
+      foot: warm ? warm.words : 'Lift, soda and balance are where they should be.',
+    };
+  });
+
+  constructor() {
+    // what is being tried can be kept with Enter at once
+    effect(() => this.keepButton()?.nativeElement.focus({ preventScroll: true }));
+  }
+
+  protected next(): void {
+    this.turn.update((i) => i + 1);
+  }
+
+  protected tryIt(): void {
+    const next = this.shown();
+    if (next) this.desk.try(next);
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('p-select') !== null;
+    if (typing || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
+    if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
+  }
+}

@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { allItems, asMeasured, effectOf, ingredientFor } from '@orvin/core';
+import { Desk } from '../desk/desk';
+import { scaleG } from './words';
+
+const signed = (x: number, digits = 1): string => {
+  const r = Number(x.toFixed(digits));
+  return r > 0 ? `+${r}` : r < 0 ? `−${Math.abs(r)}` : '0';
+};
+
+/** What a little more of the line that is pointed at would do to everything. */
+@Component({
+  selector: 'orvin-effect-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (effect(); as e) {
+      <b>{{ e.head }}</b>
+      @for (part of e.parts; track part.name) {
+        <span [class.none]="part.value === '0'">{{ part.name }} {{ part.value }}</span>
+      }
+    } @else {
+      <span class="none">Point at a line to see what a little more of it would do.</span>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 0.9rem;
+      min-height: 1.45rem;
+      font-size: 0.88rem;
+    }
+    .none {
+      color: var(--ink-2);
+    }
+  `,
+})
+export class EffectLine {
+  private readonly desk = inject(Desk);
+  readonly itemId = input<string | null>(null);
+
+  protected readonly effect = computed(() => {
+    const id = this.itemId();
+    const f = this.desk.formula();
+    // while something is pulled the figures themselves say it
+    if (id === null || !f || this.desk.changing()) return null;
+    const item = allItems(f).find((i) => i.id === id);
+    const e = item && effectOf(f, id, this.desk.kitchen());
+    if (!item || !e) return null;
+    const ingredient = ingredientFor(f, item, this.desk.kitchen());
+    const name = ingredient.name.replace(/,.*/, '').toLowerCase();
+    const spoon = ingredient.role === 'leavener' || ingredient.role === 'salt';
+    const amount = spoon ? asMeasured(e.grams, ingredient, this.desk.kitchen().measures) : `${scaleG(e.grams)} g`;
+    const currency = this.desk.kitchen().locale.currency;
+    return {
+      head: `${amount} more ${name}:`,
+      parts: [
+        { name: 'tenderness', value: signed(e.tender) },
+        { name: 'lift', value: signed(e.lift) },
+        { name: 'soda left', value: `${signed(e.leftSodaG, 2)}${Math.abs(e.leftSodaG) >= 0.005 ? ' g' : ''}` },
+        { name: 'water', value: signed(e.water) },
+        ...(Math.abs(e.standMin) >= 1 ? [{ name: 'waits', value: `${signed(e.standMin, 0)} min` }] : []),
+        ...(e.cost === null ? [] : [{ name: currency, value: signed(e.cost, 2) }]),
+      ],
+    };
+  });
+}

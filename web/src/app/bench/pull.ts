@@ -1,0 +1,89 @@
+import { Directive, ElementRef, computed, inject, input } from '@angular/core';
+import { Hand } from './hand';
+
+/**
+ * Makes a bar or segment of a drawing the handle of its item: pulled sideways it changes the item's weight, arrow keys
+ * step it. Without a `Hand` around (a drawing that is only to be read) it does nothing.
+ */
+@Directive({
+  selector: '[orvinPull]',
+  host: {
+    '[attr.tabindex]': 'live() ? 0 : null',
+    '[attr.role]': "live() ? 'slider' : null",
+    '[attr.aria-label]': 'live() ? pullName() : null',
+    '[attr.aria-valuenow]': 'live() ? shownGrams() : null',
+    '[attr.aria-valuemin]': 'live() ? 0 : null',
+    '[attr.aria-valuetext]': 'live() ? pullText() : null',
+    '[class.pulls]': 'live()',
+    '(pointerdown)': 'grab($event)',
+    '(pointermove)': 'pull($event)',
+    '(pointerup)': 'release($event)',
+    '(lostpointercapture)': 'lost()',
+    '(keydown)': 'key($event)',
+  },
+})
+export class Pull {
+  private readonly hand = inject(Hand, { optional: true });
+  private readonly element = inject<ElementRef<SVGGraphicsElement>>(ElementRef);
+  /** The item it stands for. */
+  readonly orvinPull = input.required<string>();
+  /** Grams for one unit of the drawing to the right; negative where the bar grows to the left. */
+  readonly gramsPerUnit = input.required<number>();
+  readonly pullGrams = input.required<number>();
+  readonly pullName = input.required<string>();
+  /** What it amounts to here, for a screen reader: "meets 2.1 g of soda". */
+  readonly pullText = input('');
+
+  protected readonly live = computed(() => this.hand !== null && this.gramsPerUnit() !== 0);
+  protected readonly shownGrams = computed(() => Math.round(this.pullGrams() * 10) / 10);
+  private grip: { x: number; grams: number; perPx: number; moved: boolean; now: number } | null = null;
+
+  protected grab(e: PointerEvent): void {
+    if (!this.live() || e.button !== 0) return;
+    e.preventDefault();
+    const el = this.element.nativeElement;
+    const scale = el.getScreenCTM()?.a ?? 1;
+    this.grip = {
+      x: e.clientX,
+      grams: this.pullGrams(),
+      perPx: this.gramsPerUnit() / (scale || 1),
+      moved: false,
+      now: this.pullGrams(),
+    };
+    el.setPointerCapture(e.pointerId);
+    el.focus({ preventScroll: true });
+  }
+
+  protected pull(e: PointerEvent): void {
+    const g = this.grip;
+    if (!g) return;
+    const by = e.clientX - g.x;
+    if (!g.moved && Math.abs(by) < 3) return;
+    g.moved = true;
+    const raw = Math.max(0, g.grams + by * g.perPx);
+    const step = g.grams < 12 ? 0.1 : g.grams < 60 ? 0.5 : 1;
+    g.now = Math.round(Math.round(raw / step) * step * 100) / 100;
+    this.hand?.pull(this.orvinPull(), g.now);
+  }
+
+  protected release(e: PointerEvent): void {
+    const g = this.grip;
+    this.grip = null;
+    if (!g) return;
+    this.element.nativeElement.releasePointerCapture(e.pointerId);
+    if (g.moved) this.hand?.set(this.orvinPull(), g.now);
+  }
+
+  protected lost(): void {
+    if (!this.grip) return;
+    this.grip = null;
+    this.hand?.drop();
+  }
+
+  protected key(e: KeyboardEvent): void {
+    if (this.hand?.key(this.orvinPull(), e)) {
+      e.preventDefault();
+      e.stopPropagation();
+    }
+  }
+}

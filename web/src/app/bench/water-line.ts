@@ -1,0 +1,135 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { familyOf, plain, type Assessment } from '@orvin/core';
+import { Panels } from '../ui/panels';
+import { Pull } from './pull';
+import { pct } from './words';
+
+const W = 284;
+const LETTER = 5.9;
+
+/** Who brings the water, who drinks it, and whether what is left suits the family: a trough filled from the left. */
+@Component({
+  selector: 'orvin-water-line',
+  imports: [Pull],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + W + ' 44'" role="group" aria-label="Water brought, drunk and left, per cent of flour">
+      <rect class="trough" x="1" y="15" [attr.width]="W - 2" height="20" rx="3" />
+      @for (s of segments(); track s.itemId) {
+        <g
+          class="segment"
+          [orvinPull]="s.itemId"
+          [gramsPerUnit]="s.gramsPerUnit"
+          [pullGrams]="s.grams"
+          [pullName]="s.name + ', water'"
+          [pullText]="s.words"
+        >
+          <title>{{ s.name }} {{ s.words }}</title>
+          <rect [attr.x]="s.x" y="16" [attr.width]="s.width" height="18" />
+          @if (s.label !== '') {
+            <text class="in" [attr.x]="s.x + 4" y="29">{{ s.label }}</text>
+          }
+        </g>
+      }
+      @if (drunk(); as d) {
+        <rect class="drunk" [attr.x]="d.x" y="16" [attr.width]="d.width" height="18" />
+      }
+      @if (wasX(); as w) {
+        <line class="was" [attr.x1]="w" [attr.x2]="w" y1="11" y2="39" />
+      }
+      @if (a().totals.baseG > 0) {
+        <path class="level" [attr.d]="'M' + levelX() + ' 10 V38'" />
+        @if (usual(); as u) {
+          <path class="usual" [attr.d]="'M' + u.lo + ' 37 v5 H' + u.hi + ' v-5'" />
+        }
+      }
+      <text class="head" x="1" y="10">{{ words() }}</text>
+    </svg>
+    <table class="visually-hidden in-words">
+      <caption>
+        The water line
+      </caption>
+      <tbody>
+        @for (e of a().water.entries; track e.itemId) {
+          <tr>
+            <th scope="row">{{ e.name }}</th>
+            <td>brings {{ pct(e.bringsG) }} g, drinks {{ pct(e.drinksG) }} g</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styleUrl: './water-line.scss',
+})
+export class WaterLineDrawing {
+  protected readonly panels = inject(Panels);
+  readonly assessment = input.required<Assessment>();
+  readonly before = input<Assessment | null>(null);
+  protected readonly W = W;
+  protected readonly pct = pct;
+  protected readonly a = this.assessment;
+
+  private readonly full = computed(() => {
+    const w = this.a().water;
+    const top = familyOf(this.a().family.id).id === 'free' ? 0 : w.usual[1];
+    const need = Math.max(w.broughtPct, this.before()?.water.broughtPct ?? 0, top * 1.05, 20);
+    return [40, 60, 80, 100, 125, 160, 200, 250, 320, 400, 600, 1000, 3000].find((x) => x >= need) ?? need;
+  });
+  private readonly x = (percent: number): number => 1 + (Math.min(percent, this.full()) / this.full()) * (W - 2);
+  private readonly per = computed(() => {
+    const t = this.a().totals;
+    const base = t.flourG > 0 ? t.flourG : t.baseG;
+    return base > 0 ? 100 / base : 0;
+  });
+
+  protected readonly segments = computed(() => {
+    const grams = new Map(this.a().items.map((i) => [i.itemId, i.grams]));
+    let at = 0;
+    return this.a()
+      .water.entries.filter((e) => e.bringsG * this.per() > 0.8)
+      .map((e) => {
+        const from = this.x(at);
+        at += e.bringsG * this.per();
+        const width = Math.max(1, this.x(at) - from);
+        const name = e.name
+          .replace(/,.*/, '')
+          .replace(/^(Plain|Whole|Ripe) /, '')
+          .toLowerCase();
+        const full = `${name} ${pct(e.bringsG * this.per())}`;
+        const label = full.length * LETTER < width - 6 ? full : name.length * LETTER < width - 6 ? name : '';
+        const g = grams.get(e.itemId) ?? 0;
+        return {
+          itemId: e.itemId,
+          name: e.name,
+          x: from,
+          width,
+          label,
+          grams: g,
+          gramsPerUnit: g / width,
+          words: `brings ${plain(e.bringsG)} g of water`,
+        };
+      });
+  });
+  protected readonly drunk = computed(() => {
+    const w = this.a().water;
+    const from = this.x(Math.max(0, w.availablePct));
+    const width = this.x(w.broughtPct) - from;
+    return width > 1.5 ? { x: from, width } : null;
+  });
+  protected readonly levelX = computed(() => this.x(Math.max(0, this.a().water.availablePct)));
+  protected readonly wasX = computed(() => {
+    const b = this.before();
+    return b ? this.x(Math.max(0, b.water.availablePct)) : null;
+  });
+  protected readonly usual = computed(() => {
+    if (this.a().family.id === 'free') return null;
+    const [lo, hi] = this.a().water.usual;
+    return { lo: this.x(lo), hi: this.x(hi), words: `usual ${pct(lo)}–${pct(hi)}` };
+  });
+  protected readonly words = computed(() => {
+    const w = this.a().water;
+    const drunk = w.drunkPct > 1 ? `, ${pct(w.drunkPct)} drunk, ${pct(Math.max(0, w.availablePct))} left` : '';
+    const u = this.usual();
+    return `water ${pct(w.broughtPct)} %${drunk}${u ? `; ${u.words}` : ' of flour'}`;
+  });
+}
