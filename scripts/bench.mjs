@@ -3,17 +3,38 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
 import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
+import { at, pullOf, referenceIn } from './lib/pulling.mjs';
 import { serve } from './lib/serve.mjs';
 
 ensureBuilt();
 ensureBrowser();
-run(process.execPath, ['--import', 'tsx', 'core/bench/bench.ts']);
+// `--browser` leaves the core out
+if (!process.argv.includes('--browser')) run(process.execPath, ['--import', 'tsx', 'core/bench/bench.ts']);
 
 const { chromium } = await import('@playwright/test');
 const { base, stop } = await serve(4392);
 const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });
-const at = (list, share) =>
-  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))] ?? NaN;
+/** A cake of thirty lines: the cardamom round with a little of everything. */
+function thirtyLines() {
+  const f = JSON.parse(readFileSync(`${root}demo/formulas/cardamom-yogurt-round.json`, 'utf8'));
+  const more =
+    'cocoa-natural rolled-oats banana apple-puree milk buttermilk lemon-juice honey treacle sour-cream walnut raisins wholemeal-flour neutral-oil blueberry ginger-ground cinnamon orange-juice carrot'.split(
+      ' ',
+    );
+  const items = more.map((id, i) => ({
+    id: `more-${i}`,
+    ingredient: id,
+    words: id,
+    entered: { value: 12, unit: 'g' },
+    grams: 12,
+  }));
+  return {
+    ...f,
+    id: 'thirty-lines',
+    title: 'Thirty lines',
+    groups: [...f.groups, { id: 'more', name: 'A little of everything', role: 'batter', items }],
+  };
+}
 const ms = (x) => `${x.toFixed(1)} ms`;
 try {
   const context = await browser.newContext({
@@ -37,56 +58,50 @@ try {
   }
   console.log(`first contentful paint of the shelf: median ${ms(at(paints, 0.5))}  aim < 1000 ms`);
 
-  for (const [view, item, name] of [
-    ['bench', 'Caster sugar', 'sugar on the Bench'],
-    ['bench', 'Plain flour', 'flour, which moves every percentage'],
-    ['tins', 'Caster sugar', 'sugar once the Tins view has woken the bake model'],
-  ]) {
-    await page.goto(`${base}/bench/cardamom-yogurt-round`);
-    const bar = page.getByRole('slider', { name: item });
-    await bar.waitFor();
-    if (view === 'tins') {
-      // the bakery follows the formula once the Tins view has woken it
-      await page.goto(`${base}/tins/cardamom-yogurt-round`);
-      await page.waitForSelector('p.minutes');
-      await page.getByRole('navigation').getByRole('link', { name: 'Bench' }).click();
-      await bar.waitFor();
-    }
-    await page.evaluate(() => {
-      window['longTasks'] = [];
-      new PerformanceObserver((l) => window['longTasks'].push(...l.getEntries().map((e) => e.duration))).observe({
-        type: 'longtask',
-      });
-    });
-    const box = await bar.boundingBox();
-    const y = box.y + box.height / 2;
-    const cdp = await context.newCDPSession(page);
-    await cdp.send('Performance.enable');
-    const busy = async () =>
-      (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'TaskDuration').value * 1000;
-    const frame = () =>
-      page.evaluate(() => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(() => r()))));
-    await page.mouse.move(box.x + box.width * 0.5, y);
-    await page.mouse.down();
-    const idle = [];
-    const steps = [];
-    for (let i = 0; i < 120; i++) {
-      const a = await busy();
-      await frame();
-      const b = await busy();
-      idle.push(b - a);
-      await page.mouse.move(box.x + box.width * (0.5 + 0.35 * Math.sin(i / 9)), y);
-      await frame();
-      steps.push((await busy()) - b);
-    }
-    await page.mouse.up();
-    const empty = at(idle, 0.5);
-    const own = steps.map((s) => Math.max(0, s - empty));
-    const long = await page.evaluate(() => window['longTasks']);
+  const reference = await referenceIn(page);
+  console.log(`reference loop in the browser: ${ms(reference)}`);
+  const report = (name, r) =>
     console.log(
-      `one step of pulling ${name}: median ${ms(at(own, 0.5))}, 95th percentile ${ms(at(own, 0.95))} on the main thread; tasks over 50 ms: ${long.length}  aim 8, 16, 0`,
+      `one step of pulling ${name}: median ${ms(r.median)} (${(r.median / reference).toFixed(1)} × reference), 95th percentile ${ms(r.p95)}; tasks over 50 ms: ${r.long}  aim 8, 16, 0`,
     );
-  }
+
+  // thirty lines, so that every instrument has all it can be asked to draw
+  await page.setInputFiles('input[type=file]', {
+    name: 'thirty.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(thirtyLines())),
+  });
+  await page
+    .getByRole('link', { name: /Thirty lines/ })
+    .first()
+    .click();
+  await page.waitForSelector('orvin-row');
+  const slider = (name) => page.getByRole('slider', { name, exact: true });
+  for (const [name, handle, how] of [
+    ['sugar, of 30 lines', slider('Caster sugar'), { reach: 30 }],
+    ['flour, which moves every percentage, of 30 lines', slider('Plain flour'), { reach: 30 }],
+    ['soda in the ledger, of 30 lines', slider('Baking soda, soda'), { reach: 30 }],
+    ['yogurt’s acid in the ledger, of 30 lines', slider('Plain yogurt, acid'), { reach: 30 }],
+    ['butter’s pull on the beam, of 30 lines', slider('Butter, unsalted, pull'), { reach: 20 }],
+    ['yogurt’s water, of 30 lines', slider('Plain yogurt, water'), { reach: 20 }],
+    ['the point on the map, of 30 lines', page.locator('circle.point'), { reach: 25, rise: 15 }],
+    ['the minutes of standing', page.locator('.knob .reach'), { reach: 60 }],
+  ])
+    report(name, await pullOf(page, handle, how));
+
+  await page.goto(`${base}/bench/cardamom-yogurt-round`);
+  await slider('Caster sugar').waitFor();
+  report('sugar, of 11 lines', await pullOf(page, slider('Caster sugar'), { reach: 30 }));
+  // the bakery follows the formula once the Tins view has woken it
+  await page.goto(`${base}/tins/cardamom-yogurt-round`);
+  await page.waitForSelector('p.minutes');
+  await page.getByRole('navigation').getByRole('link', { name: 'Bench' }).click();
+  await slider('Caster sugar').waitFor();
+  report(
+    'sugar once the Tins view has woken the bake model',
+    await pullOf(page, slider('Caster sugar'), { reach: 30 }),
+  );
+
   const many = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await many.goto(`${base}/shelf`);
   await many.waitForSelector('.stand');

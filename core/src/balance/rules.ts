@@ -139,8 +139,8 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
       state: dry ? 'low' : 'high',
       severity: d > 0.35 ? 'faulty' : 'unusual',
       words: dry
-        ? `Dry once everything has drunk: ${drinker}, which leaves ${whole(Math.max(0, water.availablePct))} % (from ${whole(water.usual[0])} %).`
-        : `Wet even after everything has drunk: ${whole(water.availablePct)} % is left (up to ${whole(water.usual[1])} %): sets late.`,
+        ? `Dry once all have drunk: ${drinker}, which leaves ${whole(Math.max(0, water.availablePct))} % (from ${whole(water.usual[0])} %).`
+        : `Wet even once all have drunk: ${whole(water.availablePct)} % is left (up to ${whole(water.usual[1])} %): sets late.`,
       rule: `Water left after cocoa, bran, whole grain and coconut have drunk: ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
     });
   }

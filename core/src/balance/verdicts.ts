@@ -67,14 +67,21 @@ function liftVerdict(lift: Lift, family: Family): Verdict {
     };
   if (lift.state === 'ok') {
     const near = (x - lo) / Math.max(hi - lo, 1e-6);
-    const shade = near < 0.2 ? 'On the low side of right' : near > 0.8 ? 'On the high side of right' : 'Right';
+    const shade = near < 0.2 && lo > 0 ? 'Just enough' : near > 0.8 ? 'Plenty' : 'Right';
+    const link = lift.volume.airShare >= 0.5 ? ', more air than gas; ' : ', and ';
     const wait =
       lift.standMin >= 60
         ? 'it is in no hurry'
         : lift.standMin <= 4
           ? 'bake it at once'
           : `it may wait about ${lift.standMin} minutes`;
-    return { id: 'lift', state: 'ok', severity: 'note', words: `${shade} for ${aFamily(family)}, and ${wait}.`, rule };
+    return {
+      id: 'lift',
+      state: 'ok',
+      severity: 'note',
+      words: `${shade} for ${aFamily(family)}${link}${wait}.`,
+      rule,
+    };
   }
   const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
   const severity = far ? 'faulty' : 'unusual';
@@ -135,7 +142,7 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
       id: 'ledger',
       state: 'low',
       severity: 'note',
-      words: 'Acid to spare: a plain tang, a paler crust and a tighter crumb.',
+      words: 'Acid to spare: tangy, with a pale, tight crumb.',
       rule,
     };
   if (left >= LEFT_SODA_STEPS.browner)
@@ -150,7 +157,7 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
     id: 'ledger',
     state: 'ok',
     severity: 'note',
-    words: left > 0.02 ? 'Nearly all the soda is used up: nothing to taste.' : 'The soda is used up: nothing to taste.',
+    words: left > 0.02 ? 'Nearly all soda is used: nothing to taste.' : 'The soda is used up: nothing to taste.',
     rule,
   };
 }

@@ -4,6 +4,13 @@ export const band = (low: number, typical: number, high: number): Band => ({ low
 export const exactly = (x: number): Band => ({ low: x, typical: x, high: x });
 export const times = (b: Band, k: number): Band => ({ low: b.low * k, typical: b.typical * k, high: b.high * k });
 
+/** A band with the same rising function applied to each of its three values. */
+export const mapped = (b: Band, f: (x: number) => number): Band => ({
+  low: f(b.low),
+  typical: f(b.typical),
+  high: f(b.high),
+});
+
 /** Orders three scenario values into a band; typical stays what it is and is always inside. */
 export const enclose = (a: number, typical: number, b: number): Band => ({
   low: Math.min(a, typical, b),
@@ -56,7 +63,7 @@ export const readings: readonly Reading[] = Array.from(
 
 /** The band that joint readings of a result make: 10 % lie below `low`, 10 % above `high`. */
 export function bandOfReadings(values: readonly number[], typical: number): Band {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const edge = (sorted.length - 1) * 0.1;
   return enclose(sorted[Math.round(edge)] ?? typical, typical, sorted[Math.round(sorted.length - 1 - edge)] ?? typical);
 }

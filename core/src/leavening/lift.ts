@@ -1,4 +1,4 @@
-import { band, bandOfReadings, readings, typically, type Reading } from '../formula/bands.js';
+import { band, bandOfReadings, mapped, readings, typically, type Reading } from '../formula/bands.js';
 import type { Family } from '../balance/families.js';
 import type { Band } from '../formula/types.js';
 import type { Pool, Pools } from './pool.js';
@@ -13,7 +13,7 @@ import {
   type Standing,
   type Stream,
 } from './standing.js';
-import { dissolvesMmol, pressureRatio, volumeOf, type Volume } from './volume.js';
+import { airMmol, dissolvesMmol, pressureRatio, volumeOf, type Volume } from './volume.js';
 
 /** mol CO2 that heat splits from each mol of left-over bicarbonate in a crumb that reaches 95–99 °C. */
 export const SPLIT: Band = band(0.15, 0.25, 0.35);
@@ -53,6 +53,8 @@ export interface Lift {
   readonly fizzedMmol: Band;
   /** Air beaten in, ml for the whole batter; it lifts beside the gas. */
   readonly airMl: Band;
+  /** The same, mmol per 100 g of base, to be set against the gas; the family's band speaks of gas alone. */
+  readonly airMmolPer100gBase: Band;
   readonly volume: Volume;
 }
 
@@ -143,6 +145,7 @@ export function liftOf(pools: Pools, input: LiftInput): Lift {
     },
     fizzedMmol: of((p) => p.fizzed),
     airMl: input.airMl,
+    airMmolPer100gBase: mapped(input.airMl, (ml) => k * airMmol(ml, altitudeM)),
     volume: volumeOf(
       { low: total.low / (k || 1), typical: total.typical / (k || 1), high: total.high / (k || 1) },
       input.airMl,

@@ -58,19 +58,27 @@ export function streamOf(mmol: number, bench: number, quickPerMin: number, slowP
   return { mmol, quick, quickPerMin, slowPerMin };
 }
 
+/** Share of gas of first-order reaction `rate` that is released and still in a batter leaking at `leak`, after t minutes. */
+function heldOf(rate: number, leak: number, t: number, gone: number): number {
+  const left = Math.exp(-rate * t);
+  const d = leak - rate;
+  return Math.abs(d) < 1e-9 ? rate * t * left : (rate * (left - gone)) / d;
+}
+
 /** Gas of a stream `t` minutes after mixing began: still to come, and released and still in the batter. mmol. */
 export function streamAt(s: Stream, leakPerMin: number, t: number): { toCome: number; held: number } {
   const gone = Math.exp(-leakPerMin * t);
-  const part = (share: number, rate: number): [number, number] => {
-    if (share <= 0 || rate <= 0) return [share, 0];
-    const left = Math.exp(-rate * t);
-    const d = leakPerMin - rate;
-    const held = Math.abs(d) < 1e-9 ? share * rate * t * left : (share * rate * (left - gone)) / d;
-    return [share * left, held];
-  };
-  const [a, b] = part(s.quick, s.quickPerMin);
-  const [c, d] = part(1 - s.quick, s.slowPerMin);
-  return { toCome: s.mmol * (a + c), held: s.mmol * (b + d) };
+  let toCome = 1;
+  let held = 0;
+  if (s.quick > 0 && s.quickPerMin > 0) {
+    toCome -= s.quick * (1 - Math.exp(-s.quickPerMin * t));
+    held += s.quick * heldOf(s.quickPerMin, leakPerMin, t, gone);
+  }
+  if (s.quick < 1 && s.slowPerMin > 0) {
+    toCome -= (1 - s.quick) * (1 - Math.exp(-s.slowPerMin * t));
+    held += (1 - s.quick) * heldOf(s.slowPerMin, leakPerMin, t, gone);
+  }
+  return { toCome: s.mmol * toCome, held: s.mmol * held };
 }
 
 /** What a batter still has after standing, as a share of all its gas. */

@@ -21,10 +21,8 @@ import { Panels } from '../ui/panels';
   template: `
     @if (desk.ghost(); as ghost) {
       <div>
-        <h2>Trying: {{ ghost.words }}</h2>
-        <p class="small quiet">
-          Nothing is stored yet. Every figure above shows how it would be, the dashes how it was.
-        </p>
+        <p class="small">Trying, not stored yet; the dashes show how it was.</p>
+        <h2>{{ ghost.words }}</h2>
       </div>
       <div class="presses">
         <button type="button" class="press" (click)="desk.drop()">drop it <kbd>Esc</kbd></button>
@@ -37,8 +35,6 @@ import { Panels } from '../ui/panels';
           @if (all().length > 1) {
             {{ ['The one that matters most', 'The second thought', 'The third thought'][at()] }} of {{ all().length }}.
             <button type="button" class="word" (click)="next()">another</button>
-          } @else {
-            It brings the formula nearer its family.
           }
         </p>
       </div>

@@ -144,7 +144,10 @@ export class Bench {
           v.severity !== 'note',
       ) ?? [];
     const first = out.find((v) => v.severity === 'faulty') ?? out[0];
-    return first ? first.words + (out.length > 1 ? ` And ${out.length - 1} more.` : '') : null;
+    if (!first) return null;
+    // the Balance above says already that it is dry
+    const words = first.words.replace(/^Dry once all have drunk: (.)/, (_, c: string) => c.toUpperCase());
+    return words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
   });
   protected readonly tinWords = tinWords;
   protected readonly bakeWords = bakeWords;

@@ -116,7 +116,7 @@ export class FamilyMap {
     const own = this.own();
     const list: Label[] = [
       ...(own ? [{ id: 'own', text: this.family().plural, spots: cornersOf(own) }] : []),
-      ...this.next().map((n) => ({ id: n.family.id, text: n.family.plural, spots: cornersOf(n.box) })),
+      ...this.next().map((n) => ({ id: n.family.id, text: n.family.plural, spots: cornersOf(n.box), outside: own })),
       ...this.dots()
         .filter((d) => !d.version)
         .sort((a, b) => Math.hypot(a.x - p.x, a.y - p.y) - Math.hypot(b.x - p.x, b.y - p.y))

@@ -149,20 +149,20 @@ export class LedgerDrawing {
     const acidG = l.leftAcidMeqPer100gBatter.typical * batter * 0.084;
     const b = this.before();
     const was = b ? (b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100 : null;
-    const before = was !== null && Math.abs(was - sodaG) > 0.02 ? `was ${plain(was)} g left` : null;
+    const from = was !== null && Math.abs(was - sodaG) > 0.02 ? `${plain(was)} → ` : '';
     if (sodaG > 0.05)
       return {
         kind: 'soda',
-        text: `${plain(sodaG)} g soda left over`,
-        detail: before ?? `${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
+        text: `${from}${plain(sodaG)} g left${from === '' ? ' over' : ''}`,
+        detail: `${plain(l.leftSodaGPer100gBatter.typical)} g of soda left in 100 g batter`,
       };
     if (acidG > 0.05)
       return {
         kind: 'acid',
-        text: `acid to spare: ${plain(acidG)} g`,
-        detail: before ?? `could meet ${plain(acidG)} g more soda`,
+        text: from === '' ? `${plain(acidG)} g to spare` : `${from}none left over`,
+        detail: `could meet ${plain(acidG)} g more soda`,
       };
-    return { kind: 'even', text: 'evenly met', detail: before ?? 'nothing left over' };
+    return { kind: 'even', text: from === '' ? 'evenly met' : `${from}none left over`, detail: 'nothing left over' };
   });
 
   /** What the left-over will do, most telling first. */
@@ -179,12 +179,10 @@ export class LedgerDrawing {
     const p = this.assessment().crumb.pH;
     return `crumb pH ${p.low.toFixed(1)}–${p.high.toFixed(1)}`;
   });
-  protected readonly sodium = computed(
-    () => `sodium ${Math.round(this.assessment().crumb.sodium.mgPer100gBatter)} mg/100 g`,
-  );
+  protected readonly sodium = computed(() => `sodium ${Math.round(this.assessment().crumb.sodium.mgPer100gBatter)} mg`);
   protected readonly thumb = computed(() => {
     const t = this.assessment().thumb;
-    return t.range === null ? null : { low: 'under', ok: 'within', high: 'over' }[t.state] + ' the spoon rule';
+    return t.range === null ? null : `spoon rule: ${{ low: 'under', ok: 'within', high: 'over' }[t.state]}`;
   });
 
   /** What is worth a line in words: nothing below a fiftieth of a gram of soda. */

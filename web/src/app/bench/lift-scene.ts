@@ -8,6 +8,9 @@ export const LIFT = {
   top: 12,
   column: 176,
   columnWidth: 84,
+  /** Beaten-in air stands beside the gas, inside the same walls. */
+  airWidth: 19,
+  airGap: 3,
   strip: 300,
   stand: 324,
   oven: 502,

@@ -40,10 +40,15 @@ export class LiftDrawing {
   protected readonly hasBand = computed(() => this.family().id !== 'free');
   protected readonly about = computed(() => aFamily(this.family()));
 
+  protected readonly airMmol = computed(() => this.lift().airMmolPer100gBase.typical);
+  /** The gas makes room for a column of air where there is any. */
+  protected readonly gasWidth = computed(() =>
+    this.airMmol() > 0.1 ? LIFT.columnWidth - LIFT.airWidth - LIFT.airGap : LIFT.columnWidth,
+  );
   private readonly full = computed(() => {
     const l = this.lift();
     const b = this.before()?.lift.mmolPer100gBase.typical ?? 0;
-    return scaleFor(Math.max(l.mmolPer100gBase.high, b, this.hasBand() ? l.target[1] : 0, 4) * 1.06);
+    return scaleFor(Math.max(l.mmolPer100gBase.high, this.airMmol(), b, this.hasBand() ? l.target[1] : 0, 4) * 1.06);
   });
   protected readonly y = (mmol: number): number => LIFT.floor - (mmol / this.full()) * (LIFT.floor - LIFT.top);
   protected readonly span = computed(() => spanFor(this.lift().bestBeforeMin.typical));
@@ -80,15 +85,18 @@ export class LiftDrawing {
     const b = this.before();
     return b ? this.y(standingAt(b.lift, this.min()).kept) : null;
   });
-  /** Where the strip's two parts can say what they are; null where there is no room. */
+  /** Where the strip's two parts can say what they are, clear of every line; null where there is no room. */
   protected readonly inside = computed(() => {
-    const end = standingAt(this.lift(), this.span());
-    const start = standingAt(this.lift(), this.span() * 0.3);
+    const span = this.span();
+    const end = standingAt(this.lift(), span);
     const held = this.y(0) - this.y(end.held);
-    const coming = this.y(start.held) - this.y(start.kept);
+    // the words reach to about seven tenths of the strip: below the lower dotted line there, above what is held
+    const low = this.lift().standing.find((p) => p.min >= span * 0.72)?.mmol.low ?? 0;
+    const most = Math.max(...[0.1, 0.25, 0.4, 0.55, 0.7].map((k) => standingAt(this.lift(), span * k).held));
+    const [top, bottom] = [this.y(low), this.y(most)];
     return {
       held: held > 17 ? this.y(end.held / 2) + 4 : null,
-      coming: coming > 30 ? this.y(start.held + start.toCome / 2) + 4 : null,
+      coming: bottom - top > 15 ? (top + bottom) / 2 + 4 : null,
     };
   });
   /** Where the flag of the best-before minute stands; null when it is in no hurry. */
@@ -103,12 +111,15 @@ export class LiftDrawing {
   /** The figure in the corner: before losses, or what is left after standing. */
   protected readonly figure = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    if (this.min() === 0) return { typical: tenth(b.typical), range: `${tenth(b.low)}–${tenth(b.high)} mmol` };
-    return { typical: tenth(this.stood().kept), range: `of ${tenth(b.typical)} mmol` };
+    if (this.min() === 0) return { typical: tenth(b.typical), range: `${tenth(b.low)}–${tenth(b.high)} mmol gas` };
+    return { typical: tenth(this.stood().kept), range: `left of ${tenth(b.typical)} mmol` };
   });
   protected readonly standWords = computed(() => {
     const s = this.stood();
-    if (this.min() === 0) return 'straight into the oven; pull the knob to let it stand';
+    if (this.min() === 0)
+      return s.lost > 0.05
+        ? `${tenth(s.lost)} lost in mixing; pull the knob to let it wait`
+        : 'straight into the oven; pull the knob to let it wait';
     return `${this.min()} min standing: ${tenth(s.lost)} lost`;
   });
   /** Air and steam beside the gas, in one breath. */
@@ -116,7 +127,7 @@ export class LiftDrawing {
     const l = this.lift();
     const air = Math.round(l.airMl.typical / 10) * 10;
     const share = Math.round(l.volume.steamShare.typical * 100);
-    return air > 0 ? `beaten-in air ${air} ml, steam ${share} % of each bubble` : `steam ${share} % of each bubble`;
+    return air > 0 ? `beaten-in air ${air} ml, bubbles ${share} % steam` : `bubbles ${share} % steam`;
   });
 
   // the knob

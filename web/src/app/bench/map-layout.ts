@@ -1,7 +1,7 @@
 import { families, familyOf, type Axis, type Family, type FamilyId } from '@orvin/core';
 
 /** The frame of the map, in its own units. */
-export const MAP = { W: 284, H: 192, left: 30, right: 280, top: 8, bottom: 172 } as const;
+export const MAP = { W: 284, H: 178, left: 30, right: 280, top: 8, bottom: 158 } as const;
 
 export interface Domain {
   readonly x: readonly [number, number];
@@ -73,6 +73,8 @@ export interface Label {
   readonly text: string;
   /** Where it may stand, best first; the point is the left end of its baseline, or the right one for `end`. */
   readonly spots: readonly (Spot & { readonly anchor: 'start' | 'end' })[];
+  /** A box its words must keep out of: a family next door is not named inside the own one. */
+  readonly outside?: Box | null;
 }
 export interface PlacedLabel extends Spot {
   readonly id: string;
@@ -99,7 +101,7 @@ export function placeLabels(labels: readonly Label[], obstacles: readonly Box[])
       const box = boxAround({ text: l.text, ...s });
       const inside =
         box.x >= MAP.left + 1 && box.x + box.w <= MAP.right && box.y >= MAP.top - 2 && box.y + box.h <= MAP.bottom + 1;
-      if (!inside || taken.some((t) => overlaps(t, box))) continue;
+      if (!inside || taken.some((t) => overlaps(t, box)) || (l.outside && overlaps(l.outside, box))) continue;
       taken.push(box);
       out.push({ id: l.id, text: l.text, x: s.x, y: s.y, anchor: s.anchor });
       break;
@@ -115,6 +117,10 @@ export const cornersOf = (b: Box): Label['spots'] => [
   { x: b.x + 4, y: b.y + b.h - 4, anchor: 'start' },
   { x: b.x + 4, y: b.y + b.h / 2, anchor: 'start' },
   { x: b.x + b.w - 4, y: b.y + b.h / 2, anchor: 'end' },
+  { x: b.x + 4, y: b.y + b.h / 3, anchor: 'start' },
+  { x: b.x + b.w - 4, y: b.y + b.h / 3, anchor: 'end' },
+  { x: b.x + b.w - 4, y: b.y - 4, anchor: 'end' },
+  { x: b.x + b.w - 4, y: b.y + b.h + 12, anchor: 'end' },
 ];
 /** Around a point. */
 export const aroundOf = (p: Spot): Label['spots'] => [

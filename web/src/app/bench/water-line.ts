@@ -35,10 +35,10 @@ const LETTER = 5.9;
         <rect class="drunk" [attr.x]="d.x" y="16" [attr.width]="d.width" height="18" />
       }
       @if (wasX(); as w) {
-        <line class="was" [attr.x1]="w" [attr.x2]="w" y1="11" y2="39" />
+        <line class="was" [attr.x1]="w" [attr.x2]="w" y1="13.5" y2="39" />
       }
       @if (a().totals.baseG > 0) {
-        <path class="level" [attr.d]="'M' + levelX() + ' 10 V38'" />
+        <path class="level" [attr.d]="'M' + levelX() + ' 13.5 V38'" />
         @if (usual(); as u) {
           <path class="usual" [attr.d]="'M' + u.lo + ' 37 v5 H' + u.hi + ' v-5'" />
         }
