@@ -78,6 +78,14 @@ export class BesideView {
         colours: this.coloursOf(o.formula),
       }));
   });
+  /** The larger of the two, for one scale of lift. */
+  protected readonly reach = computed(() =>
+    Math.max(
+      ...this.sides().map(({ assessment: { lift, family } }) =>
+        Math.max(lift.mmolPer100gBase.high, family.id === 'free' ? 0 : lift.target[1]),
+      ),
+    ),
+  );
   protected readonly both = computed(() => {
     const [a, b] = this.sides();
     return a && b ? beside(a.formula, b.formula, this.desk.kitchen()) : null;

@@ -177,7 +177,7 @@ export class LedgerDrawing {
   });
   protected readonly pH = computed(() => {
     const p = this.assessment().crumb.pH;
-    return `crumb pH ${p.low.toFixed(1)}–${p.high.toFixed(1)}`;
+    return `pH ${p.low.toFixed(1)}–${p.high.toFixed(1)}`;
   });
   protected readonly sodium = computed(() => `sodium ${Math.round(this.assessment().crumb.sodium.mgPer100gBatter)} mg`);
   protected readonly thumb = computed(() => {

@@ -26,6 +26,8 @@ export class LiftDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
   readonly before = input<Assessment | null>(null);
+  /** mmol that the scale must reach at least, so that two drawings side by side can be compared by eye. */
+  readonly reach = input(0);
   /** Minutes the batter is left to stand. */
   protected readonly stand = signal(0);
 
@@ -48,7 +50,9 @@ export class LiftDrawing {
   private readonly full = computed(() => {
     const l = this.lift();
     const b = this.before()?.lift.mmolPer100gBase.typical ?? 0;
-    return scaleFor(Math.max(l.mmolPer100gBase.high, this.airMmol(), b, this.hasBand() ? l.target[1] : 0, 4) * 1.06);
+    return scaleFor(
+      Math.max(this.reach(), l.mmolPer100gBase.high, this.airMmol(), b, this.hasBand() ? l.target[1] : 0, 4) * 1.06,
+    );
   });
   protected readonly y = (mmol: number): number => LIFT.floor - (mmol / this.full()) * (LIFT.floor - LIFT.top);
   protected readonly span = computed(() => spanFor(this.lift().bestBeforeMin.typical));

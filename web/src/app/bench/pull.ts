@@ -34,7 +34,8 @@ export class Pull {
   /** What it amounts to here, for a screen reader: "meets 2.1 g of soda". */
   readonly pullText = input('');
 
-  protected readonly live = computed(() => this.hand !== null && this.gramsPerUnit() !== 0);
+  /** A locked line cannot be pulled; what stands for nothing that can be weighed neither. */
+  protected readonly live = computed(() => this.gramsPerUnit() !== 0 && this.hand?.canPull(this.orvinPull()) === true);
   protected readonly shownGrams = computed(() => Math.round(this.pullGrams() * 10) / 10);
   private grip: { x: number; grams: number; perPx: number; moved: boolean; now: number } | null = null;
 

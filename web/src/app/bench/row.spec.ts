@@ -18,7 +18,7 @@ describe('a line of the sheet', () => {
     const i = item(id);
     fixture.componentRef.setInput('item', i);
     fixture.componentRef.setInput('ingredient', ingredientFor(f, i));
-    fixture.componentRef.setInput('bakersPct', 12.3);
+    fixture.componentRef.setInput('share', '12.3');
     fixture.componentRef.setInput(
       'usual',
       usualRanges(f).find((u) => u.itemId === i.id),

@@ -28,7 +28,7 @@ describe('the kitchens on a device', () => {
     const newest = bakes[0]?.at ?? 0;
     expect(Date.now() - newest).toBeGreaterThan(0);
     expect(Date.now() - newest).toBeLessThan(4 * 86_400_000);
-    expect((await firstValueFrom(store.working$)).length).toBe(6);
+    expect((await firstValueFrom(store.working$)).length).toBe(14);
   });
 
   it('never mix, and open again where they were left', async () => {
@@ -37,7 +37,7 @@ describe('the kitchens on a device', () => {
     await kitchens.startEmpty('Ours');
     expect((await firstValueFrom(store.working$)).length).toBe(0);
     await kitchens.switchTo(sample);
-    expect((await firstValueFrom(store.working$)).length).toBe(6);
+    expect((await firstValueFrom(store.working$)).length).toBe(14);
     expect(
       kitchens
         .all()
