@@ -61,8 +61,11 @@ describe('the hand on the drawings', () => {
     host(fixture).style.width = '568px';
     return fixture;
   }
-  const segment = (f: ComponentFixture<unknown>, label: string): Element =>
-    all(host(f), '.segment').find((s) => s.getAttribute('aria-label') === label) as Element;
+  /** The segment of a line on one side; a locked one is there, but no slider. */
+  const segment = (f: ComponentFixture<unknown>, label: string): Element => {
+    const [name, side] = label.split(', ') as [string, string];
+    return all(host(f), `.segment.${side}`).find((s) => s.textContent?.trim().startsWith(name)) as Element;
+  };
 
   it('pulls a segment of the ledger as far as the soda it stands for, and stores it once', async () => {
     const f = await ledger();
@@ -112,6 +115,8 @@ describe('the hand on the drawings', () => {
     hand.toggleLock(lineOf('white-sugar'), 'Sugar');
     expect(hand.locked().length).toBe(2);
     const f = await ledger();
+    await f.whenStable();
+    expect(segment(f, 'Baking soda, soda').getAttribute('role')).toBeNull();
     pull(segment(f, 'Baking soda, soda'), 60);
     press(segment(f, 'Baking soda, soda'), 'ArrowUp');
     expect(grams('baking-soda')).toBe(3);

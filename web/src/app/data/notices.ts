@@ -6,6 +6,8 @@ export interface Notice {
   readonly words: string;
   readonly remedy?: string;
   readonly action?: { readonly label: string; readonly run: () => void };
+  /** What it is about; a later notice about the same takes its place. */
+  readonly about?: string;
 }
 
 /** Short messages at the foot of the screen; problems stay until put away. */
@@ -14,8 +16,9 @@ export class Notices {
   private next = 1;
   readonly list = signal<readonly Notice[]>([]);
 
-  say(words: string, action?: Notice['action']): void {
-    const id = this.add({ kind: 'said', words, ...(action && { action }) });
+  say(words: string, action?: Notice['action'], about?: string): void {
+    if (about) this.list.update((l) => l.filter((n) => n.about !== about));
+    const id = this.add({ kind: 'said', words, ...(action && { action }), ...(about && { about }) });
     setTimeout(() => this.drop(id), 6000);
   }
 

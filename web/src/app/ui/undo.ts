@@ -20,11 +20,11 @@ export class Undo {
 
   async undo(): Promise<void> {
     const c = this.scope() === 'formula' ? await this.desk.undo() : await this.store.undo(this.doc());
-    this.notices.say(c ? `Undone: ${c.label}` : 'Nothing to undo here.');
+    this.notices.say(c ? `Undone: ${c.label}` : 'Nothing to undo here.', undefined, 'undo');
   }
 
   async redo(): Promise<void> {
     const c = this.scope() === 'formula' ? await this.desk.redo() : await this.store.redo(this.doc());
-    this.notices.say(c ? `Done again: ${c.label}` : 'Nothing to redo here.');
+    this.notices.say(c ? `Done again: ${c.label}` : 'Nothing to redo here.', undefined, 'undo');
   }
 }
