@@ -110,6 +110,30 @@ describe('assess', () => {
     expect(a.verdicts.find((v) => v.id === 'salt')?.severity).toBe('note');
   });
 
+  it('judges a muffin with hardly any sugar as a savoury one', () => {
+    const cheese = (sugar: number, salt: number) =>
+      assess(
+        formula([
+          ['plain-flour', 250],
+          ['white-sugar', sugar],
+          ['butter', 70],
+          ['egg', 100],
+          ['milk', 220],
+          ['hard-cheese', 100],
+          ['baking-powder', 10],
+          ['salt', salt],
+        ]),
+      );
+    const savoury = cheese(10, 4);
+    expect(savoury.verdicts.filter((v) => v.severity !== 'note').map((v) => v.words)).toEqual([]);
+    expect(savoury.verdicts.find((v) => v.id === 'sugar')?.words).toContain('savoury muffin');
+    expect(savoury.merit).toBe(0);
+    // as salt as a savoury may be is too salt for a sweet one
+    expect(cheese(10, 3.8).verdicts.find((v) => v.id === 'salt')?.state).toBe('ok');
+    expect(cheese(120, 3.8).verdicts.find((v) => v.id === 'salt')?.state).toBe('high');
+    expect(savoury.family.id).toBe('muffin');
+  });
+
   it('names what is missing or impossible, and what to do', () => {
     const none = assess(formula([]));
     expect(none.verdicts[0]?.words).toMatch(/paste a recipe/i);

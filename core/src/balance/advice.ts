@@ -6,7 +6,7 @@ import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
 import type { Line } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/powders.js';
 import { weigh, type Weighed } from './weigh.js';
-import { aFamily, familyOf, type Family } from './families.js';
+import { aFamily, type Family } from './families.js';
 import { LEAN_USUAL } from './pulls.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
@@ -211,7 +211,7 @@ function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
 export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked: readonly string[] = []): Advice[] {
   const out: Advice[] = [];
   if (w.totals.baseG <= 0) return out;
-  const family = familyOf(formula.family);
+  const { family } = w;
   const unsettled =
     w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
   if (w.merit <= 1e-9 && !unsettled) return out;

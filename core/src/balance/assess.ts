@@ -7,7 +7,7 @@ import type { Lift } from '../leavening/lift.js';
 import { thumbOf, type Thumb } from '../leavening/thumb.js';
 import { adviceFor, type Advice } from './advice.js';
 import { allergensOf, cautionsOf, type Caution } from './cautions.js';
-import { familyOf, type Consistency } from './families.js';
+import type { Consistency } from './families.js';
 import { judgeFamily } from './infer.js';
 import type { Methods } from './methods.js';
 import type { Beam, WaterLine } from './pulls.js';
@@ -66,9 +66,8 @@ export interface AssessOptions {
  * @throws OrvinError `unknown-family` when `formula.family` is not one of `families`
  */
 export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, options: AssessOptions = {}): Assessment {
-  const family = familyOf(formula.family);
   const w = weigh(formula, kitchen, true);
-  const { totals, lines, lift, ledger, beam, water, methods } = w;
+  const { family, totals, lines, lift, ledger, beam, water, methods } = w;
   const per = totals.flourG > 0 ? 100 / totals.flourG : totals.baseG > 0 ? 100 / totals.baseG : 0;
   const parts = partsOf(lines, totals, family);
   const thumb = thumbOf(lines, totals.baseG, family.id, kitchen);

@@ -127,5 +127,25 @@ export function familyOf(id: FamilyId): Family {
   return family;
 }
 
+/** Sugar, % of flour, below which a muffin is meant to be savoury. */
+const SAVOURY_BELOW = 12;
+const muffin = byId.get('muffin') as Family;
+const savouryMuffin: Family = {
+  ...muffin,
+  name: 'savoury muffin',
+  plural: 'savoury muffins',
+  sugar: [0, SAVOURY_BELOW],
+  salt: [0.6, 2.4],
+};
+
+/**
+ * The family as it is to be judged by: a muffin with hardly any sugar is a savoury one, with its own sugar and salt.
+ * @throws OrvinError `unknown-family`
+ */
+export function familyFor(id: FamilyId, t: { readonly flourG: number; readonly sugarPct: number }): Family {
+  const family = familyOf(id);
+  return family === muffin && t.flourG > 0 && t.sugarPct < SAVOURY_BELOW ? savouryMuffin : family;
+}
+
 /** `a muffin`, `an oil cake`. */
 export const aFamily = (family: Family): string => `${/^[aeiou]/.test(family.name) ? 'an' : 'a'} ${family.name}`;

@@ -1,5 +1,5 @@
 import type { FamilyId, Formula } from '../formula/types.js';
-import { families, familyOf, type Family } from './families.js';
+import { families, familyFor, type Family } from './families.js';
 import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
@@ -29,12 +29,12 @@ export interface FamilyGuess {
 /** Judges the formula's own family by its numbers: how sure, and which family they fit best. */
 export function judgeFamily(formula: Formula, t: Totals, liftMmol: number): FamilyGuess {
   if (t.baseG <= 0) return { id: formula.family, confidence: 0, nearest: formula.family };
-  const own = misfit(t, liftMmol, familyOf(formula.family));
+  const own = misfit(t, liftMmol, familyFor(formula.family, t));
   let best: FamilyId = formula.family;
   let least = own;
   for (const f of families) {
     if (f.id === 'free') continue;
-    const m = misfit(t, liftMmol, f);
+    const m = misfit(t, liftMmol, familyFor(f.id, t));
     if (m < least - (best === formula.family ? 0.35 : 0)) [best, least] = [f.id, m];
   }
   return { id: formula.family, confidence: Math.round(100 * Math.exp(-Math.max(0, own - 0.3))) / 100, nearest: best };
@@ -66,7 +66,8 @@ export function inferFamily(
   liftMmol: number,
 ): { family: FamilyId; confidence: number } {
   const score = new Map<FamilyId, number>();
-  for (const f of families) if (f.id !== 'free') score.set(f.id, t.baseG > 0 ? -misfit(t, liftMmol, f) : 0);
+  for (const f of families)
+    if (f.id !== 'free') score.set(f.id, t.baseG > 0 ? -misfit(t, liftMmol, familyFor(f.id, t)) : 0);
   const add = (id: FamilyId, by: number): void => void score.set(id, (score.get(id) ?? 0) + by);
   for (const [re, id, by] of words) if (re.test(title)) add(id, by);
   if (/\b(cake|round|tray|sheet)\b/i.test(title) && !/pound|fruit/i.test(title))

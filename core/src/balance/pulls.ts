@@ -104,14 +104,14 @@ function plainIndex(family: Family, fat: number, sugar: number, egg: number): nu
   return indexOf(holds, tenders);
 }
 
-const middles = new Map<string, readonly [number, number]>();
+const middles = new Map<Family, readonly [number, number]>();
 
 /**
  * The usual span of the index in a family: its value at the middle of the fat, sugar and egg ranges, and what each range
  * moves it by, joined as independent (root of the sum of squares) and taken at nine tenths.
  */
 export function usualIndex(family: Family): readonly [number, number] {
-  const known = middles.get(family.id);
+  const known = middles.get(family);
   if (known) return known;
   const mid = ([a, b]: readonly [number, number]): number => (a + b) / 2;
   const [f, s, e] = [mid(family.fat), mid(family.sugar), mid(family.egg)];
@@ -123,7 +123,7 @@ export function usualIndex(family: Family): readonly [number, number] {
     half(plainIndex(family, f, s, family.egg[0]), plainIndex(family, f, s, family.egg[1])),
   );
   const usual: readonly [number, number] = family.id === 'free' ? [-100, 100] : [at - 0.9 * w, at + 0.9 * w];
-  middles.set(family.id, usual);
+  middles.set(family, usual);
   return usual;
 }
 

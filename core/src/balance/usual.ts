@@ -1,6 +1,5 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
-import { familyOf } from './families.js';
 import { measures, rangeOf } from './verdicts.js';
 import { weigh } from './weigh.js';
 
@@ -29,8 +28,7 @@ function fullFor(grams: number, high: number | null): number {
  */
 export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen): Usual[] {
   const w = weigh(formula, kitchen);
-  const family = familyOf(formula.family);
-  const t = w.totals;
+  const { family, totals: t } = w;
   return w.lines.map(({ item, ingredient, grams }) => {
     const none = { itemId: item.id, low: null, usual: null, high: null, full: fullFor(grams, null) };
     if (family.id === 'free' || t.flourG <= 0 || grams <= 0) return none;

@@ -4,7 +4,7 @@ import { ledgerOf, type Ledger } from '../leavening/ledger.js';
 import { liftOf, type Lift } from '../leavening/lift.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { pool } from '../leavening/pool.js';
-import { familyOf, type Consistency } from './families.js';
+import { familyFor, type Consistency, type Family } from './families.js';
 import { airOf, methodsOf, type Methods } from './methods.js';
 import { beamOf, waterLineOf, type Beam, type WaterLine } from './pulls.js';
 import { batterTemperature } from './temperature.js';
@@ -14,6 +14,8 @@ import { masks, meritOf } from './verdicts.js';
 
 /** Everything that can be weighed up without looking for advice; what the search for advice runs on. */
 export interface Weighed {
+  /** What it is judged as. */
+  readonly family: Family;
   readonly lines: readonly Line[];
   readonly totals: Totals;
   readonly lift: Lift;
@@ -31,9 +33,9 @@ export interface Weighed {
  * @param banded whether every result carries its band; the search for advice does without, which is ten times as quick
  */
 export function weigh(formula: Formula, kitchen: Kitchen, banded = false): Weighed {
-  const family = familyOf(formula.family);
   const lines = linesOf(formula, kitchen);
   const totals = totalsOf(lines);
+  const family = familyFor(formula.family, totals);
   const stirredFirst = premixed(formula, lines);
   const pools = {
     typical: pool(lines, typically, kitchen, stirredFirst),
@@ -56,6 +58,7 @@ export function weigh(formula: Formula, kitchen: Kitchen, banded = false): Weigh
   const beam = beamOf(lines, family);
   const water = waterLineOf(lines, totals, family);
   return {
+    family,
     lines,
     totals,
     lift,

@@ -1,22 +1,18 @@
-import { aFamily, familyOf } from '../balance/families.js';
+import { aFamily } from '../balance/families.js';
 import { textureOf } from '../balance/texture.js';
 import { densityOf, looseness } from '../balance/totals.js';
 import { rangeOf } from '../balance/verdicts.js';
 import type { Weighed } from '../balance/weigh.js';
 import { exactly } from '../formula/bands.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import type { Kitchen } from '../formula/types.js';
 import { plain } from '../quantity/numbers.js';
 import { capital, general, judgement, type Explanation } from './types.js';
 
-export function explainMeasure(
-  formula: Formula,
-  m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt',
-  w: Weighed,
-): Explanation {
+export function explainMeasure(m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt', w: Weighed): Explanation {
   const t = w.totals;
   const grams = { fat: t.fatG, sugar: t.sugarG, egg: t.eggG, water: t.waterG, salt: t.saltG }[m];
   const pct = { fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct, salt: t.saltPct }[m];
-  const family = familyOf(formula.family);
+  const { family } = w;
   const [lo, hi] = rangeOf(family, m, t);
   const what = {
     fat: `Pure fat of butter, oil, creams and chocolate; fat of milk, yolk and nuts is apart (${Math.round(t.otherFatG)} g here).`,
@@ -82,11 +78,11 @@ function explainPull(w: Weighed, itemId: string): Explanation {
   };
 }
 
-function explainHydration(formula: Formula, w: Weighed): Explanation {
+function explainHydration(w: Weighed): Explanation {
   const t = w.totals;
   const drinkers = w.water.entries.filter((e) => e.drinksG > 0.5).sort((a, b) => b.drinksG - a.drinksG);
   return {
-    words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${capital(aFamily(familyOf(formula.family)))} usually keeps ${plain(w.water.usual[0])}–${plain(w.water.usual[1])} % of its flour.`,
+    words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${capital(aFamily(w.family))} usually keeps ${plain(w.water.usual[0])}–${plain(w.water.usual[1])} % of its flour.`,
     equation: `(${plain(t.waterG)} − ${plain(t.drunkG)}) g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(t.availablePct)} %`,
     inputs: drinkers.slice(0, 5).map((e) => ({
       name: `${e.name.toLowerCase()} drinks`,
@@ -98,8 +94,8 @@ function explainHydration(formula: Formula, w: Weighed): Explanation {
   };
 }
 
-function explainTexture(formula: Formula, w: Weighed, id: string): Explanation {
-  const family = familyOf(formula.family);
+function explainTexture(w: Weighed, id: string): Explanation {
+  const { family } = w;
   const traits = textureOf(w.lines, w.totals, w.lift, w.ledger, w.beam, w.water, family, w.methods.chosen);
   const trait = traits.find((x) => x.id === id);
   if (!trait) return { words: 'There is no family to compare with.', equation: '0', inputs: [], source: judgement };
@@ -116,18 +112,18 @@ function explainTexture(formula: Formula, w: Weighed, id: string): Explanation {
 }
 
 /** Null when nothing of the batter goes by that key. */
-export function explainBatter(formula: Formula, key: string, w: Weighed, kitchen: Kitchen): Explanation | null {
+export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explanation | null {
   const t = w.totals;
-  const family = familyOf(formula.family);
+  const { family } = w;
   const base = { source: general };
   const [head, id] = key.split(':');
   if (head === 'pull') return explainPull(w, id ?? '');
-  if (head === 'texture') return explainTexture(formula, w, id ?? '');
+  if (head === 'texture') return explainTexture(w, id ?? '');
   switch (key) {
     case 'structure':
       return explainBeam(w);
     case 'hydration':
-      return explainHydration(formula, w);
+      return explainHydration(w);
     case 'method': {
       const fits = w.methods.fits.filter((f) => f.fit !== 'poor');
       const mine = w.methods.fits.find((f) => f.method === w.methods.chosen);

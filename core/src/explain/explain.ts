@@ -63,7 +63,7 @@ export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kit
   if (head === 'entry') return explainEntry(w, id ?? '', kitchen);
   switch (key) {
     case 'lift':
-      return explainLift(formula, w, kitchen);
+      return explainLift(w, kitchen);
     case 'stand':
       return explainStand(w);
     case 'volume':
@@ -80,9 +80,9 @@ export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kit
     case 'egg':
     case 'water':
     case 'salt':
-      return explainMeasure(formula, key, w);
+      return explainMeasure(key, w);
     default: {
-      const of = explainBatter(formula, key, w, kitchen);
+      const of = explainBatter(key, w, kitchen);
       if (!of) throw new OrvinError('unknown-key', `Nothing is known under '${key}'.`);
       return of;
     }

@@ -1,4 +1,4 @@
-import { aFamily, familyOf } from '../balance/families.js';
+import { aFamily } from '../balance/families.js';
 import { looseness } from '../balance/totals.js';
 import type { Weighed } from '../balance/weigh.js';
 import { typically } from '../formula/bands.js';
@@ -15,7 +15,7 @@ import { capital, chemistry, type Explanation } from './types.js';
 type Inputs = Explanation['inputs'];
 const per = (x: number): string => `${plain(Math.round(1000 * x) / 10)} %`;
 
-export function explainLift(formula: Formula, w: Weighed, kitchen: Kitchen): Explanation {
+export function explainLift(w: Weighed, kitchen: Kitchen): Explanation {
   const parts = w.lift.bySource
     .filter((s) => s.mmol.typical > 0.05)
     .map((s) => `${plain(s.mmol.typical)} ${s.source}, in the ${s.when}`);
@@ -39,7 +39,7 @@ export function explainLift(formula: Formula, w: Weighed, kitchen: Kitchen): Exp
   const sodaG = w.lines.filter((l) => l.ingredient.leavener === 'soda').reduce((s, l) => s + l.grams, 0);
   const swap = sodaG > 0 ? sodaInPowder(sodaG, kind ?? undefined) : null;
   return {
-    words: `Carbon dioxide that this batter can really get, for each 100 g of flour and cocoa. ${capital(aFamily(familyOf(formula.family)))} usually wants ${plain(lo)}–${plain(hi)}. Soda counts only as far as acid meets it; heat splits ${Math.round(SPLIT.low * 100)}–${Math.round(SPLIT.high * 100)} % more out of what is left over.${air}`,
+    words: `Carbon dioxide that this batter can really get, for each 100 g of flour and cocoa. ${capital(aFamily(w.family))} usually wants ${plain(lo)}–${plain(hi)}. Soda counts only as far as acid meets it; heat splits ${Math.round(SPLIT.low * 100)}–${Math.round(SPLIT.high * 100)} % more out of what is left over.${air}`,
     equation: `${parts.join(' + ')} = ${plain(w.lift.mmolPer100gBase.typical)} mmol`,
     inputs: [
       { name: 'flour and cocoa', value: w.totals.baseG, unit: 'g', from: 'sum of the lines' },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { familyOf, type Assessment, type Axis } from '@orvin/core';
+import { familyFor, type Assessment, type Axis } from '@orvin/core';
 import { Hand } from './hand';
 import {
   aroundOf,
@@ -59,7 +59,7 @@ export class FamilyMap {
 
   private readonly plane = signal(0);
   protected readonly axes = computed(() => PLANES[this.plane()] as readonly [Axis, Axis]);
-  protected readonly family = computed(() => familyOf(this.assessment().family.id));
+  protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
   private readonly spotOf = (a: Assessment): Spot => {
     const [x, y] = this.axes();
     return { x: a.totals[percents[x]], y: a.totals[percents[y]] };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { aFamily, familyOf, standingAt, type Assessment, type LiftSource } from '@orvin/core';
+import { aFamily, familyFor, standingAt, type Assessment, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from './words';
@@ -38,7 +38,7 @@ export class LiftDrawing {
 
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
-  protected readonly family = computed(() => familyOf(this.assessment().family.id));
+  protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
   protected readonly hasBand = computed(() => this.family().id !== 'free');
   protected readonly about = computed(() => aFamily(this.family()));
 

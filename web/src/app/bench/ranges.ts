@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyOf, type Assessment } from '@orvin/core';
+import { familyFor, type Assessment } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct } from './words';
 
@@ -113,7 +113,7 @@ export class Ranges {
 
   protected readonly rows = computed(() => {
     const a = this.assessment();
-    const f = familyOf(a.family.id);
+    const f = familyFor(a.family.id, a.totals);
     const b = this.before();
     return measures.map((m) => {
       const [lo, hi] = f.id === 'free' ? [0, 200] : m === 'egg' && a.totals.eggPct < 0.5 ? [0, f.egg[1]] : f[m];

@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { families, powders } from '../src/index.js';
+import { DISSOLVED, acids } from '../src/leavening/acids.js';
+import type { Band } from '../src/index.js';
+
+const read = (name: string): string => readFileSync(new URL(`../../docs/science/${name}`, import.meta.url), 'utf8');
+/** Rows of every table of a document, as trimmed cells. */
+const rows = (name: string): string[][] =>
+  read(name)
+    .split('\n')
+    .filter((l) => l.startsWith('|') && !/^\|[ -]*-/.test(l))
+    .map((l) =>
+      l
+        .split('|')
+        .slice(1, -1)
+        .map((c) => c.trim()),
+    );
+const rounded = (x: number): string => String(Math.round(1000 * x) / 1000);
+const range = ([a, b]: readonly [number, number]): string => `${a}–${b}`;
+const percents = (b: Band): string =>
+  b.low === b.high ? rounded(100 * b.low) : [b.low, b.typical, b.high].map((x) => rounded(100 * x)).join('–');
+
+describe('the documents of the science', () => {
+  it('have the ranges of every family as the code has them', () => {
+    const table = rows('balance.md');
+    for (const f of families.filter((x) => x.id !== 'free'))
+      expect(table.find((r) => r[0] === f.id))
+        .withContext(f.id)
+        .toEqual([f.id, ...[f.fat, f.sugar, f.egg, f.water, f.salt, f.lift, f.doneC, f.ovenC].map((r) => range(r))]);
+  });
+
+  it('have every leavening acid with its value and its speed', () => {
+    const table = rows('leavening.md');
+    for (const a of acids)
+      expect(table.find((r) => r[0] === a.name))
+        .withContext(a.name)
+        .toEqual([a.name, rounded(a.nv), percents(a.bench), rounded(100 * a.slowPerMin)]);
+    const dissolved = table.find((r) => r[0]?.startsWith('dissolved'));
+    expect(dissolved?.slice(2)).toEqual([percents(DISSOLVED.bench), rounded(100 * DISSOLVED.slowPerMin)]);
+  });
+
+  it('have every powder with its soda, and say how much of it its acids meet', () => {
+    const table = rows('leavening.md');
+    for (const p of powders) {
+      const row = table.find((r) => r[0] === p.name);
+      expect(row?.[1]?.replace(/ \(.*/, '')).withContext(p.name).toBe(percents(p.soda));
+      expect(row?.[3])
+        .withContext(p.name)
+        .toBe(p.met === 1 ? 'all' : `${rounded(100 * p.met)} %`);
+    }
+  });
+});
