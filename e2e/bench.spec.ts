@@ -237,7 +237,7 @@ test('on every sample formula the words of the drawings keep clear of each other
       for (let plane = 0; plane < 3; plane++) {
         const touching = await page.evaluate(() =>
           Array.from(document.querySelectorAll('.right svg')).flatMap((svg) => {
-            const texts = Array.from(svg.querySelectorAll('text')).map((t) => ({
+            const texts = Array.from(svg.parentElement?.querySelectorAll('text, .big') ?? []).map((t) => ({
               words: t.textContent?.trim() ?? '',
               box: t.getBoundingClientRect(),
             }));

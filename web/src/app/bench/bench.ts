@@ -18,6 +18,7 @@ import {
   usualRanges,
   type FamilyId,
   type Item,
+  type Verdict,
 } from '@orvin/core';
 import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
@@ -148,6 +149,13 @@ export class Bench {
     // the Balance above says already that it is dry
     const words = first.words.replace(/^Dry once all have drunk: (.)/, (_, c: string) => c.toUpperCase());
     return words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
+  });
+  /** What matters most, for screens on which the instruments stand below the sheet: lift, and the gravest fault. */
+  protected readonly gist = computed(() => {
+    const all = this.a()?.verdicts ?? [];
+    const worst = all.find((v) => v.severity === 'faulty') ?? all.find((v) => v.severity === 'unusual');
+    const lift = all.find((v) => v.id === 'lift');
+    return [...new Set([lift, worst])].filter((v): v is Verdict => v !== undefined);
   });
   protected readonly tinWords = tinWords;
   protected readonly bakeWords = bakeWords;

@@ -57,10 +57,10 @@ export class EffectLine {
       parts: [
         { name: 'tenderness', value: signed(e.tender) },
         { name: 'lift', value: signed(e.lift) },
-        { name: 'soda left', value: `${signed(e.leftSodaG, 2)}${Math.abs(e.leftSodaG) >= 0.005 ? ' g' : ''}` },
-        { name: 'water', value: signed(e.water) },
+        ...(Math.abs(e.leftSodaG) >= 0.005 ? [{ name: 'soda left', value: `${signed(e.leftSodaG, 2)} g` }] : []),
+        ...(Math.abs(e.water) >= 0.05 ? [{ name: 'water', value: signed(e.water) }] : []),
         ...(Math.abs(e.standMin) >= 1 ? [{ name: 'waits', value: `${signed(e.standMin, 0)} min` }] : []),
-        ...(e.cost === null ? [] : [{ name: currency, value: signed(e.cost, 2) }]),
+        ...(e.cost === null || Math.abs(e.cost) < 0.005 ? [] : [{ name: currency, value: signed(e.cost, 2) }]),
       ],
     };
   });

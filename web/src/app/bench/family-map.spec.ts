@@ -89,7 +89,7 @@ describe('the map of families', () => {
         a.totals.fatPct >= box.fat[0] &&
         a.totals.fatPct <= box.fat[1];
       if (f.family !== 'free')
-        expect(el.querySelector('h2')?.textContent?.includes('Where it should be')).withContext(name).toBe(inside);
+        expect(el.querySelector('h2')?.textContent?.includes('In its family')).withContext(name).toBe(inside);
       const point = el.querySelector('circle.point');
       expect(num(point, 'cx')).withContext(name).toBeGreaterThanOrEqual(MAP.left);
       expect(num(point, 'cx')).withContext(name).toBeLessThanOrEqual(MAP.right);

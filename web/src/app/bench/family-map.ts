@@ -134,7 +134,7 @@ export class FamilyMap {
     const off = (a: Axis, v: number): string | null => (v < f[a][0] ? `little ${a}` : v > f[a][1] ? `much ${a}` : null);
     const said = [off(x, this.at().x), off(y, this.at().y)].filter((s): s is string => s !== null);
     return said.length === 0
-      ? 'Where it should be'
+      ? 'In its family'
       : `${said.join(', ').replace(/^./, (c) => c.toUpperCase())} for ${f.plural}`;
   });
   protected readonly atWords = computed(() => {

@@ -49,7 +49,7 @@ describe('the soda ledger', () => {
       if (grams > 0.05)
         expect(said)
           .withContext(name)
-          .toBe(`${plain(grams)} g left over`);
+          .toBe(`${plain(grams)} g left (${Math.round(100 * a.ledger.unmetShare)} %)`);
       else
         expect(said)
           .withContext(name)

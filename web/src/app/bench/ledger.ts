@@ -46,6 +46,11 @@ export class LedgerDrawing {
   protected readonly plain = plain;
   protected readonly ledger = computed(() => this.assessment().ledger);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'ledger'));
+  /** The share that meets nothing stands beside what is left over. */
+  protected readonly words = computed(
+    () =>
+      this.verdict()?.words.replace(/ \d+ % of the soda has no acid to meet\.$/, '') ?? 'No soda or powder to settle.',
+  );
 
   /** Rows from the top: what is dissolved against free soda; powder's acids against powder's soda. */
   private readonly rows = computed(() => {
@@ -153,8 +158,8 @@ export class LedgerDrawing {
     if (sodaG > 0.05)
       return {
         kind: 'soda',
-        text: `${from}${plain(sodaG)} g left${from === '' ? ' over' : ''}`,
-        detail: `${plain(l.leftSodaGPer100gBatter.typical)} g of soda left in 100 g batter`,
+        text: `${from}${plain(sodaG)} g left (${Math.round(100 * l.unmetShare)} %)`,
+        detail: `${Math.round(100 * l.unmetShare)} % of the soda has no acid to meet: ${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
       };
     if (acidG > 0.05)
       return {

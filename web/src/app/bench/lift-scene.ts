@@ -37,6 +37,8 @@ export interface Layer {
 const kindOf = (s: LiftSource): Layer['kind'] =>
   s === 'soda split by heat' ? 'split' : s === 'powder' ? 'powder' : 'acid';
 const LINE = 17;
+/** No label higher than this: the large figure stands above. */
+const HEADED = 62;
 
 /** The column after `min` minutes of standing, source by source, with its labels kept apart. */
 export function layersOf(lift: Lift, min: number, y: (mmol: number) => number): Layer[] {
@@ -65,7 +67,7 @@ export function layersOf(lift: Lift, min: number, y: (mmol: number) => number): 
     last = Math.min(l.midY + 4, last - LINE);
     return { ...l, labelY: last };
   });
-  const over = Math.max(0, LIFT.top + 6 - (spread.at(-1)?.labelY ?? 99));
+  const over = Math.max(0, HEADED - (spread.at(-1)?.labelY ?? 99));
   return spread.map((l) => ({ ...l, labelY: l.labelY + over }));
 }
 
