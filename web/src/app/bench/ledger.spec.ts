@@ -71,6 +71,19 @@ describe('the soda ledger', () => {
     expect(host(await show(LedgerDrawing, assess(base))).querySelector('.ghost')).toBeNull();
   });
 
+  it('keeps its scale under the hand: what is not pulled does not move', async () => {
+    const yogurt = async (grams: number): Promise<number> => {
+      const now = assess(applyChanges(base, [{ itemId: lineOf('baking-soda'), grams }]));
+      const el = host(await show(LedgerDrawing, now, assess(base)));
+      return num(all(el, '.segment.acid rect')[0], 'width');
+    };
+    const still = await yogurt(3);
+    for (const grams of [1.5, 2.4, 3.3, 3.9])
+      expect(await yogurt(grams))
+        .withContext(String(grams))
+        .toBe(still);
+  });
+
   it('dashes as much soda as no acid meets', async () => {
     const lots = assess(applyChanges(base, [{ itemId: lineOf('baking-soda'), grams: 12 }]));
     const el = host(await show(LedgerDrawing, lots));

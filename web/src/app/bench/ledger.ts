@@ -5,6 +5,10 @@ import { Pull } from './pull';
 
 const MID = 284;
 const REACH = 214;
+/** As far as a bar may go while it is pulled. */
+const ROOM = 278;
+/** Grams of soda at `REACH`. */
+const SCALES = [0.5, 0.75, 1, 1.5, 2, 2.5, 3, 4, 5, 7, 10, 14, 20, 40, 80, 200];
 const ROW = 26;
 const GAP = 5;
 /** Units of the drawing that a letter of a label takes. */
@@ -53,23 +57,29 @@ export class LedgerDrawing {
   );
 
   /** Rows from the top: what is dissolved against free soda; powder's acids against powder's soda. */
-  private readonly rows = computed(() => {
-    const e = this.ledger().entries.filter((x) => Math.abs(x.sodaG.typical) > 0.004);
+  private rowsOf(a: Assessment): { acid: LedgerEntry[]; soda: LedgerEntry[]; y: number }[] {
+    const e = a.ledger.entries.filter((x) => Math.abs(x.sodaG.typical) > 0.004);
     const of = (within: 'batter' | 'powder', side: 'acid' | 'soda'): LedgerEntry[] =>
       e
         .filter((x) => x.within === within && x.side === side && x.sodaG.typical > 0)
-        .sort((a, b) => b.sodaG.typical - a.sodaG.typical);
+        .sort((p, q) => q.sodaG.typical - p.sodaG.typical);
     const batter = { acid: of('batter', 'acid'), soda: of('batter', 'soda'), y: 1 };
     const powder = { acid: of('powder', 'acid'), soda: of('powder', 'soda'), y: 1 + ROW + GAP };
     return powder.soda.length > 0 ? [batter, powder] : [batter];
-  });
+  }
+  private readonly rows = computed(() => this.rowsOf(this.assessment()));
   protected readonly height = computed(() => this.rows().length * (ROW + GAP) + 14);
   private readonly sum = (list: readonly LedgerEntry[], k: 'low' | 'typical' | 'high' = 'typical'): number =>
     list.reduce((s, e) => s + Math.max(0, e.sodaG[k]), 0);
+  private readonly need = (rows: readonly { acid: LedgerEntry[]; soda: LedgerEntry[] }[]): number =>
+    Math.max(0.5, ...rows.flatMap((r) => [this.sum(r.acid, 'high'), this.sum(r.soda)]));
+  /** In steps, and by what was before a pull, so that the bars hold still under the hand until they reach the frame. */
   private readonly scale = computed(() => {
-    const most = Math.max(0.5, ...this.rows().flatMap((r) => [this.sum(r.acid, 'high'), this.sum(r.soda)]));
-    const steps = [0.5, 0.75, 1, 1.5, 2, 2.5, 3, 4, 5, 7, 10, 14, 20, 40, 80, 200];
-    return REACH / (steps.find((s) => s >= most) ?? most);
+    const b = this.before();
+    const now = this.need(this.rows());
+    const from = b ? this.need(this.rowsOf(b)) : now;
+    const full = SCALES.find((s) => s >= from) ?? from;
+    return REACH / (now * (REACH / full) <= ROOM && now >= full / 8 ? full : (SCALES.find((s) => s >= now) ?? now));
   });
   protected readonly length = (g: number): number => g * this.scale();
 
@@ -158,7 +168,10 @@ export class LedgerDrawing {
     if (sodaG > 0.05)
       return {
         kind: 'soda',
-        text: `${from}${plain(sodaG)} g left (${Math.round(100 * l.unmetShare)} %)`,
+        text:
+          from === ''
+            ? `${plain(sodaG)} g left (${Math.round(100 * l.unmetShare)} %)`
+            : `${from}${plain(sodaG)} g left`,
         detail: `${Math.round(100 * l.unmetShare)} % of the soda has no acid to meet: ${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
       };
     if (acidG > 0.05)

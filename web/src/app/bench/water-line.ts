@@ -96,7 +96,10 @@ export class WaterLineDrawing {
           .replace(/^(Plain|Whole|Ripe) /, '')
           .toLowerCase();
         const full = `${name} ${pct(e.bringsG * this.per())}`;
-        const label = full.length * LETTER < width - 6 ? full : name.length * LETTER < width - 6 ? name : '';
+        // clear of the level, where that crosses it
+        const level = this.levelX();
+        const room = (level > from && level < from + width ? level - 3 : from + width) - from - 6;
+        const label = full.length * LETTER < room ? full : name.length * LETTER < room ? name : '';
         const g = grams.get(e.itemId) ?? 0;
         return {
           itemId: e.itemId,
