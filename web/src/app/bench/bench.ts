@@ -2,11 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
-  addLine,
-  removeItem,
-  settle,
-  type Choice,
-  type Doubt,
   catalogueRow,
   consistencyWords,
   families,
@@ -20,6 +15,7 @@ import {
   type Item,
   type Verdict,
 } from '@orvin/core';
+import { addLine, removeItem, settle, type Choice, type Doubt } from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';

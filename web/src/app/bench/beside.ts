@@ -78,13 +78,16 @@ export class BesideView {
         colours: this.coloursOf(o.formula),
       }));
   });
-  /** The larger of the two, for one scale of lift. */
+  /** The larger of the two, for one scale of lift; and of time. */
   protected readonly reach = computed(() =>
     Math.max(
       ...this.sides().map(({ assessment: { lift, family } }) =>
         Math.max(lift.mmolPer100gBase.high, family.id === 'free' ? 0 : lift.target[1]),
       ),
     ),
+  );
+  protected readonly waits = computed(() =>
+    Math.max(...this.sides().map((s) => s.assessment.lift.bestBeforeMin.typical)),
   );
   protected readonly both = computed(() => {
     const [a, b] = this.sides();

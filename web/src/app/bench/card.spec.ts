@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, readRecipe, type Formula } from '@orvin/core';
+import { defaultKitchen, type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { KitchenDatabase } from '../data/database';
 import { Store } from '../data/store';
 import { Card } from './card';

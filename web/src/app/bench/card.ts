@@ -1,7 +1,8 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, assess, familyOf, ingredientFor, isBatter, write, type Item } from '@orvin/core';
+import { asMeasured, assess, familyOf, ingredientFor, isBatter, type Item } from '@orvin/core';
+import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
 import { Desk } from '../desk/desk';

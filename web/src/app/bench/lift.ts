@@ -28,6 +28,8 @@ export class LiftDrawing {
   readonly before = input<Assessment | null>(null);
   /** mmol that the scale must reach at least, so that two drawings side by side can be compared by eye. */
   readonly reach = input(0);
+  /** Best-before minute that the strip of time must reach at least, for the same reason. */
+  readonly waits = input(0);
   /** Minutes the batter is left to stand. */
   protected readonly stand = signal(0);
 
@@ -55,7 +57,7 @@ export class LiftDrawing {
     );
   });
   protected readonly y = (mmol: number): number => LIFT.floor - (mmol / this.full()) * (LIFT.floor - LIFT.top);
-  protected readonly span = computed(() => spanFor(this.lift().bestBeforeMin.typical));
+  protected readonly span = computed(() => spanFor(Math.max(this.waits(), this.lift().bestBeforeMin.typical)));
   protected readonly x = (min: number): number => LIFT.stand + (min / this.span()) * (LIFT.oven - LIFT.stand);
 
   /** Never beyond what the strip shows. */

@@ -1,5 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { allItems, catalogueRow, defaultKitchen, ingredientFor, readRecipe, usualRanges, type Item } from '@orvin/core';
+import { allItems, catalogueRow, defaultKitchen, ingredientFor, usualRanges, type Item } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { Row } from './row';
 
 const f = readRecipe(

@@ -1,4 +1,5 @@
-import { calibrate, predictBake, readRecipe, recipeTexts } from '@orvin/core';
+import { calibrate, predictBake } from '@orvin/core';
+import { readRecipe, recipeTexts } from '@orvin/core/reading';
 import { expose } from 'comlink';
 import type { Jobs } from './jobs';
 

@@ -1,4 +1,5 @@
-import type { BakeInput, BakePrediction, Calibration, Kitchen, KnownBake, RecipeDraft } from '@orvin/core';
+import type { BakeInput, BakePrediction, Calibration, Kitchen, KnownBake } from '@orvin/core';
+import type { RecipeDraft } from '@orvin/core/reading';
 
 /** What a worker can do; one job in, one result out, both plain values. */
 export interface Jobs {

@@ -63,7 +63,7 @@ export class Backup {
 
   async exportAs(formula: Formula, as: (typeof otherFormats)[number]['as'], kitchen: Kitchen): Promise<void> {
     const format = otherFormats.find((f) => f.as === as) ?? otherFormats[0];
-    const { write } = await import('@orvin/core');
+    const { write } = await import('@orvin/core/reading');
     download(
       `${plainName(formula.title)}.${format.ending}`,
       write(formula, as, kitchen),
@@ -73,7 +73,7 @@ export class Backup {
 
   /** Orvin's own file, with the kitchen's own ingredients that the formula uses. */
   async exportFormula(formula: Formula, kitchen: Kitchen): Promise<void> {
-    const { write } = await import('@orvin/core');
+    const { write } = await import('@orvin/core/reading');
     download(fileName(formula.title, 'formula'), write(formula, 'json', kitchen));
   }
 }

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { allItems, applyChanges, defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { allItems, applyChanges, defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { checkKitchenFile } from '@orvin/core/format';
 import { firstValueFrom } from 'rxjs';
 import { Backup } from './backup';

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { allItems, defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { allItems, defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { KitchenDatabase } from '../data/database';
 import { Store } from '../data/store';
 import { knownBakes, place } from './bakery';

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   asMeasured,
   dietsOf,
-  findIngredients,
   gramsOf,
   ingredients,
   pieceGrams,
@@ -12,6 +11,7 @@ import {
   type Ingredient,
   type Role,
 } from '@orvin/core';
+import { findIngredients } from '@orvin/core/reading';
 import { KitchenEdit } from './kitchen-edit';
 import { LabelForm } from './label-form';
 

@@ -1,6 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, readRecipe, type BakeRecord, type Formula } from '@orvin/core';
+import { defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom, filter } from 'rxjs';
 import { KitchenDatabase } from '../data/database';
 import { Store } from '../data/store';

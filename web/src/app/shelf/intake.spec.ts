@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, readRecipe, settle, write } from '@orvin/core';
+import { defaultKitchen } from '@orvin/core';
+import { readRecipe, settle, write } from '@orvin/core/reading';
 import { KitchenDatabase } from '../data/database';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';

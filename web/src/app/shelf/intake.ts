@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Formula, Kitchen, RecipeDraft } from '@orvin/core';
+import type { Formula, Kitchen } from '@orvin/core';
+import type { RecipeDraft } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import { Compute } from '../compute/compute';
 import { Kitchens } from '../data/kitchens';

@@ -18,13 +18,10 @@ import {
   familyOf,
   ingredientFor,
   isBatter,
-  settle,
-  type Choice,
-  type Doubt,
   type FamilyId,
   type Item,
-  type Mark,
 } from '@orvin/core';
+import { settle, type Choice, type Doubt, type Mark } from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { capacityOf, defaultKitchen, fitTins, readRecipe, type Tin, type TinFit } from '@orvin/core';
+import { capacityOf, defaultKitchen, fitTins, type Tin, type TinFit } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { hollowsOf, sectionPaths, TinSection } from './tin-section';
 
 const f = readRecipe(

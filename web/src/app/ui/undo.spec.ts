@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { applyChanges, allItems, defaultKitchen, readRecipe, type Formula, type Kitchen } from '@orvin/core';
+import { applyChanges, allItems, defaultKitchen, type Formula, type Kitchen } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { KitchenDatabase } from '../data/database';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';

@@ -1,6 +1,7 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { allItems, applyChanges, readRecipe, type Assessment, type FamilyId, type Formula } from '@orvin/core';
+import { allItems, applyChanges, type Assessment, type FamilyId, type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 
 export const base: Formula = readRecipe(
   'Muffins\n250 g flour\n30 g cocoa\n2 eggs\n120 g sugar\n80 g oil\n200 g yogurt\n40 g honey\n8 g baking powder\n3 g baking soda\n3 g salt',

@@ -1,4 +1,5 @@
-import { readRecipe, type Formula } from '@orvin/core';
+import { type Formula } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 
 /** Creamed, with hardly any powder: it lives on air. */
 export const demoPound: Formula = {

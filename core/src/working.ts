@@ -1,0 +1,102 @@
+/**
+ * All of the core but reading: what weighs up, explains, scales, fits, bakes and plans a formula that is there already.
+ * Apart from `reading`, so that a page that only works on formulas need not load the reader and its libraries.
+ */
+export * from './formula/types.js';
+export { OrvinError, type ErrorCode, type Problem } from './errors.js';
+
+export { readTin, tinWords } from './recipe/tins.js';
+
+export { assess, type Assessment, type AssessOptions } from './balance/assess.js';
+export type { Advice } from './balance/advice.js';
+export { usualRanges, type Usual } from './balance/usual.js';
+export { effectOf, keepingTotal, moveTo, placeOnMap, toTotal, type Axis, type ItemEffect } from './balance/change.js';
+export type { Caution } from './balance/cautions.js';
+export type { Verdict } from './balance/verdict.js';
+export type { Totals } from './balance/totals.js';
+export type { Beam, Pull, WaterLine, Wet } from './balance/pulls.js';
+export type { Parts } from './balance/rules.js';
+export { beside, type Beside, type BesideFigure, type BesideRow } from './balance/beside.js';
+export type { Trait } from './balance/texture.js';
+export { methodWords, type MethodFit, type Methods } from './balance/methods.js';
+export { consistencyWords } from './balance/totals.js';
+export { aFamily, families, familyFor, familyOf, type Consistency, type Family } from './balance/families.js';
+export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
+export { explainBake, explainFit } from './explain/bake.js';
+
+export {
+  allItems,
+  applyChanges,
+  batterItems,
+  differences,
+  ingredientFor,
+  isBatter,
+  type Difference,
+} from './formula/formula.js';
+export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
+export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
+export { fitTins, type TinFit } from './tin/fit.js';
+export {
+  predictBake,
+  statedBake,
+  type BakeInput,
+  type BakePrediction,
+  type Known,
+  type PlanMark,
+} from './bake/predict.js';
+export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
+export type { Sample } from './bake/run.js';
+export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
+
+export { defaultKitchen } from './kitchen/default.js';
+export { catalogueRow, ingredientOf, ingredients } from './ingredient/catalogue.js';
+export { fromLabel, labelProblems, nearest, type FromLabel, type Inferred, type Label } from './ingredient/label.js';
+export { dietsOf, type Diet } from './ingredient/diet.js';
+export { roundings, type Rounded, type Roundings } from './quantity/rounding.js';
+export { powders, type PowderKind } from './leavening/powders.js';
+export type { Ledger, LedgerEntry } from './leavening/ledger.js';
+export { standingAt, type Lift, type LiftPart, type LiftSource, type Stood } from './leavening/lift.js';
+export { MAX_STAND_MIN, type StandPoint } from './leavening/standing.js';
+export { acids, type LeaveningAcid } from './leavening/acids.js';
+export { acidToMeet, homeMade, sodaInPowder, type Thumb } from './leavening/thumb.js';
+export type { Crumb, Effect } from './leavening/crumb.js';
+export { pressureRatio, gasMl, type Volume } from './leavening/volume.js';
+
+export {
+  asMeasured,
+  densityIn,
+  eggG,
+  gramsOf,
+  habitFactor,
+  pieceGrams,
+  printEntered,
+  readAmount,
+} from './quantity/amount.js';
+export { asFraction, plain, readNumber } from './quantity/numbers.js';
+export { scanAmounts, type Found } from './quantity/scan.js';
+export {
+  convert,
+  teaspoonMl,
+  toCelsius,
+  toFahrenheit,
+  unitOf,
+  units,
+  type Dimension,
+  type Unit,
+} from './quantity/units.js';
+
+/** Shapes a tin can have, in plain words. */
+export const shapes = [
+  { id: 'round', name: 'round' },
+  { id: 'square', name: 'square' },
+  { id: 'rect', name: 'rectangle' },
+  { id: 'loaf', name: 'loaf' },
+  { id: 'cup', name: 'muffin cups' },
+  { id: 'tube', name: 'tube' },
+  { id: 'sheet', name: 'sheet' },
+  { id: 'mound', name: 'free-form' },
+  { id: 'slab', name: 'cut from a slab' },
+] as const;
+export { merge3, same } from './formula/merge.js';
+export { outcomes, type BakeRecord, type Outcome } from './log/types.js';
+export { knownFrom, teaching } from './log/learn.js';
