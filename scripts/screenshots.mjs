@@ -60,11 +60,14 @@ const shots = [
     'bench-dim',
     1280,
     800,
-    '/bench/rye-and-pear-loaf',
+    '/bench/spelt-stout-gingerbread',
     async (p) => {
       await p.keyboard.press('d');
+      await p.getByRole('slider', { name: 'Minutes standing before the oven' }).focus();
+      for (let i = 0; i < 3; i++) await p.keyboard.press('Shift+ArrowRight');
     },
   ],
+  ['beside', 1280, 800, '/beside/cardamom-yogurt-round'],
   [
     'tins',
     1280,

@@ -54,7 +54,7 @@ describe('assess', () => {
     expect(a.verdicts.find((v) => v.id === 'water')?.state).toBe('ok');
     const dry = a.verdicts.find((v) => v.id === 'hydration');
     expect(dry?.severity).toBe('faulty');
-    expect(dry?.words).toMatch(/desiccated coconut drinks/);
+    expect(dry?.words).toMatch(/^Desiccated coconut will drink it dry/);
     expect(a.advice[0]?.words).toMatch(/^More .*milk/);
     const after = assess(applyChanges(f, a.advice[0]?.changes ?? []), hollin);
     expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();

@@ -131,15 +131,12 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
   const who = [...water.entries].filter((e) => e.drinksG > 2).sort((a, b) => b.drinksG - a.drinksG)[0];
   // where plain water is out of range already, that is said; here only what drinking adds
   if (d > 0.03 && d > raw + 0.03 && (!dry || who)) {
-    const drinker = who
-      ? `${who.name.replace(/,.*/, '').toLowerCase()} drinks ${Math.round(who.drinksG)} g of the ${Math.round(t.waterG)} g of water`
-      : '';
     out.push({
       id: 'hydration',
       state: dry ? 'low' : 'high',
       severity: d > 0.35 ? 'faulty' : 'unusual',
       words: dry
-        ? `Dry once all have drunk: ${drinker}, which leaves ${whole(Math.max(0, water.availablePct))} % (from ${whole(water.usual[0])} %).`
+        ? `${who?.name.replace(/,.*/, '')} will drink it dry: ${Math.round(who?.drinksG ?? 0)} g of the ${Math.round(t.waterG)} g of water, leaving ${whole(Math.max(0, water.availablePct))} % (from ${whole(water.usual[0])} %).`
         : `Wet even once all have drunk: ${whole(water.availablePct)} % is left (up to ${whole(water.usual[1])} %): sets late.`,
       rule: `Water left after cocoa, bran, whole grain and coconut have drunk: ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
     });

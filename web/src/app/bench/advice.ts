@@ -104,7 +104,9 @@ export class AdviceBar {
       };
     if (a?.family.id === 'free')
       return { head: 'No family to judge it by.', foot: 'Choose one above, and lift and balance are held against it.' };
-    const warm = a?.verdicts.find((v) => v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load');
+    const warm = a?.verdicts.find(
+      (v) => v.id === 'fizzed' || v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load',
+    );
     return {
       head: 'Nothing to mend.',
       foot: warm ? warm.words : 'Lift, soda and balance are where they should be.',

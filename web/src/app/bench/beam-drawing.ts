@@ -47,7 +47,7 @@ export class BeamDrawing {
     const a = this.assessment();
     if (a.totals.baseG <= 0) return a.verdicts.find((v) => v.id === 'flour')?.words ?? '';
     const dry = a.verdicts.find((x) => x.id === 'hydration');
-    if (dry) return dry.words.replace(/:.*$/, '.');
+    if (dry) return dry.state === 'low' ? 'Dry once all have drunk.' : 'Wet even so.';
     const v = a.verdicts.find((x) => x.id === 'structure');
     // beside the name of the family above, the short form is enough
     return v?.state === 'ok' ? v.words.replace(/ for an? .*$/, '.') : (v?.words ?? 'No family chosen.');

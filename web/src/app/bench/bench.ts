@@ -3,7 +3,6 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
   catalogueRow,
-  consistencyWords,
   families,
   familyOf,
   ingredientOf,
@@ -14,6 +13,7 @@ import {
   type FamilyId,
   type Item,
   type Verdict,
+  type Consistency,
 } from '@orvin/core';
 import { addLine, removeItem, settle, type Choice, type Doubt } from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
@@ -35,6 +35,13 @@ import { Ranges } from './ranges';
 import { Row } from './row';
 import { WaterLineDrawing } from './water-line';
 import { pct, roleColour } from './words';
+
+const consistencies: Readonly<Record<Consistency, string>> = {
+  dough: 'a dough',
+  drop: 'drops',
+  thick: 'thick',
+  pourable: 'pours',
+};
 
 /** Formulate and balance: the sheet on one side, one continuous instrument on the other, all of it live. */
 @Component({
@@ -121,7 +128,7 @@ export class Bench {
     return {
       grams: `${Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' ')} g`,
       temperature: degrees(a.batter.temperatureC),
-      consistency: consistencyWords[a.batter.consistency].replace(/,.*/, ''),
+      consistency: consistencies[a.batter.consistency],
       method: methodWords[a.methods.chosen],
     };
   });
@@ -143,7 +150,7 @@ export class Bench {
     const first = out.find((v) => v.severity === 'faulty') ?? out[0];
     if (!first) return null;
     // the Balance above says already that it is dry
-    const words = first.words.replace(/^Dry once all have drunk: (.)/, (_, c: string) => c.toUpperCase());
+    const words = first.words.replace(' it dry:', '');
     return words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
   });
   /** What matters most, for screens on which the instruments stand below the sheet: lift, and the gravest fault. */

@@ -111,7 +111,7 @@ export class LiftDrawing {
     if (!this.any() || b.typical >= 119 || this.lift().state === 'low') return null;
     const x = this.x(b.typical);
     const words = b.typical < 4 ? 'bake at once' : `best before ${Math.round(b.low)}–${Math.round(b.high)} min`;
-    const left = x > 420;
+    const left = x > 434;
     return { x, words, anchor: left ? 'end' : 'start', textX: left ? x - 5 : x + 5 };
   });
   /** The figure in the corner: before losses, or what is left after standing. */

@@ -1,7 +1,7 @@
 import { families, familyOf, type Axis, type Family, type FamilyId } from '@orvin/core';
 
 /** The frame of the map, in its own units. */
-export const MAP = { W: 284, H: 178, left: 30, right: 280, top: 8, bottom: 158 } as const;
+export const MAP = { W: 284, H: 180, left: 30, right: 280, top: 8, bottom: 158 } as const;
 
 export interface Domain {
   readonly x: readonly [number, number];
