@@ -103,7 +103,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
       temperatureBandC: w.temperatureC,
       consistency: w.consistency,
     },
-    family: judgeFamily(formula, totals, lift.mmolPer100gBase.typical),
+    family: judgeFamily(formula.family, totals, lift.mmolPer100gBase.typical),
     cautions: cautionsOf(formula, kitchen),
     allergens: allergensOf(formula, kitchen),
     advice: adviceFor(formula, kitchen, w, options.locked ?? []),

@@ -1,4 +1,4 @@
-import type { FamilyId, Formula } from '../formula/types.js';
+import type { FamilyId } from '../formula/types.js';
 import { families, familyFor, type Family } from './families.js';
 import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
@@ -19,6 +19,9 @@ export function misfit(t: Totals, liftMmol: number, family: Family): number {
   return sum;
 }
 
+/** How much better another family must fit before it is named. */
+export const FITS_BETTER = 0.35;
+
 export interface FamilyGuess {
   readonly id: FamilyId;
   /** 0–1: how clearly the best fit stands out from the next. */
@@ -27,17 +30,17 @@ export interface FamilyGuess {
 }
 
 /** Judges the formula's own family by its numbers: how sure, and which family they fit best. */
-export function judgeFamily(formula: Formula, t: Totals, liftMmol: number): FamilyGuess {
-  if (t.baseG <= 0) return { id: formula.family, confidence: 0, nearest: formula.family };
-  const own = misfit(t, liftMmol, familyFor(formula.family, t));
-  let best: FamilyId = formula.family;
+export function judgeFamily(id: FamilyId, t: Totals, liftMmol: number): FamilyGuess {
+  if (t.baseG <= 0) return { id, confidence: 0, nearest: id };
+  const own = misfit(t, liftMmol, familyFor(id, t));
+  let best: FamilyId = id;
   let least = own;
   for (const f of families) {
     if (f.id === 'free') continue;
     const m = misfit(t, liftMmol, familyFor(f.id, t));
-    if (m < least - (best === formula.family ? 0.35 : 0)) [best, least] = [f.id, m];
+    if (m < least - (best === id ? FITS_BETTER : 0)) [best, least] = [f.id, m];
   }
-  return { id: formula.family, confidence: Math.round(100 * Math.exp(-Math.max(0, own - 0.3))) / 100, nearest: best };
+  return { id, confidence: Math.round(100 * Math.exp(-Math.max(0, own - 0.3))) / 100, nearest: best };
 }
 
 const words: readonly (readonly [RegExp, FamilyId, number])[] = [

@@ -1,7 +1,8 @@
-import { aFamily } from '../balance/families.js';
+import { aFamily, familyFor } from '../balance/families.js';
+import { FITS_BETTER, judgeFamily, misfit } from '../balance/infer.js';
 import { textureOf } from '../balance/texture.js';
 import { densityOf, looseness } from '../balance/totals.js';
-import { rangeOf } from '../balance/verdicts.js';
+import { measures, pctOf, rangeOf } from '../balance/verdicts.js';
 import type { Weighed } from '../balance/weigh.js';
 import { exactly } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
@@ -111,6 +112,28 @@ function explainTexture(w: Weighed, id: string): Explanation {
   };
 }
 
+/** Why a formula is taken for this family, and which one it lies nearest. */
+function explainFamily(w: Weighed): Explanation {
+  const { family, totals: t } = w;
+  if (family.id === 'free')
+    return { words: 'No family is chosen, so there are no ranges.', equation: '0', inputs: [], source: general };
+  const lift = w.lift.mmolPer100gBase.typical;
+  const own = misfit(t, lift, family);
+  const guess = judgeFamily(family.id, t, lift);
+  const other = guess.nearest === family.id ? null : familyFor(guess.nearest, t);
+  return {
+    words: `What ordinary ${family.plural} have, side by side with what this formula has. Distance outside each range over its width, and a little for being off the middle, add up to how badly it fits; another family is named when it fits better by ${FITS_BETTER}. ${other ? `By its figures this is nearer ${other.plural} (${plain(misfit(t, lift, other))}).` : 'None does here.'}`,
+    equation: `fat, sugar, egg, water and lift: Σ (outside ÷ width + 0.12 × off the middle) = ${plain(own)}`,
+    inputs: measures
+      .filter((m) => m !== 'salt')
+      .map((m) => {
+        const [lo, hi] = rangeOf(family, m, t);
+        return { name: m, value: pctOf(t, m), unit: '%', from: `${plain(lo)}–${plain(hi)} in ${family.plural}` };
+      }),
+    source: general,
+  };
+}
+
 /** Null when nothing of the batter goes by that key. */
 export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explanation | null {
   const t = w.totals;
@@ -122,6 +145,8 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
   switch (key) {
     case 'structure':
       return explainBeam(w);
+    case 'family':
+      return explainFamily(w);
     case 'hydration':
       return explainHydration(w);
     case 'method': {

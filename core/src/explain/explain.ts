@@ -29,6 +29,7 @@ export const explainable = [
   'sodium',
   'thumb',
   'structure',
+  'family',
   'hydration',
   'fat',
   'sugar',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { plain, type Assessment } from '@orvin/core';
+import { plain, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
 import { pct } from './words';
@@ -34,6 +34,8 @@ interface PullRow {
 export class BeamDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
   /** Kinds by item, for the colours of the bars. */
   readonly colours = input<ReadonlyMap<string, string>>(new Map());

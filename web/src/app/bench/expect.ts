@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Assessment, Trait } from '@orvin/core';
+import type { Assessment, Formula, Trait } from '@orvin/core';
 import { Panels } from '../ui/panels';
 
 const places: Readonly<Record<Trait['id'], string>> = {
@@ -18,7 +18,7 @@ const places: Readonly<Record<Trait['id'], string>> = {
       <button
         type="button"
         class="trait"
-        (click)="panels.explain('texture:' + t.id)"
+        (click)="panels.explain('texture:' + t.id, about())"
         [attr.aria-label]="places[t.id] + ', from ' + t.low + ' to ' + t.high + ': ' + t.words + '; why?'"
         [title]="t.because === '' ? t.words : t.words + ': ' + t.because"
       >
@@ -41,6 +41,8 @@ const places: Readonly<Record<Trait['id'], string>> = {
 export class Expect {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
   protected readonly places = places;
   private readonly at = (index: number): number => 50 + 46 * index;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { familyFor, type Assessment, type Axis } from '@orvin/core';
+import { familyFor, type Assessment, type Formula, type Axis } from '@orvin/core';
+import { Panels } from '../ui/panels';
 import { Hand } from './hand';
 import {
   aroundOf,
@@ -51,7 +52,10 @@ const percents: Readonly<Record<Axis, 'fatPct' | 'sugarPct' | 'eggPct' | 'waterP
 })
 export class FamilyMap {
   protected readonly hand = inject(Hand, { optional: true });
+  protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
   readonly others = input<readonly Neighbour[]>([]);
   protected readonly MAP = MAP;

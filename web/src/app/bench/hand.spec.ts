@@ -116,7 +116,7 @@ describe('the hand on the drawings', () => {
     expect(hand.locked().length).toBe(2);
     const f = await ledger();
     await f.whenStable();
-    expect(segment(f, 'Baking soda, soda').getAttribute('role')).toBeNull();
+    expect(segment(f, 'Baking soda, soda').getAttribute('role')).toBe('button');
     pull(segment(f, 'Baking soda, soda'), 60);
     press(segment(f, 'Baking soda, soda'), 'ArrowUp');
     expect(grams('baking-soda')).toBe(3);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { plain, type Assessment, type LedgerEntry } from '@orvin/core';
+import { plain, type Assessment, type Formula, type LedgerEntry } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
 
@@ -43,6 +43,8 @@ interface Segment {
 export class LedgerDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
 
   protected readonly MID = MID;

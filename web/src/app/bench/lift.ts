@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { aFamily, familyFor, standingAt, type Assessment, type LiftSource } from '@orvin/core';
+import { familyFor, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from './words';
@@ -25,6 +25,8 @@ const tenth = (x: number): string => (x < 99 ? String(Math.round(x * 10) / 10) :
 export class LiftDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
   /** mmol that the scale must reach at least, so that two drawings side by side can be compared by eye. */
   readonly reach = input(0);
@@ -42,7 +44,6 @@ export class LiftDrawing {
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
   protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
   protected readonly hasBand = computed(() => this.family().id !== 'free');
-  protected readonly about = computed(() => aFamily(this.family()));
 
   protected readonly airMmol = computed(() => this.lift().airMmolPer100gBase.typical);
   /** The gas makes room for a column of air where there is any. */

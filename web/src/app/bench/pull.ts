@@ -1,16 +1,19 @@
 import { Directive, ElementRef, computed, inject, input } from '@angular/core';
+import type { Formula } from '@orvin/core';
+import { Panels } from '../ui/panels';
 import { Hand } from './hand';
 
 /**
  * Makes a bar or segment of a drawing the handle of its item: pulled sideways it changes the item's weight, arrow keys
- * step it. Without a `Hand` around (a drawing that is only to be read) it does nothing.
+ * step it, a press or Enter says where its figure comes from. Without a `Hand` around (a drawing that is only to be
+ * read), and for a locked line, only the reason is left.
  */
 @Directive({
   selector: '[orvinPull]',
   host: {
-    '[attr.tabindex]': 'live() ? 0 : null',
-    '[attr.role]': "live() ? 'slider' : null",
-    '[attr.aria-label]': 'live() ? pullName() : null',
+    tabindex: '0',
+    '[attr.role]': "live() ? 'slider' : 'button'",
+    '[attr.aria-label]': "live() ? pullName() : pullName() + '; why?'",
     '[attr.aria-valuenow]': 'live() ? shownGrams() : null',
     '[attr.aria-valuemin]': 'live() ? 0 : null',
     '[attr.aria-valuetext]': 'live() ? pullText() : null',
@@ -24,6 +27,7 @@ import { Hand } from './hand';
 })
 export class Pull {
   private readonly hand = inject(Hand, { optional: true });
+  private readonly panels = inject(Panels);
   private readonly element = inject<ElementRef<SVGGraphicsElement>>(ElementRef);
   /** The item it stands for. */
   readonly orvinPull = input.required<string>();
@@ -35,12 +39,17 @@ export class Pull {
   readonly pullText = input('');
 
   /** A locked line cannot be pulled; what stands for nothing that can be weighed neither. */
+  /** Key of the reason behind it. */
+  readonly pullWhy = input.required<string>();
+  readonly pullAbout = input<Formula | null>(null);
+
   protected readonly live = computed(() => this.gramsPerUnit() !== 0 && this.hand?.canPull(this.orvinPull()) === true);
   protected readonly shownGrams = computed(() => Math.round(this.pullGrams() * 10) / 10);
   private grip: { x: number; grams: number; perPx: number; moved: boolean; now: number } | null = null;
 
   protected grab(e: PointerEvent): void {
-    if (!this.live() || e.button !== 0) return;
+    if (e.button !== 0) return;
+    if (!this.live()) return this.ask();
     e.preventDefault();
     const el = this.element.nativeElement;
     const scale = el.getScreenCTM()?.a ?? 1;
@@ -73,6 +82,7 @@ export class Pull {
     if (!g) return;
     this.element.nativeElement.releasePointerCapture(e.pointerId);
     if (g.moved) this.hand?.set(this.orvinPull(), g.now);
+    else this.ask();
   }
 
   protected lost(): void {
@@ -81,8 +91,15 @@ export class Pull {
     this.hand?.drop();
   }
 
+  private ask(): void {
+    this.panels.explain(this.pullWhy(), this.pullAbout());
+  }
+
   protected key(e: KeyboardEvent): void {
-    if (this.hand?.key(this.orvinPull(), e)) {
+    if (e.key === 'Enter') {
+      e.preventDefault();
+      this.ask();
+    } else if (this.hand?.key(this.orvinPull(), e)) {
       e.preventDefault();
       e.stopPropagation();
     }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyFor, type Assessment } from '@orvin/core';
+import { familyFor, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct } from './words';
 
@@ -20,7 +20,7 @@ const pctOf = (a: Assessment, m: Measure): number =>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (r of rows(); track r.m) {
-      <button type="button" class="line" (click)="panels.explain(r.m)" [attr.aria-label]="r.label">
+      <button type="button" class="line" (click)="panels.explain(r.m, about())" [attr.aria-label]="r.label">
         <span class="v" [class.faulty]="r.out"
           ><span class="quiet">{{ r.m }}</span> {{ r.text }}</span
         >
@@ -109,6 +109,8 @@ const pctOf = (a: Assessment, m: Measure): number =>
 export class Ranges {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
 
   protected readonly rows = computed(() => {

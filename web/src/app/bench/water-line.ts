@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyOf, plain, type Assessment } from '@orvin/core';
+import { familyOf, plain, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
 import { pct } from './words';
@@ -13,7 +13,12 @@ const LETTER = 5.9;
   imports: [Pull],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + W + ' 44'" role="group" aria-label="Water brought, drunk and left, per cent of flour">
+    <button type="button" class="why head" (click)="panels.explain('hydration', about())">{{ words() }}</button>
+    <svg
+      [attr.viewBox]="'0 12 ' + W + ' 32'"
+      role="group"
+      aria-label="Water brought, drunk and left, per cent of flour"
+    >
       <rect class="trough" x="1" y="15" [attr.width]="W - 2" height="20" rx="3" />
       @for (s of segments(); track s.itemId) {
         <g
@@ -23,6 +28,8 @@ const LETTER = 5.9;
           [pullGrams]="s.grams"
           [pullName]="s.name + ', water'"
           [pullText]="s.words"
+          pullWhy="hydration"
+          [pullAbout]="about()"
         >
           <title>{{ s.name }} {{ s.words }}</title>
           <rect [attr.x]="s.x" y="16" [attr.width]="s.width" height="18" />
@@ -43,7 +50,6 @@ const LETTER = 5.9;
           <path class="usual" [attr.d]="'M' + u.lo + ' 37 v5 H' + u.hi + ' v-5'" />
         }
       }
-      <text class="head" x="1" y="10">{{ words() }}</text>
     </svg>
     <table class="visually-hidden in-words">
       <caption>
@@ -64,6 +70,8 @@ const LETTER = 5.9;
 export class WaterLineDrawing {
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
+  /** The formula it shows, where that is not the one in hand. */
+  readonly about = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
   protected readonly W = W;
   protected readonly pct = pct;

@@ -1,14 +1,18 @@
 import { Injectable, signal } from '@angular/core';
+import type { Formula } from '@orvin/core';
 
 /** Which overlay is open: the reason behind a figure, the sheet of keys, or the finder. One at a time. */
 @Injectable({ providedIn: 'root' })
 export class Panels {
   readonly why = signal<string | null>(null);
+  /** The formula whose figure is asked about; null for the one in hand. */
+  readonly about = signal<Formula | null>(null);
   readonly keys = signal(false);
   readonly find = signal(false);
 
-  explain(key: string): void {
+  explain(key: string, about: Formula | null = null): void {
     this.closeAll();
+    this.about.set(about);
     this.why.set(key);
   }
 

@@ -86,7 +86,7 @@ export class WhyPanel {
   protected readonly figure = plain;
   protected readonly what = computed<Explanation | null>(() => {
     const key = this.panels.why();
-    const f = this.desk.shown();
+    const f = this.panels.about() ?? this.desk.shown();
     if (key === null || !f) return null;
     const fit = this.bakery.target()?.fits[0];
     const bake = this.bakery.targetBake();
