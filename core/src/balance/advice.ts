@@ -9,7 +9,7 @@ import { weigh, type Weighed } from './weigh.js';
 import { aFamily, type Family } from './families.js';
 import { LEAN_USUAL } from './pulls.js';
 import { outside } from './verdict.js';
-import { measures, pctOf, rangeOf } from './verdicts.js';
+import { measures, pctOf, rangeOf, waterOutside } from './verdicts.js';
 
 export interface Advice {
   readonly id: string;
@@ -171,6 +171,7 @@ function rangeIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
     const range = rangeOf(family, m, w.totals);
     const x = pctOf(w.totals, m);
     if (outside(x, range) < 0.02 || (m === 'salt' && x < range[0])) continue;
+    if (m === 'water' && waterOutside(w.totals, w.water, family) === 0) continue;
     const low = x < range[0];
     const width = range[1] - range[0];
     const aim = low ? range[0] + 0.05 * width : range[1] - 0.05 * width;
@@ -189,6 +190,13 @@ function rangeIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
       });
   }
   return out;
+}
+
+/** Whether an amount reads the same as the one that is there. */
+function sameBySpoon(c: Change, w: Weighed, kitchen: Kitchen): boolean {
+  const line = w.lines.find((l) => l.item.id === c.itemId);
+  const read = (g: number): string => (line ? asMeasured(g, line.ingredient, kitchen.measures, line.item.form) : '');
+  return line !== undefined && read(c.grams) === read(line.grams);
 }
 
 function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
@@ -214,7 +222,8 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked
   const { family } = w;
   const unsettled =
     w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
-  if (w.merit <= 1e-9 && !unsettled) return out;
+  // what lies a hair outside is not worth a change
+  if (w.merit <= 0.03 && !unsettled) return out;
   const ideas = [
     ...sodaIdeas(w, family, kitchen),
     ...liftIdeas(w, kitchen),
@@ -224,6 +233,7 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked
   ];
   for (const idea of ideas) {
     if (idea.changes.some((c) => locked.includes(c.itemId))) continue;
+    if (idea.changes.some((c) => sameBySpoon(c, w, kitchen))) continue;
     const merit = weigh(applyChanges(formula, idea.changes), kitchen).merit;
     if (merit < w.merit - 1e-6)
       out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit });
@@ -231,5 +241,7 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked
   out.sort((a, b) => a.merit - b.merit || a.changes.length - b.changes.length);
   // half as good as the best is not worth a second thought
   const enough = (w.merit + (out[0]?.merit ?? 0)) / 2;
-  return out.filter((a) => a.merit <= enough).slice(0, 3);
+  // two reasons for the same spoons are one piece of advice
+  const change = (a: Advice): string => a.words.replace(/:[^:]*$/, '');
+  return out.filter((a, i) => a.merit <= enough && out.findIndex((b) => change(b) === change(a)) === i).slice(0, 3);
 }

@@ -72,7 +72,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
   const parts = partsOf(lines, totals, family);
   const thumb = thumbOf(lines, totals.baseG, family.id, kitchen);
   const warnings = temperatureWarnings(lines, methods.chosen, w.temperatureC.typical, kitchen.roomC);
-  const verdicts = verdictsOf(formula, lines, totals, lift, ledger, family, kitchen);
+  const verdicts = verdictsOf(formula, lines, totals, lift, ledger, water, family, kitchen);
   return {
     items: allItems(formula).map((i) => {
       const grams = usableGrams(i.grams);

@@ -15,7 +15,12 @@ export function misfit(t: Totals, liftMmol: number, family: Family): number {
   };
   for (const m of measures) if (m !== 'salt') add(pctOf(t, m), rangeOf(family, m, t));
   add(liftMmol, family.lift);
-  if (family.id === 'chocolate-cake' && t.cocoaG / Math.max(1, t.flourG) < 0.06) sum += 1.5;
+  const share = (g: number): number => g / Math.max(1, t.flourG);
+  // some families are named for what is in them
+  if (family.id === 'chocolate-cake' && share(t.cocoaG) < 0.06) sum += 1.5;
+  if (family.id === 'maize-bread' && share(t.maizeG) < 0.2) sum += 1;
+  if (family.id === 'treacle-cake' && share(t.syrupG) < 0.15) sum += 1;
+  if (family.id.startsWith('fruit-cake') && share(t.piecesG) < 0.4) sum += 1;
   return sum;
 }
 

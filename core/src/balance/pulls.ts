@@ -17,7 +17,7 @@ const HOLD = {
   milk: 1.2,
   cocoa: 0.4,
 } as const;
-const TENDER = { fat: 0.8, heldFat: 0.25, sugar: 0.45, bran: 0.8, alcohol: 0.6 } as const;
+const TENDER = { fat: 0.8, heldFat: 0.25, sugar: 0.45, bran: 0.4, alcohol: 0.6 } as const;
 
 /** Gluten strength against bread wheat of the same protein. */
 const GLUTEN: Readonly<Record<string, number>> = {
@@ -122,7 +122,15 @@ export function usualIndex(family: Family): readonly [number, number] {
     half(plainIndex(family, f, family.sugar[0], e), plainIndex(family, f, family.sugar[1], e)),
     half(plainIndex(family, f, s, family.egg[0]), plainIndex(family, f, s, family.egg[1])),
   );
-  const usual: readonly [number, number] = family.id === 'free' ? [-100, 100] : [at - 0.9 * w, at + 0.9 * w];
+  // to have none of what the family may do without is usual: a soda bread of flour and buttermilk alone
+  const none = (r: readonly [number, number], m: number): number => (r[0] < 1 ? r[0] : m);
+  const usual: readonly [number, number] =
+    family.id === 'free'
+      ? [-100, 100]
+      : [
+          Math.min(at - 0.9 * w, plainIndex(family, none(family.fat, f), none(family.sugar, s), e)),
+          Math.max(at + 0.9 * w, plainIndex(family, f, s, none(family.egg, e))),
+        ];
   middles.set(family, usual);
   return usual;
 }

@@ -130,7 +130,7 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
   const raw = outside(t.waterPct, family.water);
   const who = [...water.entries].filter((e) => e.drinksG > 2).sort((a, b) => b.drinksG - a.drinksG)[0];
   // where plain water is out of range already, that is said; here only what drinking adds
-  if (d > 0.03 && d > raw + 0.03 && (!dry || who)) {
+  if (d > 0.03 && (dry ? who && d > raw + 0.03 : raw <= 0.03)) {
     out.push({
       id: 'hydration',
       state: dry ? 'low' : 'high',

@@ -31,6 +31,9 @@ export interface Totals {
   readonly liquidG: number;
   /** What is folded in whole: fruit, nuts, chips, cheese, g. */
   readonly piecesG: number;
+  /** What names some families: maize, and syrups and treacle, g. */
+  readonly maizeG: number;
+  readonly syrupG: number;
   /** Fat and sugar that can be creamed together, g. */
   readonly creamableG: number;
 }
@@ -54,6 +57,8 @@ export function totalsOf(lines: readonly Line[]): Totals {
     proteinG = 0,
     liquidG = 0,
     piecesG = 0,
+    maizeG = 0,
+    syrupG = 0,
     creamableG = 0;
   for (const { ingredient, grams, whole } of lines) {
     const c = ingredient.per100;
@@ -64,6 +69,8 @@ export function totalsOf(lines: readonly Line[]): Totals {
     if (ingredient.base === 'nut') nutG += grams;
     if (ingredient.base === 'cocoa') cocoaG += grams;
     if (ingredient.role === 'egg') eggG += grams;
+    if (/^(maize|corn|polenta|hominy)/.test(ingredient.id) && ingredient.base === 'flour') maizeG += grams;
+    if (ingredient.role === 'sugar' && c.water >= 10) syrupG += grams;
     if (ingredient.role === 'liquid') liquidG += grams;
     if (ingredient.role === 'fat' || (ingredient.role === 'sugar' && c.water < 5)) creamableG += grams;
     saltG += (ingredient.saltG ?? 0) * share;
@@ -97,6 +104,8 @@ export function totalsOf(lines: readonly Line[]): Totals {
     proteinG,
     liquidG,
     piecesG,
+    maizeG,
+    syrupG,
     creamableG,
     waterPct: waterG * per,
     fatPct: fatG * per,

@@ -9,6 +9,9 @@ import { LEAN_USUAL, type Beam, type WaterLine } from './pulls.js';
 import type { Totals } from './totals.js';
 import { outside, whole, type Verdict } from './verdict.js';
 
+/** What lies a hair outside, up to 3 % of the width, is not counted. */
+const slack = (d: number): number => (d > 0.03 ? d : 0);
+
 type Measure = 'fat' | 'sugar' | 'egg' | 'water' | 'salt';
 type Range = readonly [number, number];
 export const measures: readonly Measure[] = ['fat', 'sugar', 'egg', 'water', 'salt'];
@@ -39,9 +42,26 @@ const name: Readonly<Record<Measure, string>> = {
   salt: 'Salt',
 };
 
-function measureVerdict(m: Measure, t: Totals, family: Family): Verdict {
+/** How far water is outside: where something drinks, a wet formula is judged by what is left, a dry one by the worse of both. */
+export function waterOutside(t: Totals, water: WaterLine, family: Family): number {
+  const left = slack(outside(water.availablePct, water.usual));
+  return t.waterPct > family.water[1] && drinks(water) ? left : Math.max(outside(t.waterPct, family.water), left);
+}
+
+/** Per cent of flour that must be drunk for it to count as a reason. */
+const drinks = (water: WaterLine): boolean => water.drunkPct > 8;
+
+function measureVerdict(m: Measure, t: Totals, family: Family, water: WaterLine): Verdict {
   const x = pctOf(t, m);
   const range = rangeOf(family, m, t);
+  if (m === 'water' && x > range[1] && drinks(water) && waterOutside(t, water, family) === 0)
+    return {
+      id: m,
+      state: 'ok',
+      severity: 'note',
+      words: `Water ${whole(x)} %, of which ${whole(water.drunkPct)} is drunk: what is left is usual for ${aFamily(family)}.`,
+      rule: `Water left after drinking ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
+    };
   const d = outside(x, range);
   const state = d === 0 ? 'ok' : x < range[0] ? 'low' : 'high';
   const rule = `${name[m]} ${whole(range[0])}–${whole(range[1])} % of flour in ${aFamily(family)}`;
@@ -52,6 +72,9 @@ function measureVerdict(m: Measure, t: Totals, family: Family): Verdict {
   const words = `${name[m]} ${whole(x)} % is ${state} for ${aFamily(family)} (${state === 'low' ? 'from' : 'up to'} ${whole(edge)} %): ${says[m][state === 'low' ? 0 : 1]}.`;
   return { id: m, state, severity, words, rule };
 }
+
+/** Lift is known less well than a weight: this share of its band's width outside is still its edge. */
+const LIFT_EDGE = 0.06;
 
 function liftVerdict(lift: Lift, family: Family): Verdict {
   const [lo, hi] = lift.target;
@@ -83,6 +106,14 @@ function liftVerdict(lift: Lift, family: Family): Verdict {
       rule,
     };
   }
+  if (outside(x, lift.target) <= LIFT_EDGE)
+    return {
+      id: 'lift',
+      state: lift.state,
+      severity: 'note',
+      words: `${lift.state === 'low' ? 'Hardly enough' : 'All it can take'} for ${aFamily(family)}: at the very edge of what is usual.`,
+      rule,
+    };
   const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
   const severity = far ? 'faulty' : 'unusual';
   const words =
@@ -183,15 +214,13 @@ function amountVerdicts(formula: Formula, kitchen?: Kitchen): Verdict[] {
   return out;
 }
 
-/** What lies a hair outside is not counted. */
-const slack = (d: number): number => (d > 0.03 ? d : 0);
-
 export function verdictsOf(
   formula: Formula,
   lines: readonly Line[],
   t: Totals,
   lift: Lift,
   ledger: Ledger,
+  water: WaterLine,
   family: Family,
   kitchen?: Kitchen,
 ): Verdict[] {
@@ -210,7 +239,7 @@ export function verdictsOf(
     return out;
   }
   out.push(liftVerdict(lift, family), ledgerVerdict(ledger, masks(lines, t)));
-  if (family.id !== 'free') for (const m of measures) out.push(measureVerdict(m, t, family));
+  if (family.id !== 'free') for (const m of measures) out.push(measureVerdict(m, t, family, water));
   return out;
 }
 
@@ -235,7 +264,7 @@ export function meritOf(
     for (const m of measures) {
       const d = outside(pctOf(t, m), rangeOf(family, m, t));
       if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;
-      sum += m === 'water' ? Math.max(d, slack(outside(water.availablePct, water.usual))) : d;
+      sum += m === 'water' ? waterOutside(t, water, family) : d;
     }
     sum += Math.max(0, Math.abs(beam.lean) - LEAN_USUAL) / 2;
     sum += outside(lift.mmolPer100gBase.typical, lift.target);

@@ -135,8 +135,12 @@ export class FamilyMap {
     const [x, y] = this.axes();
     const f = this.family();
     if (f.id === 'free') return 'No family to stand among';
-    const off = (a: Axis, v: number): string | null => (v < f[a][0] ? `little ${a}` : v > f[a][1] ? `much ${a}` : null);
-    const said = [off(x, this.at().x), off(y, this.at().y)].filter((s): s is string => s !== null);
+    // as the verdicts have it, which leave a hair outside uncounted
+    const off = (a: Axis): string | null => {
+      const v = this.assessment().verdicts.find((x) => x.id === a);
+      return !v || v.severity === 'note' ? null : v.state === 'low' ? `little ${a}` : `much ${a}`;
+    };
+    const said = [off(x), off(y)].filter((s): s is string => s !== null);
     return said.length === 0
       ? 'In its family'
       : `${said.join(', ').replace(/^./, (c) => c.toUpperCase())} for ${f.plural}`;

@@ -111,8 +111,12 @@ export class LiftDrawing {
     const b = this.lift().bestBeforeMin;
     if (!this.any() || b.typical >= 119 || this.lift().state === 'low') return null;
     const x = this.x(b.typical);
-    const words = b.typical < 4 ? 'bake at once' : `best before ${Math.round(b.low)}–${Math.round(b.high)} min`;
     const left = x > 434;
+    // to the left of its flag there is less room, before the line where standing begins
+    const words =
+      b.typical < 4
+        ? 'bake at once'
+        : `${left && x < 470 ? 'by' : 'best before'} ${Math.round(b.low)}–${Math.round(b.high)} min`;
     return { x, words, anchor: left ? 'end' : 'start', textX: left ? x - 5 : x + 5 };
   });
   /** The figure in the corner: before losses, or what is left after standing. */
