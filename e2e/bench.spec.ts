@@ -109,6 +109,13 @@ test('by keys alone: a segment, a pull, the water, the point and the minutes can
     'true',
   );
   await expect(handle(page, 'Neutral oil, pull')).toHaveCount(0);
+  // the rest of the Bench by single keys
+  await page.keyboard.press('h');
+  await expect(page.getByRole('button', { name: 'held' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('button', { name: /^Shares as parts/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { name: 'Side by side' })).toBeVisible();
 });
 
 test('locked lines, a held total and a typed total stay true over a reload and undo', async ({ page }) => {

@@ -131,6 +131,8 @@ export class AdviceBar {
     const target = e.target as HTMLElement;
     const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('p-select') !== null;
     if (typing || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
-    if (e.key.toLowerCase() === 't' && !this.desk.ghost()) this.tryIt();
+    if (this.desk.ghost()) return;
+    if (e.key.toLowerCase() === 't') this.tryIt();
+    if (e.key.toLowerCase() === 'n') this.next();
   }
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import {
   catalogueRow,
   families,
@@ -63,6 +63,7 @@ const consistencies: Readonly<Record<Consistency, string>> = {
   ],
   providers: [Hand, Around],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bench.html',
   styleUrl: './bench.scss',
 })
@@ -74,6 +75,7 @@ export class Bench {
   protected readonly hand = inject(Hand);
   protected readonly around = inject(Around);
   private readonly undo = inject(Undo);
+  private readonly router = inject(Router);
 
   protected readonly formula = this.desk.shown;
   protected readonly a = this.desk.assessment;
@@ -182,6 +184,18 @@ export class Bench {
   protected ingredient(item: Item) {
     const f = this.formula();
     return ingredientOf(item.ingredient, f?.ingredients, this.desk.kitchen());
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.closest('p-select') !== null;
+    if (typing || e.defaultPrevented || this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey) return;
+    const does: Record<string, () => unknown> = {
+      h: () => this.hand.holdTotal.update((on) => !on),
+      p: () => this.asParts.update((on) => !on),
+      c: () => this.router.navigate(['/beside', this.id()]),
+    };
+    does[e.key.toLowerCase()]?.();
   }
 
   protected isBatter = isBatter;

@@ -98,8 +98,14 @@ export class KeysPanel {
     {
       title: 'On the Bench',
       rows: [
-        { keys: ['T'], does: 'try the first piece of advice' },
-        { keys: ['Enter'], does: 'keep what is being tried' },
+        { keys: ['T'], does: 'try the advice that is shown; Enter keeps it' },
+        { keys: ['N'], does: 'the next piece of advice' },
+        { keys: ['←', '→'], does: 'on a bar, a segment, the map’s point or the minutes: move it' },
+        { keys: ['Enter'], does: 'on a bar of an instrument: what it stands for' },
+        { keys: ['L'], does: 'on a line’s bar: lock it; Delete takes it out' },
+        { keys: ['H'], does: 'hold the total' },
+        { keys: ['P'], does: 'parts, or per cent of flour' },
+        { keys: ['C'], does: 'compare with another' },
       ],
     },
   ];
