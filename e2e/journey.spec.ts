@@ -24,7 +24,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   await page.getByRole('button', { name: 'to the bench' }).click();
 
   // the verdict, its fix tried, dropped, tried again and kept
-  await expect(page.getByRole('heading', { name: 'Lift is high for a quick bread' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Lift High for a quick bread' })).toBeVisible();
   const soda = gramsField(page, 'Baking soda');
   await expect(soda).toHaveValue('5.1');
   await page.getByRole('button', { name: 'try it' }).click();

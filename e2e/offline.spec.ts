@@ -59,7 +59,7 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
     await powder.fill('2 tsp');
     await powder.press('Enter');
     await expect(powder).toHaveValue('9.1');
-    await expect(page.getByRole('heading', { name: /Lift is high/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Lift High for/ })).toBeVisible();
 
     // the bake model's worker starts offline too
     await page.goto(`${base}/tins/rye-and-pear-loaf`);

@@ -47,8 +47,7 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
   const right = measurable(soda, Math.max(0, soda.grams - Math.max(0, left - aim)), kitchen);
   const change = { itemId: soda.item.id, grams: right };
   const out: Idea[] = [];
-  if (right < soda.grams)
-    out.push({ id: 'soda-to-its-acid', changes: [change], why: 'that is what its acid can meet' });
+  if (right < soda.grams) out.push({ id: 'soda-to-its-acid', changes: [change], why: 'what its acid can meet' });
   const powder = w.lines.find((l) => l.ingredient.leavener === 'powder');
   if (powder && right < soda.grams) {
     const wanted = ((w.lift.target[0] * 0.6 + w.lift.target[1] * 0.4) * w.totals.baseG) / 100;

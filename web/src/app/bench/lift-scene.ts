@@ -17,6 +17,16 @@ export const LIFT = {
   end: 564,
 } as const;
 
+/** The sides and the rounded base of the tin round the column. */
+export const WALL = ((): string => {
+  const { column: left, columnWidth: w, floor, top } = LIFT;
+  const right = left + w;
+  return (
+    `M${left - 5} ${top} L${left - 2} ${floor - 4} Q${left - 1} ${floor + 3} ${left + 8} ${floor + 3} ` +
+    `H${right - 8} Q${right + 1} ${floor + 3} ${right + 2} ${floor - 4} L${right + 5} ${top}`
+  );
+})();
+
 /** mmol at the top of the drawing: in steps, so that it does not breathe with every gram. */
 const STEPS = [8, 12, 16, 20, 25, 30, 40, 50, 65, 80, 120, 200, 400, 1000];
 export const scaleFor = (need: number): number => STEPS.find((s) => s >= need) ?? need;
@@ -31,6 +41,8 @@ export interface Layer {
   readonly comingH: number;
   readonly midY: number;
   readonly labelY: number;
+  /** The line from its label to it. */
+  readonly lead: string;
   readonly mmol: number;
 }
 
@@ -68,7 +80,10 @@ export function layersOf(lift: Lift, min: number, y: (mmol: number) => number): 
     return { ...l, labelY: last };
   });
   const over = Math.max(0, HEADED - (spread.at(-1)?.labelY ?? 99));
-  return spread.map((l) => ({ ...l, labelY: l.labelY + over }));
+  return spread.map((l) => {
+    const labelY = l.labelY + over;
+    return { ...l, labelY, lead: `M${LIFT.column - 6} ${l.midY} L${LIFT.column - 15} ${labelY - 4} h-5` };
+  });
 }
 
 /** How many minutes the strip shows: enough for this batter's best-before, in steps. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { familyFor, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
-import { layersOf, LIFT, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
+import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from './words';
 
 const said: Readonly<Record<LiftSource, string>> = {
@@ -36,12 +36,17 @@ export class LiftDrawing {
   protected readonly stand = signal(0);
 
   protected readonly G = LIFT;
+  protected readonly wall = WALL;
   protected readonly tenth = tenth;
   protected readonly pct = pct;
   protected readonly said = said;
 
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
+  /** The label before it says already what is meant. */
+  protected readonly words = computed(
+    () => this.verdict()?.words.replace(/^Lift is (.)/, (_, c: string) => c.toUpperCase()) ?? 'Nothing to lift yet.',
+  );
   protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
   protected readonly hasBand = computed(() => this.family().id !== 'free');
 
@@ -75,6 +80,7 @@ export class LiftDrawing {
       y: this.y(hi),
       h: Math.max(2, this.y(lo) - this.y(hi)),
       lo: this.y(lo),
+      edge: `M${LIFT.column - 4} ${this.y(hi)} H${LIFT.end} M${LIFT.column - 4} ${this.y(lo)} H${LIFT.end}`,
       loText: pct(lo),
       hiText: pct(hi),
     };
@@ -83,10 +89,13 @@ export class LiftDrawing {
     const s = this.stood();
     return { y: this.y(s.kept + s.lost), h: this.y(s.kept) - this.y(s.kept + s.lost), mmol: s.lost };
   });
+  /** How far the lift may be off, up and down. */
   protected readonly whisker = computed(() => {
     const b = this.lift().mmolPer100gBase;
     const k = b.typical > 0 ? this.stood().kept / b.typical : 1;
-    return { hi: this.y(b.high * k), lo: this.y(b.low * k) };
+    const x = LIFT.column + this.gasWidth() - 14;
+    const [hi, lo] = [this.y(b.high * k), this.y(b.low * k)];
+    return `M${x} ${hi} V${lo} m-4 0 h8 M${x - 4} ${hi} h8`;
   });
   protected readonly beforeY = computed(() => {
     const b = this.before();

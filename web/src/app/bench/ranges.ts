@@ -34,77 +34,7 @@ const pctOf = (a: Assessment, m: Measure): number =>
       </button>
     }
   `,
-  styles: `
-    :host {
-      contain: layout style;
-      display: grid;
-      grid-template-columns: repeat(5, 1fr);
-      gap: 0 1.1rem;
-    }
-    .line {
-      border: 0;
-      background: none;
-      padding: 0.1rem 0;
-      text-align: left;
-      cursor: help;
-      border-radius: 6px;
-    }
-    .line:hover {
-      background: var(--enamel-2);
-    }
-    .strip {
-      display: block;
-      position: relative;
-      height: 0.7rem;
-    }
-    .strip::before {
-      content: '';
-      position: absolute;
-      inset-inline: 0;
-      top: 50%;
-      border-top: 1.5px solid var(--hair);
-    }
-    .zone {
-      position: absolute;
-      top: 18%;
-      height: 64%;
-      background: var(--rim-wash);
-      border-inline: 2px solid var(--rim-soft);
-    }
-    .at {
-      position: absolute;
-      top: 0;
-      height: 100%;
-      width: 5px;
-      margin-left: -2.5px;
-      border-radius: 3px;
-      background: var(--rim);
-    }
-    .at.out {
-      background: var(--faulty);
-    }
-    .was {
-      position: absolute;
-      top: 0;
-      height: 100%;
-      border-left: 2px dashed var(--ink-2);
-    }
-    .v {
-      font-weight: 700;
-      font-size: 0.86rem;
-      line-height: 1.1;
-      white-space: nowrap;
-    }
-    .v .quiet {
-      font-weight: 450;
-      font-size: 0.8rem;
-    }
-    @media (max-width: 720px) {
-      :host {
-        grid-template-columns: repeat(3, 1fr);
-      }
-    }
-  `,
+  styleUrl: './ranges.scss',
 })
 export class Ranges {
   protected readonly panels = inject(Panels);
