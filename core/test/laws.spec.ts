@@ -4,6 +4,7 @@ import {
   applyChanges,
   assess,
   defaultKitchen,
+  explain,
   families,
   powders,
   type Assessment,
@@ -228,6 +229,34 @@ describe('powder of a kitchen', () => {
     // 14 g of powder with 29 % soda: 48 mmol, and what its aluminium salt adds
     expect(sodium('double-acting')).toBeGreaterThan(48 * 22.99);
     expect(sodium('aluminium-free')).toBeGreaterThan(sodium('double-acting'));
+  });
+});
+
+describe('soda, asked what could meet it', () => {
+  it('names tartar, sour things and powder by their own values', () => {
+    const f = formula([
+      ['plain-flour', 250],
+      ['baking-soda', 5],
+      ['water', 200],
+    ]);
+    const why = explain(f, 'entry:i1');
+    const of = (name: string): number => why.inputs.find((i) => i.name.includes(name))?.value ?? NaN;
+    expect(of('tartar')).toBeCloseTo(11.2, 1);
+    // 14 g of vinegar or lemon juice, some 130 g of buttermilk, three to four and a half of powder a gram of soda
+    expect(of('vinegar') / 5).toBeCloseTo(14, 0);
+    expect(of('lemon juice') / 5).toBeCloseTo(14, 0);
+    expect(of('buttermilk') / 5).toBeGreaterThan(110);
+    expect(of('buttermilk') / 5).toBeLessThan(150);
+    expect(of('powder') / 5).toBeGreaterThan(3.2);
+    expect(of('powder') / 5).toBeLessThan(4.5);
+    // and with that much vinegar the soda is met
+    const met = formula([
+      ['plain-flour', 250],
+      ['baking-soda', 5],
+      ['water', 130],
+      ['vinegar', of('vinegar')],
+    ]);
+    expect(assess(met).ledger.leftSodaGPer100gBatter.typical).toBeLessThan(0.02);
   });
 });
 

@@ -1,13 +1,14 @@
 import { aFamily } from '../balance/families.js';
 import { looseness } from '../balance/totals.js';
 import type { Weighed } from '../balance/weigh.js';
-import { typically } from '../formula/bands.js';
+import { exactly, typically } from '../formula/bands.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { crumbOf } from '../leavening/crumb.js';
 import { SPLIT, standingAt } from '../leavening/lift.js';
 import { acidOf, powderIn, powderTypeOf, strengthOf } from '../leavening/parts.js';
 import { powderKind } from '../leavening/powders.js';
-import { acidToMeet, sodaInPowder, thumbOf } from '../leavening/thumb.js';
+import { acidToMeet, homeMade, sodaInPowder, thumbOf } from '../leavening/thumb.js';
 import { altitudeFactors, pressureRatio, SETTING_C } from '../leavening/volume.js';
 import { plain } from '../quantity/numbers.js';
 import { capital, chemistry, type Explanation } from './types.js';
@@ -154,6 +155,30 @@ export function explainLedger(w: Weighed): Explanation {
   };
 }
 
+/** What could meet a weight of soda, each by its own acid value, and the powder that gives the same gas. */
+function wouldMeet(sodaG: number, kitchen: Kitchen): Inputs {
+  const { tartarG } = homeMade(sodaG);
+  const by = (id: string, name: string) => {
+    const b = acidToMeet(sodaG, catalogueRow(id).acidMeq ?? exactly(1));
+    const span =
+      Math.round(b.low) === Math.round(b.high) ? '' : `${Math.round(b.low)}–${Math.round(b.high)} g, by its acid`;
+    return { name: `or ${name}`, value: Math.round(b.typical), unit: 'g', from: span };
+  };
+  const swap = sodaInPowder(sodaG, powderKind(kitchen.powders[0]?.type ?? 'double-acting'));
+  return [
+    { name: 'cream of tartar that meets it', value: tartarG, unit: 'g', from: '2.24 g a gram of soda (computed)' },
+    by('vinegar', 'vinegar'),
+    by('lemon-juice', 'lemon juice'),
+    by('buttermilk', 'buttermilk'),
+    {
+      name: 'or powder for the same gas',
+      value: swap.typical,
+      unit: 'g',
+      from: `${plain(swap.low)}–${plain(swap.high)} g; acid that the soda used up then stays as tang`,
+    },
+  ];
+}
+
 /** One side of one entry: how much soda an acid can meet, or how much soda a leavener holds. */
 export function explainEntry(w: Weighed, itemId: string, kitchen: Kitchen): Explanation {
   const mine = w.ledger.entries.filter((e) => e.itemId === itemId);
@@ -184,6 +209,7 @@ export function explainEntry(w: Weighed, itemId: string, kitchen: Kitchen): Expl
       .join('; '),
     inputs: [
       { name: 'weight', value: line.grams, unit: 'g', from: 'this line' },
+      ...(entry.side === 'soda' && !powder ? wouldMeet(line.grams, kitchen) : []),
       ...(line.ingredient.acidMeq
         ? [
             {

@@ -24,7 +24,7 @@ import { Panels } from './panels';
       @if (what(); as e) {
         <p>{{ e.words }}</p>
         <p class="equation">{{ e.equation }}</p>
-        @if (e.band; as b) {
+        @if (spread(); as b) {
           <p class="quiet">
             Likely {{ figure(b.typical) }}; four times in five between {{ figure(b.low) }} and {{ figure(b.high) }}.
           </p>
@@ -84,6 +84,11 @@ export class WhyPanel {
   private readonly desk = inject(Desk);
   private readonly bakery = inject(Bakery);
   protected readonly figure = plain;
+  /** A weight that was typed is not uncertain. */
+  protected readonly spread = computed(() => {
+    const b = this.what()?.band;
+    return b && b.high - b.low > 1e-9 ? b : null;
+  });
   protected readonly what = computed<Explanation | null>(() => {
     const key = this.panels.why();
     const f = this.panels.about() ?? this.desk.shown();
