@@ -51,6 +51,8 @@ test('search finds a thing by any of its names; stock and price take any unit, s
     .getByRole('button', { name: /^Egg\b/ })
     .first()
     .click();
+  // the card is the egg's before anything is typed into it
+  await expect(page.getByRole('heading', { level: 2, name: 'Egg', exact: true })).toBeVisible();
   await page.getByLabel('in stock').fill('a lot');
   await page.getByLabel('in stock').press('Tab');
   await expect(page.getByRole('alert')).toContainText('no amount I can read');
