@@ -358,7 +358,11 @@ describe('ordinary formulas', () => {
   it('are nearly all in balance, and then get no advice', () => {
     const odd = weighed.filter(({ a }) => grave(a).length > 0);
     expect(odd.map((x) => `${x.title}: ${grave(x.a).join(' ')}`).length).toBeLessThanOrEqual(2);
-    for (const { title, a } of weighed) if (a.merit === 0) expect(a.advice).withContext(title).toEqual([]);
+    for (const { title, a } of weighed)
+      if (grave(a).length === 0)
+        expect(a.advice.map((x) => x.words))
+          .withContext(title)
+          .toEqual([]);
   });
 
   it('leave as much soda as is ordinarily left, and it shows where it should', () => {

@@ -9,7 +9,7 @@ import { weigh, type Weighed } from './weigh.js';
 import { aFamily, type Family } from './families.js';
 import { LEAN_USUAL } from './pulls.js';
 import { outside } from './verdict.js';
-import { measures, pctOf, rangeOf, waterOutside } from './verdicts.js';
+import { LIFT_EDGE, measures, pctOf, rangeOf, waterOutside } from './verdicts.js';
 
 export interface Advice {
   readonly id: string;
@@ -19,6 +19,8 @@ export interface Advice {
   readonly merit: number;
 }
 
+/** A merit not worth a change: what one measure may lie outside without being called unusual. */
+const TRIFLE = 0.03;
 /** Left-over soda that advice aims for: browner, not dark. */
 const AIM_LEFT_G = 0.08;
 
@@ -221,8 +223,9 @@ export function adviceFor(formula: Formula, kitchen: Kitchen, w: Weighed, locked
   const { family } = w;
   const unsettled =
     w.ledger.leftSodaGPer100gBatter.typical > (w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain);
-  // what lies a hair outside is not worth a change
-  if (w.merit <= 0.03 && !unsettled) return out;
+  // what lies a hair outside, or lift at the edge of its band, is not worth a change
+  const lift = family.id === 'free' ? 0 : outside(w.lift.mmolPer100gBase.typical, w.lift.target);
+  if (w.merit - (lift <= LIFT_EDGE ? lift : 0) <= TRIFLE && !unsettled) return out;
   const ideas = [
     ...sodaIdeas(w, family, kitchen),
     ...liftIdeas(w, kitchen),

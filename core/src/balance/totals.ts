@@ -31,7 +31,7 @@ export interface Totals {
   readonly liquidG: number;
   /** What is folded in whole: fruit, nuts, chips, cheese, g. */
   readonly piecesG: number;
-  /** What names some families: maize, and syrups and treacle, g. */
+  /** What names some families: maize meal (not its starch), and syrups and treacle, g. */
   readonly maizeG: number;
   readonly syrupG: number;
   /** Fat and sugar that can be creamed together, g. */
@@ -69,7 +69,7 @@ export function totalsOf(lines: readonly Line[]): Totals {
     if (ingredient.base === 'nut') nutG += grams;
     if (ingredient.base === 'cocoa') cocoaG += grams;
     if (ingredient.role === 'egg') eggG += grams;
-    if (/^(maize|corn|polenta|hominy)/.test(ingredient.id) && ingredient.base === 'flour') maizeG += grams;
+    if (/^maize-(?!starch)/.test(ingredient.id)) maizeG += grams;
     if (ingredient.role === 'sugar' && c.water >= 10) syrupG += grams;
     if (ingredient.role === 'liquid') liquidG += grams;
     if (ingredient.role === 'fat' || (ingredient.role === 'sugar' && c.water < 5)) creamableG += grams;

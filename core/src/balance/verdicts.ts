@@ -74,7 +74,7 @@ function measureVerdict(m: Measure, t: Totals, family: Family, water: WaterLine)
 }
 
 /** Lift is known less well than a weight: this share of its band's width outside is still its edge. */
-const LIFT_EDGE = 0.06;
+export const LIFT_EDGE = 0.06;
 
 function liftVerdict(lift: Lift, family: Family): Verdict {
   const [lo, hi] = lift.target;

@@ -32,12 +32,6 @@ export class Hand {
     return !this.locked().includes(itemId);
   }
 
-  grams(itemId: string): number {
-    return (
-      allItems(this.desk.shown() ?? ({ groups: [] } as unknown as Formula)).find((i) => i.id === itemId)?.grams ?? 0
-    );
-  }
-
   /** Shows an amount without storing it. */
   pull(itemId: string, grams: number): void {
     const f = this.desk.formula();

@@ -38,11 +38,12 @@ export class Pull {
   /** What it amounts to here, for a screen reader: "meets 2.1 g of soda". */
   readonly pullText = input('');
 
-  /** A locked line cannot be pulled; what stands for nothing that can be weighed neither. */
   /** Key of the reason behind it. */
   readonly pullWhy = input.required<string>();
+  /** The formula it belongs to, where that is not the one in hand. */
   readonly pullAbout = input<Formula | null>(null);
 
+  /** A locked line cannot be pulled; what stands for nothing that can be weighed neither. */
   protected readonly live = computed(() => this.gramsPerUnit() !== 0 && this.hand?.canPull(this.orvinPull()) === true);
   protected readonly shownGrams = computed(() => Math.round(this.pullGrams() * 10) / 10);
   private grip: { x: number; grams: number; perPx: number; moved: boolean; now: number } | null = null;
