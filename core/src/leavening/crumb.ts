@@ -100,20 +100,26 @@ function effectsOf(lines: readonly Line[], ledger: Ledger, masked: boolean): Eff
   return out;
 }
 
+/** mmol of sodium that a line's leaveners bring; salt apart. */
+function leavenerSodium(line: Line, kitchen?: Kitchen): number {
+  const { ingredient, grams } = line;
+  const soda = ingredient.leavener === 'soda' ? (grams / SODA_G_PER_MOL) * 1000 : 0;
+  const kind = powderIn(line, kitchen);
+  if (!kind) return soda;
+  // a self-raising flour holds as much powder as gives its gas
+  const powderG = ingredient.co2Mmol
+    ? (grams * ingredient.co2Mmol.typical) / 100 / ((kind.soda.typical / kind.gPerMol) * 1000 * kind.met)
+    : grams;
+  return soda + powderG * kind.sodiumMmolPerG;
+}
+
+/** mg of sodium in a line, its salt included. */
+export const sodiumMgOf = (line: Line, kitchen?: Kitchen): number =>
+  leavenerSodium(line, kitchen) * SODIUM_G_PER_MOL +
+  (((line.ingredient.saltG ?? 0) * line.grams) / 100) * SODIUM_MG_PER_G_SALT;
+
 function sodiumOf(lines: readonly Line[], saltG: number, batterG: number, kitchen?: Kitchen): Crumb['sodium'] {
-  let mmol = 0;
-  for (const line of lines) {
-    const { ingredient, grams } = line;
-    if (ingredient.leavener === 'soda') mmol += (grams / SODA_G_PER_MOL) * 1000;
-    const kind = powderIn(line, kitchen);
-    if (!kind) continue;
-    // a self-raising flour holds as much powder as gives its gas
-    const powderG = ingredient.co2Mmol
-      ? (grams * ingredient.co2Mmol.typical) / 100 / ((kind.soda.typical / kind.gPerMol) * 1000 * kind.met)
-      : grams;
-    mmol += powderG * kind.sodiumMmolPerG;
-  }
-  const leavenersMg = mmol * SODIUM_G_PER_MOL;
+  const leavenersMg = lines.reduce((sum, line) => sum + leavenerSodium(line, kitchen), 0) * SODIUM_G_PER_MOL;
   const saltMg = saltG * SODIUM_MG_PER_G_SALT;
   return { leavenersMg, saltMg, mgPer100gBatter: batterG > 0 ? ((leavenersMg + saltMg) / batterG) * 100 : 0 };
 }

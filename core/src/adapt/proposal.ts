@@ -1,0 +1,296 @@
+import { assess } from '../balance/assess.js';
+import { rangeOf, waterOutside } from '../balance/verdicts.js';
+import { outside } from '../balance/verdict.js';
+import { LEAN_USUAL } from '../balance/pulls.js';
+import { weigh, type Weighed } from '../balance/weigh.js';
+import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
+import { applyChanges, allItems, ingredientFor } from '../formula/formula.js';
+import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
+import { asMeasured } from '../quantity/amount.js';
+import { plain } from '../quantity/numbers.js';
+import { familyFor } from '../balance/families.js';
+import type { Bowl } from './bowl.js';
+import { formulaWith } from './bowl.js';
+import type { Found } from './search.js';
+import type { Judged, Proposal, ProposalKind, ProposalLine, Request, Wish } from './types.js';
+import { isMet, traitsOf, wishWords } from './wishes.js';
+
+/** A figure that a change is for. */
+type Dim = 'lift' | 'soda' | 'tang' | 'water' | 'fat' | 'sugar' | 'egg' | 'salt' | 'beam' | 'batter';
+
+/** What a line is for when its change brings a figure back: [it was too low, it was too high]. */
+const MENDS: Readonly<Record<Dim, readonly [string, string]>> = {
+  lift: ['it rises as it should', 'it will not dome, crack or sink'],
+  soda: ['', 'only as much soda as its acid can meet'],
+  tang: ['', 'less tang left over'],
+  water: ['enough water for what drinks it, and for the flour', 'it sets through the middle'],
+  fat: ['tender, and it keeps longer', 'not greasy, and it holds up'],
+  sugar: ['moister and better coloured', 'it sets sooner and will not sink'],
+  egg: ['something to hold it up', 'less springy'],
+  salt: ['not bland', 'not salty'],
+  beam: ['tender, as it should be', 'firm enough to stand'],
+  batter: ['as much batter as before', 'no more batter than before'],
+};
+/** What a line is for when its change keeps a figure where it was. */
+const KEEPS: Readonly<Record<Dim, string>> = {
+  lift: 'keeps the lift',
+  soda: 'keeps soda and acid even',
+  tang: 'meets the acid that would be left',
+  water: 'keeps the batter as wet as it was',
+  fat: 'keeps it as rich as it was',
+  sugar: 'keeps it as sweet as it was',
+  egg: 'keeps as much egg',
+  salt: 'keeps it as salty as it was',
+  beam: 'keeps structure and tenderness even',
+  batter: 'keeps the amount of batter',
+};
+const DIMS = Object.keys(MENDS) as Dim[];
+
+/** How far outside its band each figure is, in units of merit, with the side. */
+function offBand(w: Weighed, kitchenless = false): Readonly<Record<Dim, number>> {
+  const { totals: t, family } = w;
+  const none = { lift: 0, soda: 0, tang: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, beam: 0, batter: 0 };
+  if (t.baseG <= 0 || kitchenless) return none;
+  const step = w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
+  const soda = Math.max(0, w.ledger.leftSodaGPer100gBatter.typical - step) / 0.2;
+  if (family.id === 'free') return { ...none, soda };
+  const judged = familyFor(family.id, t);
+  return {
+    ...none,
+    soda,
+    lift: outside(w.lift.mmolPer100gBase.typical, w.lift.target),
+    water: waterOutside(t, w.water, judged),
+    fat: outside(t.fatPct, judged.fat),
+    sugar: outside(t.sugarPct, judged.sugar),
+    egg: outside(t.eggPct, rangeOf(judged, 'egg', t)),
+    salt: Math.max(0, t.saltPct - judged.salt[1]) / 2,
+    beam: Math.max(0, Math.abs(w.beam.lean) - LEAN_USUAL) / 2,
+  };
+}
+
+/** Each figure on a scale of half its usual width, so that distances between two formulas compare. */
+function standing(w: Weighed): Readonly<Record<Dim, number>> {
+  const { totals: t, family: f } = w;
+  const half = ([lo, hi]: readonly [number, number], wide: number): number => (hi - lo > 1e3 ? wide : Math.max(hi - lo, 1)) / 2;
+  return {
+    lift: w.lift.mmolPer100gBase.typical / half(w.lift.target, 12),
+    soda: w.ledger.leftSodaGPer100gBatter.typical / 0.12,
+    tang: w.ledger.leftAcidMeqPer100gBatter.typical / 3,
+    water: t.availablePct / half(w.water.usual, 50),
+    fat: t.fatPct / half(f.fat, 30),
+    sugar: t.sugarPct / half(f.sugar, 50),
+    egg: t.eggPct / half(f.egg, 40),
+    salt: t.saltPct / 1,
+    beam: w.beam.lean,
+    batter: t.batterG / Math.max(1, 0.12 * t.batterG),
+  };
+}
+
+export const shortName = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
+
+function amountWords(grams: number, ingredient: Ingredient, item: Item, kitchen: Kitchen): string {
+  if (grams < 0.05) return 'none';
+  const by = asMeasured(grams, ingredient, kitchen.measures, item.form);
+  const small = ingredient.role === 'leavener' || ingredient.role === 'salt' || ingredient.role === 'flavour';
+  return small || ingredient.role === 'egg' ? by : `${plain(Math.round(grams * 10) / 10)} g`;
+}
+
+function lineWords(kind: ProposalLine['kind'], from: Ingredient, to: Ingredient, fromG: number, toG: number, item: Item, kitchen: Kitchen): string {
+  const was = amountWords(fromG, from, item, kitchen);
+  const is = amountWords(toG, to, item, kitchen);
+  switch (kind) {
+    case 'added':
+      return `add ${shortName(to)}, ${is}`;
+    case 'left out':
+      return `no ${shortName(from)}`;
+    case 'replaced':
+      return `${shortName(to)}, ${is}, for ${shortName(from)}, ${was}`;
+    case 'amount':
+      // where spoons or eggs read the same, grams tell them apart
+      if (was === is)
+        return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${plain(fromG)} → ${plain(toG)} g`;
+      return toG < 0.05 ? `no ${shortName(from)}` : `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${was} → ${is}`;
+  }
+}
+
+/** How a formula stands, by the full assessment. */
+export function judge(formula: Formula, kitchen: Kitchen): Judged {
+  const a = assess(formula, kitchen);
+  const verdicts = a.verdicts.filter((v) => v.severity !== 'note' || v.id === 'lift' || v.id === 'ledger');
+  const off = a.verdicts.filter((v) => v.severity !== 'note');
+  const words = off.length === 0 ? 'in balance' : off.map((v) => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`).join(', ');
+  return { merit: a.merit, verdicts, words };
+}
+const dimName = (id: string): string =>
+  ({ lift: 'lift', ledger: 'soda', hydration: 'water left', structure: 'tenderness' })[id] ?? id.replace(/:.*/, '');
+
+/** The rows of a proposal: what changes from `asked` to `found`, each with what it is for. */
+function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Request): ProposalLine[] {
+  const { kitchen } = bowl;
+  const before = weigh(asked, kitchen);
+  const like = bowl.like;
+  const wishes = request.wishes ?? [];
+  const askedItems = new Map(allItems(asked).map((i) => [i.id, i]));
+  return allItems(found.formula).flatMap((item): ProposalLine[] => {
+    const old = askedItems.get(item.id);
+    const ingredient = ingredientFor(found.formula, item, kitchen);
+    const was = old ? ingredientFor(asked, old, kitchen) : ingredient;
+    const swapped = old !== undefined && old.ingredient !== item.ingredient;
+    const fromG = old?.grams ?? 0;
+    if (old && !swapped && Math.abs(fromG - item.grams) < 0.005) return [];
+    const kind: ProposalLine['kind'] = !old ? 'added' : swapped ? 'replaced' : item.grams < 0.005 ? 'left out' : 'amount';
+    const i = bowl.moves.findIndex((m) => m.line.item.id === item.id);
+    const candidate = bowl.moves[i]?.candidate;
+    const reason =
+      wishReason(item.id, item.grams - fromG, wishes, asked, found, bowl, i) ??
+      figureReason(bowl, found, i, before, like) ??
+      candidate?.why ??
+      (kind === 'left out' ? 'as you asked' : 'rounds to what can be measured');
+    return [
+      {
+        id: item.id,
+        kind,
+        name: ingredient.name,
+        fromG,
+        toG: item.grams,
+        words: lineWords(kind, was, ingredient, fromG, item.grams, item, kitchen),
+        reason: candidate?.why && kind !== 'amount' ? candidate.why : reason,
+        ...(kind === 'added' || kind === 'replaced' ? { item } : {}),
+        ...(kind === 'added' ? { groupId: found.formula.groups.find((g) => g.items.some((x) => x.id === item.id))?.id ?? '' } : {}),
+      },
+    ];
+  });
+}
+
+/** The wish that is missed when this one line stays as it was. */
+function wishReason(itemId: string, by: number, wishes: readonly Wish[], asked: Formula, found: Found, bowl: Bowl, i: number): string | null {
+  if (wishes.length === 0) return null;
+  const without = undone(bowl, found, i);
+  const w = weigh(without, bowl.kitchen);
+  const missed = wishes.find(
+    (wish) =>
+      isMet(wish, found.formula, found.weighed, bowl.kitchen, asked) && !isMet(wish, without, w, bowl.kitchen, asked),
+  );
+  if (!missed || by === 0) return null;
+  if (missed.kind === 'amount' && missed.itemId === itemId) return 'as you asked';
+  return missed.kind === 'batter' ? 'for the batter you asked for' : `you asked for ${wishWords(missed, asked, bowl.kitchen)}`;
+}
+
+function undone(bowl: Bowl, found: Found, i: number): Formula {
+  return formulaWith(
+    bowl,
+    found.grams.map((g, j) => (j === i ? (bowl.moves[i]?.fromG ?? 0) : g)),
+  );
+}
+
+/** The figure that suffers most when this one line stays as it was: mended by it, or kept by it. */
+function figureReason(bowl: Bowl, found: Found, i: number, before: Weighed, like: Weighed): string | null {
+  if (i < 0) return null;
+  const without = weigh(undone(bowl, found, i), bowl.kitchen);
+  const [offWith, offWithout] = [offBand(found.weighed), offBand(without)];
+  const worst = DIMS.map((d) => [d, offWithout[d] - offWith[d]] as const).sort((a, b) => b[1] - a[1])[0];
+  if (worst && worst[1] > 0.02) {
+    const [d] = worst;
+    const wasOff = offBand(before)[d] > 0.02;
+    const low = standing(without)[d] < standing(found.weighed)[d];
+    return wasOff ? MENDS[d][low ? 0 : 1] || KEEPS[d] : KEEPS[d];
+  }
+  const [is, would, ref] = [standing(found.weighed), standing(without), standing(like)];
+  const drift = DIMS.map((d) => [d, Math.abs(would[d] - ref[d]) - Math.abs(is[d] - ref[d])] as const).sort((a, b) => b[1] - a[1])[0];
+  return drift && drift[1] > 0.04 ? KEEPS[drift[0]] : null;
+}
+
+/** What changes in the crumb that no verdict speaks of. */
+export function costsOf(like: Weighed, now: Weighed): string[] {
+  const [was, is] = [traitsOf(like), traitsOf(now)];
+  const out: string[] = [];
+  const say = (id: keyof typeof was, less: string, more: string): void => {
+    const by = is[id] - was[id];
+    if (Math.abs(by) >= 0.22) out.push(`${Math.abs(by) >= 0.5 ? '' : 'a little '}${by < 0 ? less : more}`);
+  };
+  say('crumb', 'tighter', 'more open');
+  say('bite', 'firmer', 'more tender');
+  say('mouth', 'drier', 'moister');
+  say('colour', 'paler', 'darker');
+  const stood = like.lift.standMin - now.lift.standMin;
+  if (stood >= 10 && now.lift.standMin < 20) out.push(`waits only about ${now.lift.standMin} minutes`);
+  return out;
+}
+
+const TITLES: Readonly<Record<ProposalKind, string>> = {
+  fewest: 'Fewest changes',
+  nearest: 'Nearest to what it was',
+  stock: 'From what is there',
+  another: 'Another way',
+  swap: 'Swapped',
+  new: 'A new formula',
+  possible: 'As near as can be',
+};
+
+/** Puts a weighed solution into words. */
+export function proposalOf(
+  kind: ProposalKind,
+  asked: Formula,
+  bowl: Bowl,
+  found: Found,
+  request: Request,
+  extra: { readonly title?: string; readonly costs?: readonly string[]; readonly formula?: Formula } = {},
+): Proposal {
+  const formula = tidied(extra.formula ?? found.formula, asked);
+  const lines = linesOfProposal(asked, bowl, { ...found, formula: extra.formula ?? found.formula }, request);
+  const changes = lines.filter((l) => l.kind === 'amount' || l.kind === 'left out').map((l) => ({ itemId: l.id, grams: l.toG }));
+  const said = lines.slice(0, 3).map((l) => l.words).join('; ');
+  return {
+    id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
+    kind,
+    title: extra.title ?? TITLES[kind],
+    words: `${said.charAt(0).toUpperCase()}${said.slice(1)}${lines.length > 3 ? `; and ${lines.length - 3} more` : ''}`,
+    formula,
+    changes,
+    lines,
+    before: judge(asked, bowl.kitchen),
+    after: judge(formula, bowl.kitchen),
+    merit: weigh(formula, bowl.kitchen).merit,
+    costs: [...costsOf(bowl.like, found.weighed), ...(extra.costs ?? [])],
+    request,
+  };
+}
+
+/** Lines that a swap left at nothing are gone; a line that was at nothing before stays. */
+function tidied(formula: Formula, asked: Formula): Formula {
+  const had = new Map(allItems(asked).map((i) => [i.id, i.grams]));
+  const gone = allItems(formula).filter((i) => i.grams < 0.005 && (had.get(i.id) ?? 0) >= 0.005);
+  if (gone.length === 0) return formula;
+  const ids = new Set(gone.map((i) => i.id));
+  return {
+    ...formula,
+    groups: formula.groups.map((g) => ({ ...g, items: g.items.filter((i) => !ids.has(i.id)) })),
+    method: formula.method.map((s) =>
+      s.itemIds.some((id) => ids.has(id)) ? { ...s, itemIds: s.itemIds.filter((id) => !ids.has(id)) } : s,
+    ),
+  };
+}
+
+/**
+ * A formula with only some lines of a proposal taken.
+ * @param take ids of the lines to take; others stay as they are in `formula`
+ */
+export function withLines(formula: Formula, proposal: Proposal, take: readonly string[]): Formula {
+  const mine = proposal.lines.filter((l) => take.includes(l.id));
+  if (mine.length === proposal.lines.length) return proposal.formula;
+  const gone = new Set(mine.filter((l) => l.kind === 'left out').map((l) => l.id));
+  const amounts = mine.filter((l) => l.kind === 'amount').map((l) => ({ itemId: l.id, grams: l.toG }));
+  const swapped = new Map(mine.flatMap((l) => (l.kind === 'replaced' && l.item ? [[l.id, l.item] as const] : [])));
+  const added = mine.filter((l) => l.kind === 'added' && l.item);
+  const base = applyChanges(formula, amounts);
+  return {
+    ...base,
+    groups: base.groups.map((g) => ({
+      ...g,
+      items: [
+        ...g.items.filter((i) => !gone.has(i.id)).map((i) => swapped.get(i.id) ?? i),
+        ...added.filter((l) => l.groupId === g.id).flatMap((l) => (l.item ? [l.item] : [])),
+      ],
+    })),
+  };
+}

@@ -1,0 +1,124 @@
+import type { Formula } from '../formula/types.js';
+import { weigh, type Weighed } from '../balance/weigh.js';
+import { formulaWith, type Bowl, type Move } from './bowl.js';
+import { combine, constant, term, valueOf, type Limits, type Linear, type Solver } from './linear.js';
+import { modelOf, type BandRow, type Model, type Weights } from './model.js';
+import { tidy } from './steps.js';
+import type { Wish } from './types.js';
+import { isMet, rowsOf } from './wishes.js';
+
+/** A weighed solution. */
+export interface Found {
+  readonly kind: 'found';
+  readonly formula: Formula;
+  /** Weight of each line of the bowl. */
+  readonly grams: readonly number[];
+  readonly weighed: Weighed;
+  readonly touched: readonly number[];
+  /** Every wish is met, by the full assessment. */
+  readonly met: boolean;
+}
+
+export interface Terms {
+  readonly wishes: readonly Wish[];
+  readonly weights: Weights;
+  /** The merit may not rise above this; left out, it is only kept small. */
+  readonly maxMerit?: number;
+  /** Bands that may not be further outside than this (in widths), by id. */
+  readonly bandLimit?: ReadonlyMap<BandRow['id'], number>;
+  /** Wishes bend, at this cost for a whole unit, instead of having to hold. */
+  readonly bending?: number;
+  /** Sets of lines that may not all be touched again, for another way. */
+  readonly notAgain?: readonly (readonly number[])[];
+}
+
+export type Searched = Found | { readonly kind: 'infeasible' } | { readonly kind: 'limit' };
+
+/** Linearised once, and then looked at again from where the solution was, so often. */
+const PASSES = 4;
+/** What the full assessment may find above what the programme said. */
+const SURPRISE = 0.02;
+
+/** Weighs, linearises, solves, weighs the solution in full, and does so again from there until the two agree. */
+export function search(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits): Searched {
+  let at = bowl.start;
+  let grams: readonly number[] = bowl.moves.map((m) => m.fixedG ?? m.fromG);
+  let best: Found | null = null;
+  for (let pass = 0; pass < PASSES; pass++) {
+    const rough = programmeOf(bowl, at, terms, grams);
+    const first = rough.programme.solve(solver, limits);
+    if (first.kind !== 'solved') return best ?? first;
+    // the same again with whole steps, for the lines that it touches
+    const fine = programmeOf(bowl, at, terms, grams, stepsOf(bowl, first.values));
+    const second = fine.programme.solve(solver, limits);
+    const all = second.kind === 'solved' ? null : programmeOf(bowl, at, terms, grams, new Map());
+    const third = all?.programme.solve(solver, limits);
+    const model = third?.kind === 'solved' && all ? all : fine;
+    const answer = third ?? second;
+    if (answer.kind !== 'solved') return best ?? answer;
+    grams = bowl.moves.map((_, i) => tidy(Math.max(0, valueOf(model.amount(i), answer.values))));
+    const formula = formulaWith(bowl, grams);
+    const weighed = weigh(formula, bowl.kitchen);
+    const said = model.bands.reduce((s, b) => s + (answer.values.get(b.slack) ?? 0), 0);
+    const found: Found = {
+      kind: 'found',
+      formula,
+      grams,
+      weighed,
+      touched: bowl.moves.flatMap((m, i) => (Math.abs((grams[i] ?? 0) - m.line.item.grams) > 0.005 && (m.fixedG === null || m.fixedG !== m.line.grams) ? [i] : [])),
+      met: terms.wishes.every((w) => isMet(w, formula, weighed, bowl.kitchen, bowl.formula)),
+    };
+    const agrees = weighed.merit <= said + SURPRISE && (found.met || terms.bending !== undefined);
+    if (!best || better(found, best)) best = found;
+    if (agrees) return found;
+    at = weighed;
+  }
+  return best ?? { kind: 'limit' };
+}
+
+/** The programme of a search: the model, the wishes as rows, and the search's own terms. */
+function programmeOf(
+  bowl: Bowl,
+  at: Weighed,
+  terms: Terms,
+  grams: readonly number[],
+  about?: ReadonlyMap<number, number | null>,
+): Model {
+  const model = modelOf(bowl, at, terms.weights, about);
+  const p = model.programme;
+  let bent = 0;
+  for (const wish of terms.wishes)
+    for (const row of rowsOf(wish, bowl, model, grams)) {
+      const give: Linear = terms.bending === undefined ? constant(0) : p.slack(`w${bent++}`, terms.bending);
+      p.row(combine([[row.e, 1], [give, row.sense === '>=' ? row.unit : -row.unit]]), row.sense);
+    }
+  if (terms.maxMerit !== undefined)
+    p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxMerit), -1]]), '<=');
+  for (const b of model.bands) {
+    const most = terms.bandLimit?.get(b.id);
+    if (most !== undefined) p.row(combine([[term(b.slack), 1], [constant(most), -1]]), '<=');
+  }
+  for (const set of terms.notAgain ?? []) {
+    const still = set.filter((i) => about?.get(i) !== null);
+    if (still.length === set.length)
+      p.row(combine([...set.map((i) => [term(`y${i}`), 1] as const), [constant(set.length - 1), -1]]), '<=');
+  }
+  return model;
+}
+
+/** The first answer in steps: null for a line that it leaves alone. */
+function stepsOf(bowl: Bowl, values: ReadonlyMap<string, number>): ReadonlyMap<number, number | null> {
+  return new Map(
+    bowl.moves.flatMap((m, i): (readonly [number, number | null])[] =>
+      m.fixedG !== null ? [] : [[i, stays(m, values, i) ? null : (values.get(`n${i}`) ?? 0)]],
+    ),
+  );
+}
+
+function stays(m: Move, values: ReadonlyMap<string, number>, i: number): boolean {
+  const y = values.get(`y${i}`);
+  return y === undefined ? Math.abs((values.get(`n${i}`) ?? 0) * m.step - m.fromG) < 0.5 * m.step : y < 0.5;
+}
+
+const better = (a: Found, b: Found): boolean =>
+  a.met !== b.met ? a.met : a.weighed.merit < b.weighed.merit - 1e-9;
