@@ -5,7 +5,7 @@ import { allItems, applyChanges, isBatter } from '../formula/formula.js';
 import type { Formula, Kitchen, Role } from '../formula/types.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { ratesOf, type Rates } from './rates.js';
-import { stepG } from './steps.js';
+import { onStep, stepG } from './steps.js';
 import type { Candidate, Request, Wish } from './types.js';
 
 /** A line of the batter as the programme sees it. */
@@ -39,14 +39,16 @@ export interface Bowl {
   readonly premixed: boolean;
   readonly nutIsBase: boolean;
   readonly request: Request;
+  /** How far each band may be outside at no cost, in widths: as far as it was before a swap. */
+  readonly excused?: ReadonlyMap<string, number>;
 }
 
 /** How unwillingly a baker changes a line, by what it is. Judgement: flour moves every percentage, flavour is the point. */
 const UNWILLING: Readonly<Record<Role, number>> = {
-  flour: 2.6,
+  flour: 4,
   sugar: 1.1,
   fat: 1.2,
-  egg: 1.6,
+  egg: 2.6,
   liquid: 0.8,
   fruit: 2,
   cocoa: 2.2,
@@ -92,13 +94,13 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     wishes.flatMap((w) => (w.kind === 'amount' && w.minG !== undefined && w.minG === w.maxG ? [[w.itemId, w.minG]] : [])),
   );
   // a batter of another weight is the same one scaled, from where the search begins
-  const scaled =
-    total?.kind === 'batter' ? applyChanges(asked, toTotal(asked, total.grams, [...held, ...exact.keys()])) : asked;
+  const scaled = total?.kind === 'batter' ? scaledTo(asked, total.grams, [...held, ...exact.keys()], kitchen) : asked;
   const start = weigh(asked, kitchen);
   const like = request.like ? weigh(request.like, kitchen) : start;
   const groupOf = new Map(asked.groups.flatMap((g) => g.items.map((i) => [i.id, g])));
   const nutIsBase = start.totals.baseG > start.totals.flourG + start.totals.cocoaG + 1e-9;
   const out = new Set(request.out);
+  const eased = new Set(request.eased);
   const lines = linesOf(scaled, kitchen);
   const batterG = like.totals.batterG;
   // a wish for more than a line would move to of itself opens its way
@@ -122,8 +124,9 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
       step,
       low: Math.min(own.low, lowered.get(line.item.id) ?? own.low),
       high: Math.max(own.high, 1.5 * (wantedG.get(line.item.id) ?? 0)),
-      weight: UNWILLING[line.ingredient.role],
-      touch: 1,
+      weight: eased.has(line.item.id) ? 0.1 : UNWILLING[line.ingredient.role],
+      // half an egg is a nuisance
+      touch: eased.has(line.item.id) ? 0 : line.ingredient.role === 'egg' ? 1.6 : 1,
       scaleG: Math.max(line.grams, step),
       candidate: null,
     };
@@ -142,7 +145,7 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
       fromG: 0,
       fixedG: null,
       step,
-      low: 0,
+      low: candidate.minG ?? 0,
       high: candidate.maxG,
       // one that stands in for another is meant to come; its amount is set by what it replaces
       weight: candidate.instead === undefined ? UNWILLING[line.ingredient.role] : 0.15,
@@ -162,6 +165,17 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     nutIsBase,
     request,
   };
+}
+
+/** The batter at another weight, each line on a step that can be measured. */
+function scaledTo(formula: Formula, grams: number, held: readonly string[], kitchen: Kitchen): Formula {
+  const big = applyChanges(formula, toTotal(formula, grams, held));
+  return applyChanges(
+    big,
+    linesOf(big, kitchen)
+      .filter((l) => !held.includes(l.item.id) && l.grams > 0)
+      .map((l) => ({ itemId: l.item.id, grams: onStep(l.ingredient, l.grams, grams, kitchen) })),
+  );
 }
 
 /** Lines that a wish names may move whatever they are. */

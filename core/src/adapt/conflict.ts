@@ -2,7 +2,7 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { aFamily } from '../balance/families.js';
 import { bowlOf } from './bowl.js';
 import type { Limits, Solver } from './linear.js';
-import { modelOf, type BandRow } from './model.js';
+import { distances, type BandRow } from './model.js';
 import { search } from './search.js';
 import type { NamedWish, Request, Wish } from './types.js';
 import { wishWords } from './wishes.js';
@@ -87,16 +87,6 @@ export function conflictOf(
     left = left.filter((m) => !core.includes(m));
   }
   return out.map((m) => m.named);
-}
-
-/** How far outside each band the bowl is as it stands, in widths. */
-function distances(bowl: ReturnType<typeof bowlOf>): ReadonlyMap<BandRow['id'], number> {
-  const pinned = { ...bowl, moves: bowl.moves.map((m) => ({ ...m, fixedG: m.line.grams })) };
-  const model = modelOf(pinned, bowl.start, { ...FREE, merit: 1 });
-  // with every line pinned, the slack of a band is what its rows leave
-  const out = new Map<BandRow['id'], number>();
-  for (const [id, d] of model.distances()) out.set(id, Math.max(out.get(id) ?? 0, d));
-  return out;
 }
 
 function smallest(members: readonly Member[], possible: (set: readonly Member[]) => boolean): Member[] {

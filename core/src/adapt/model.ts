@@ -48,6 +48,9 @@ const CLEAR = 0.005;
 const UNBOUNDED = 1e5;
 /** Steps to either side that a first answer is refined within. */
 const AROUND = 3;
+/** A line that moves by more than this share of itself is no longer the same recipe: each further step costs more. */
+const FAR = 0.35;
+const FAR_COST = 3;
 /** A touch that costs less than this. */
 const FREELY = 1;
 /** A line of fewer steps than this has coarse ones. */
@@ -85,13 +88,17 @@ export function modelOf(bowl: Bowl, at: Weighed, weights: Weights, about?: Reado
     const departs = (amount: Linear): Linear => {
       p.row(combine([[amount, 1], [constant(m.fromG), -1], [away, -1]]), '<=');
       p.row(combine([[amount, 1], [constant(m.fromG), -1], [away, 1]]), '>=');
+      if (m.candidate === null) {
+        const far = p.slack(`f${i}`, (FAR_COST * weights.change * m.weight) / m.scaleG);
+        p.row(combine([[away, 1], [far, -1], [constant(FAR * m.scaleG), -1]]), '<=');
+      }
       return amount;
     };
     // where touching a line hardly costs, the first answer needs no yes or no
     if (about === undefined && weights.touch < FREELY && m.candidate === null)
       return departs(combine([[p.variable(`n${i}`, Math.min(m.low, m.fromG) / m.step, Math.max(most, m.fromG / m.step)), m.step]]));
     const y = p.variable(`y${i}`, 0, 1, true);
-    const n = p.variable(`n${i}`, 0, most, around !== null || m.high / m.step < COARSE);
+    const n = p.variable(`n${i}`, 0, most, about !== undefined || m.high / m.step < COARSE);
     p.row(combine([[n, 1], [y, -most]]), '<=');
     if (least > 0) p.row(combine([[n, 1], [y, -least]]), '>=');
     p.cost(`y${i}`, weights.touch * m.touch);
@@ -135,8 +142,12 @@ export function modelOf(bowl: Bowl, at: Weighed, weights: Weights, about?: Reado
   const batter0 = Math.max(like.totals.batterG, 1);
   /** `e` at most 0 but for the slack, of which `unit` is a whole unit of merit. */
   const atMost = (id: BandRow['id'], side: BandRow['side'], e: Linear, unit: number): void => {
-    const slack = `s_${id}_${side}${bands.filter((b) => b.id === id && b.side === side).length || ''}`;
-    p.row(combine([[e, 1], [p.slack(slack, weights.merit), -unit]]), '<=');
+    const nth = `${id}_${side}${bands.filter((b) => b.id === id && b.side === side).length || ''}`;
+    const slack = `s_${nth}`;
+    // what was outside before may stay outside by as much
+    const excused = bowl.excused?.get(id) ?? 0;
+    const free = excused > 0 ? p.variable(`x_${nth}`, 0, excused) : constant(0);
+    p.row(combine([[e, 1], [p.slack(slack, weights.merit), -unit], [free, -unit]]), '<=');
     bands.push({ id, side, slack });
     edges.push([id, e, unit]);
   };
@@ -217,7 +228,7 @@ function characterOf(
   };
   /** Where it is wanted: as it was, or well inside its band where it was outside; and how much more that is worth. */
   const inside = (x: number, [lo, hi]: readonly [number, number], margin: number): readonly [number, number] =>
-    x >= lo && x <= hi ? [x, 1] : [clamp(x, lo + margin * (hi - lo), hi - margin * (hi - lo)), 2];
+    bowl.excused !== undefined || (x >= lo && x <= hi) ? [x, 1] : [clamp(x, lo + margin * (hi - lo), hi - margin * (hi - lo)), 2];
   for (const m of measures) {
     if (m === 'egg') continue;
     const range = m === 'water' ? at.water.usual : family[m];
@@ -254,3 +265,12 @@ function characterOf(
 /** Weight of the batter the search starts from. */
 const batterNow = (bowl: Bowl): number =>
   bowl.moves.reduce((s, m) => s + (m.candidate ? 0 : m.line.grams), 0);
+
+/** How far outside each band the formula of a bowl is as it stands, in units of merit. */
+export function distances(bowl: Bowl): ReadonlyMap<BandRow['id'], number> {
+  const pinned = { ...bowl, moves: bowl.moves.map((m) => ({ ...m, fixedG: m.line.grams })) };
+  const out = new Map<BandRow['id'], number>();
+  for (const [id, d] of modelOf(pinned, bowl.start, { merit: 1, touch: 0, change: 0, character: 0 }).distances())
+    out.set(id, Math.max(out.get(id) ?? 0, d));
+  return out;
+}

@@ -86,6 +86,13 @@ function standing(w: Weighed): Readonly<Record<Dim, number>> {
   };
 }
 
+export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** Two ingredients by names short enough to say, and different. */
+export function pairOf(a: Ingredient, b: Ingredient): readonly [string, string] {
+  const [x, y] = [shortName(a), shortName(b)];
+  return x !== y ? [x, y] : [a.name.toLowerCase(), b.name.toLowerCase()];
+}
 export const shortName = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
 
 function amountWords(grams: number, ingredient: Ingredient, item: Item, kitchen: Kitchen): string {
@@ -103,8 +110,11 @@ function lineWords(kind: ProposalLine['kind'], from: Ingredient, to: Ingredient,
       return `add ${shortName(to)}, ${is}`;
     case 'left out':
       return `no ${shortName(from)}`;
+    case 'heat':
+      return '';
     case 'replaced':
-      return `${shortName(to)}, ${is}, for ${shortName(from)}, ${was}`;
+      if (from.id === to.id) return `${item.words}, ${is}`;
+      return `${pairOf(to, from)[0]}, ${is}, for ${pairOf(to, from)[1]}, ${was}`;
     case 'amount':
       // where spoons or eggs read the same, grams tell them apart
       if (was === is)
@@ -131,11 +141,14 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
   const like = bowl.like;
   const wishes = request.wishes ?? [];
   const askedItems = new Map(allItems(asked).map((i) => [i.id, i]));
-  return allItems(found.formula).flatMap((item): ProposalLine[] => {
+  const still = new Set(allItems(found.formula).map((i) => i.id));
+  const gone = allItems(asked).filter((i) => !still.has(i.id) && i.grams >= 0.005);
+  const all = [...allItems(found.formula), ...gone.map((i) => ({ ...i, grams: 0 }))];
+  return all.flatMap((item): ProposalLine[] => {
     const old = askedItems.get(item.id);
     const ingredient = ingredientFor(found.formula, item, kitchen);
     const was = old ? ingredientFor(asked, old, kitchen) : ingredient;
-    const swapped = old !== undefined && old.ingredient !== item.ingredient;
+    const swapped = old !== undefined && (old.ingredient !== item.ingredient || old.note !== item.note);
     const fromG = old?.grams ?? 0;
     if (old && !swapped && Math.abs(fromG - item.grams) < 0.005) return [];
     const kind: ProposalLine['kind'] = !old ? 'added' : swapped ? 'replaced' : item.grams < 0.005 ? 'left out' : 'amount';
@@ -145,7 +158,11 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
       wishReason(item.id, item.grams - fromG, wishes, asked, found, bowl, i) ??
       figureReason(bowl, found, i, before, like) ??
       candidate?.why ??
-      (kind === 'left out' ? 'as you asked' : 'rounds to what can be measured');
+      (kind === 'left out'
+        ? 'as you asked'
+        : bowl.formula !== asked && wishes.some((w) => w.kind === 'batter')
+          ? 'scaled with the rest'
+          : 'rounds to what can be measured');
     return [
       {
         id: item.id,
@@ -213,7 +230,8 @@ export function costsOf(like: Weighed, now: Weighed): string[] {
   say('mouth', 'drier', 'moister');
   say('colour', 'paler', 'darker');
   const stood = like.lift.standMin - now.lift.standMin;
-  if (stood >= 10 && now.lift.standMin < 20) out.push(`waits only about ${now.lift.standMin} minutes`);
+  if (stood >= 10 && now.lift.standMin < 20)
+    out.push(now.lift.standMin < 4 ? 'has to be baked at once' : `waits only about ${now.lift.standMin} minutes`);
   return out;
 }
 
@@ -244,7 +262,7 @@ export function proposalOf(
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
     title: extra.title ?? TITLES[kind],
-    words: `${said.charAt(0).toUpperCase()}${said.slice(1)}${lines.length > 3 ? `; and ${lines.length - 3} more` : ''}`,
+    words: `${capital(said)}${lines.length > 3 ? `; and ${lines.length - 3} more` : ''}`,
     formula,
     changes,
     lines,

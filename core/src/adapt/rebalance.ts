@@ -2,14 +2,15 @@ import { familyOf, families } from '../balance/families.js';
 import { outside } from '../balance/verdict.js';
 import { LIFT_EDGE } from '../balance/verdicts.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
+import { ingredientFor } from '../formula/formula.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { bowlOf, freshId, groupFor, type Bowl } from './bowl.js';
 import { conflictOf } from './conflict.js';
 import type { Limits, Solver } from './linear.js';
-import type { Weights } from './model.js';
-import { proposalOf } from './proposal.js';
+import { distances, type BandRow, type Weights } from './model.js';
+import { proposalOf, shortName } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
 import { defaultSolver } from './solver.js';
 import type { AdaptOptions, Candidate, Conflict, NamedWish, Proposal, ProposalKind, Request, Wish } from './types.js';
@@ -108,9 +109,16 @@ export async function rebalance(
   if (out.length < 3) {
     const other = hunt.again(first.bowl, FEWEST, wishes, out.map((o) => o.found.touched).filter((t) => t.length > 0));
     // another way is worth a thought only when it is not a far longer one
-    if (other.kind === 'found' && effort(first.bowl, other) <= 2.2 * effort(first.bowl, first.found) + 1.5) offer('another', first.bowl, other);
+    if (other.kind === 'found' && effort(first.bowl, other) <= 1.8 * effort(first.bowl, first.found) + 0.5 && !movesFlour(first.bowl, other, first.found)) offer('another', first.bowl, other);
   }
   return out.slice(0, 3).map(({ kind, bowl, found }) => proposalOf(kind, formula, bowl, found, asked));
+}
+
+/** Everything is counted against the flour, so another way that moves it much is not the same bake. */
+function movesFlour(bowl: Bowl, other: Found, than: Found): boolean {
+  const flour = (w: Weighed): number => w.totals.flourG;
+  const by = (f: Found): number => Math.abs(flour(f.weighed) / Math.max(1, flour(bowl.start)) - 1);
+  return by(other) > 0.15 && by(than) < 0.5 * by(other);
 }
 
 /** What a solution asks of the baker, by the same reckoning as the programme: lines touched and how far they move. */
@@ -127,6 +135,8 @@ const alike = (a: Formula, b: Formula): boolean => {
 
 /** One request's searches: they share the bowl, the limits and what may be brought in. */
 class Hunt {
+  private readonly outside: ReadonlyMap<BandRow['id'], number>;
+
   constructor(
     readonly formula: Formula,
     readonly request: Request,
@@ -135,14 +145,16 @@ class Hunt {
     readonly aimed: boolean,
     readonly solver: Solver,
     readonly limits: Limits,
-  ) {}
+  ) {
+    this.outside = distances(bowlOf(formula, {}, kitchen, []));
+  }
 
   /** With what is in the formula; where that leaves much to mend, with what it lacks brought in. */
   best(weights: Weights): { bowl: Bowl; found: Searched } {
     const wishes = this.request.wishes ?? [];
     const bowl = bowlOf(this.formula, this.request, this.kitchen, wishes);
     const found = this.again(bowl, weights);
-    if (this.request.candidates !== undefined) return { bowl, found };
+    if (this.request.candidates !== undefined || bowl.moves.every((m) => m.fixedG !== null)) return { bowl, found };
     const left = found.kind === 'found' && found.met ? found.weighed.merit : Infinity;
     if (left <= TRIFLE * 2) return { bowl, found };
     const missing = missingFrom(this.formula, found.kind === 'found' ? found.weighed : this.start, this.kitchen);
@@ -157,7 +169,8 @@ class Hunt {
       wishes: [...wishes, ...this.stockLimits(bowl, wishes)],
       weights,
       notAgain,
-      ...(this.aimed && { maxMerit: this.start.merit }),
+      // what is wished for may not be paid for with another figure
+      ...(this.aimed && { maxMerit: this.start.merit, bandLimit: this.outside }),
     };
     return search(bowl, terms, this.solver, this.limits);
   }
@@ -181,10 +194,8 @@ function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[
   const has = (test: (l: (typeof w.lines)[number]) => boolean): boolean => w.lines.some((l) => l.grams > 0 && test(l));
   const out: Candidate[] = [];
   const add = (ingredient: string, maxG: number, why: string): void => {
-    const row = catalogueRow(ingredient);
     if (has((l) => l.ingredient.id === ingredient)) return;
     out.push({ ...candidateOf(formula, ingredient, maxG, kitchen), reluctance: 1.6, why });
-    void row;
   };
   const flour = Math.max(t.flourG, 1);
   const left = w.ledger.leftSodaGPer100gBatter.typical;
@@ -265,18 +276,9 @@ function lockedOut(formula: Formula, asked: Request, kitchen: Kitchen, hunt: Hun
   };
   const name = (l: (typeof locks)[number]): NamedWish => {
     const item = formula.groups.flatMap((g) => g.items).find((i) => i.id === l.itemId);
-    const what = item ? catalogueName(item, formula, kitchen) : 'a limit';
+    const what = item ? shortName(ingredientFor(formula, item, kitchen)) : 'a limit';
     return { index: l.index, ...(l.itemId !== '' && { itemId: l.itemId }), words: `${what} held` };
   };
   for (const l of locks) if (helps([l])) return [name(l)];
   return helps(locks) ? locks.map(name) : [];
-}
-
-function catalogueName(item: Item, formula: Formula, kitchen: Kitchen): string {
-  const own = [...(formula.ingredients ?? []), ...kitchen.ownIngredients].find((i) => i.id === item.ingredient);
-  try {
-    return (own ?? catalogueRow(item.ingredient)).name.replace(/,.*/, '').toLowerCase();
-  } catch {
-    return item.words;
-  }
 }

@@ -92,11 +92,25 @@ function programmeOf(
       const give: Linear = terms.bending === undefined ? constant(0) : p.slack(`w${bent++}`, terms.bending);
       p.row(combine([[row.e, 1], [give, row.sense === '>=' ? row.unit : -row.unit]]), row.sense);
     }
+  if (terms.bending !== undefined) {
+    // or a smaller batch would pass for a smaller miss
+    const g = bowl.moves.reduce((sum, m) => sum + (m.candidate ? 0 : m.line.grams), 0);
+    p.row(combine([[model.total('batter'), 1], [constant(1.1 * g), -1]]), '<=');
+    p.row(combine([[model.total('batter'), 1], [constant(0.9 * g), -1]]), '>=');
+    const flourG = Math.max(1, bowl.like.totals.flourG);
+    const off = p.slack('flour', (2 * terms.bending) / flourG);
+    p.row(combine([[model.total('flour'), 1], [constant(flourG), -1], [off, -1]]), '<=');
+    p.row(combine([[model.total('flour'), 1], [constant(flourG), -1], [off, 1]]), '>=');
+  }
   if (terms.maxMerit !== undefined)
     p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxMerit), -1]]), '<=');
   for (const b of model.bands) {
     const most = terms.bandLimit?.get(b.id);
     if (most !== undefined) p.row(combine([[term(b.slack), 1], [constant(most), -1]]), '<=');
+  }
+  for (const set of bowl.request.oneOf ?? []) {
+    const some = bowl.moves.flatMap((m, i) => (set.includes(m.line.item.id) && about?.get(i) !== null ? [i] : []));
+    if (some.length > 0) p.row(combine([...some.map((i) => [term(`y${i}`), 1] as const), [constant(-1), 1]]), '=');
   }
   for (const set of terms.notAgain ?? []) {
     const still = set.filter((i) => about?.get(i) !== null);

@@ -17,13 +17,15 @@ export type Wish =
   /** No more of anything than the kitchen has in stock; what is not listed there is not there, but for water. */
   | { readonly kind: 'stock' }
   /** A share within limits: % of flour; for sodium mg per 100 g batter. */
-  | { readonly kind: 'measure'; readonly of: Measured; readonly min?: number; readonly max?: number }
+  | { readonly kind: 'measure'; readonly of: Measured; readonly min?: number; readonly max?: number; readonly words?: string }
   /** A share changed by so many per cent of what it is: −25 is a quarter less. */
   | { readonly kind: 'change'; readonly of: Measured; readonly byPct: number }
   /** Crumb opener (+) or tighter, bite more tender, mouth moister, colour darker, by points of the trait's index. */
   | { readonly kind: 'texture'; readonly trait: TraitId; readonly by: number }
   /** The trait's index at least, or at most, so much. */
-  | { readonly kind: 'trait'; readonly trait: TraitId; readonly min?: number; readonly max?: number }
+  | { readonly kind: 'trait'; readonly trait: TraitId; readonly min?: number; readonly max?: number; readonly words?: string }
+  /** Lift, mmol CO2 per 100 g of flour and cocoa. */
+  | { readonly kind: 'lift'; readonly min?: number; readonly max?: number; readonly words?: string }
   /** Soda left over, g per 100 g batter. */
   | { readonly kind: 'left-soda'; readonly min?: number; readonly max?: number }
   /** The batter's weight, g, within so many per cent (2 unless said). */
@@ -38,6 +40,8 @@ export interface Candidate {
   /** What bringing it in costs, in touches of a line; 1 is willing. */
   readonly reluctance: number;
   readonly maxG: number;
+  /** Least that comes in, where any does, g. */
+  readonly minG?: number;
   /** Why it is there, for its reason when nothing figures: "for the egg's foam". */
   readonly why?: string;
 }
@@ -50,6 +54,10 @@ export interface Request {
   readonly candidates?: readonly Candidate[];
   /** Lines that go to nothing, their place taken by candidates. */
   readonly out?: readonly string[];
+  /** Lines whose weight is the search's to find, at no cost: what a swap has just put in. */
+  readonly eased?: readonly string[];
+  /** Sets of candidates of which exactly one is to come in, by their item ids. */
+  readonly oneOf?: readonly (readonly string[])[];
   /** The formula whose character is to be kept, where it is not the one that is changed. */
   readonly like?: Formula;
 }
@@ -69,7 +77,7 @@ export interface AdaptOptions {
 export interface ProposalLine {
   /** The item's id. */
   readonly id: string;
-  readonly kind: 'amount' | 'added' | 'replaced' | 'left out';
+  readonly kind: 'amount' | 'added' | 'replaced' | 'left out' | 'heat';
   readonly name: string;
   readonly fromG: number;
   readonly toG: number;
@@ -79,6 +87,9 @@ export interface ProposalLine {
   /** For a line that was added or replaced: the item as it is to stand. */
   readonly item?: Item;
   readonly groupId?: string;
+  /** For a line that is the oven's heat, °C. */
+  readonly fromC?: number;
+  readonly toC?: number;
 }
 
 /** How a formula stands: its merit, and what is worth saying of it. */

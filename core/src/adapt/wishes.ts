@@ -1,4 +1,5 @@
-import { allItems, ingredientFor } from '../formula/formula.js';
+import { allItems } from '../formula/formula.js';
+import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/acids.js';
@@ -64,22 +65,25 @@ export function pinned(formula: Formula, request: Request, kitchen: Kitchen): Re
     wishes: wishes.map((wish): Wish => {
       if (wish.kind === 'change') {
         const to = Math.max(0, now[wish.of] * (1 + wish.byPct / 100));
-        return { kind: 'measure', of: wish.of, ...(wish.byPct < 0 ? { max: to } : { min: to }) };
+        return { kind: 'measure', of: wish.of, ...(wish.byPct < 0 ? { max: to } : { min: to }), words: wishWords(wish, formula, kitchen) };
       }
       if (wish.kind === 'texture') {
         const to = Math.min(0.98, Math.max(-0.98, traits[wish.trait] + wish.by));
-        return { kind: 'trait', trait: wish.trait, ...(wish.by < 0 ? { max: to } : { min: to }) };
+        return { kind: 'trait', trait: wish.trait, ...(wish.by < 0 ? { max: to } : { min: to }), words: wishWords(wish, formula, kitchen) };
       }
       return wish;
     }),
   };
 }
 
+const ingredientName = (id: string, formula: Formula, kitchen: Kitchen): string =>
+  ingredientOf(id, formula.ingredients, kitchen).name.replace(/,.*/, '').toLowerCase();
+
 /** A wish in words, as the baker would say it. */
 export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): string {
   const nameOf = (itemId: string): string => {
     const item = allItems(formula).find((i) => i.id === itemId);
-    return item ? ingredientFor(formula, item, kitchen).name.replace(/,.*/, '').toLowerCase() : itemId;
+    return item ? ingredientName(item.ingredient, formula, kitchen) : itemId;
   };
   switch (wish.kind) {
     case 'hold':
@@ -92,10 +96,13 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
       return minG !== undefined ? `at least ${round(minG)} g of ${what}` : `at most ${round(maxG ?? 0)} g of ${what}`;
     }
     case 'have':
-      return `only ${round(wish.grams)} g of ${wish.ingredient.replace(/-/g, ' ')} is there`;
-    case 'stock':
-      return 'nothing but what is in stock';
+      return `only ${round(wish.grams)} g of ${ingredientName(wish.ingredient, formula, kitchen)} is there`;
+    case 'stock': {
+      const short = shortOf(formula, kitchen).map((x) => ingredientName(x.ingredient, formula, kitchen));
+      return `nothing but what is in stock${short.length > 0 ? ` (there is not enough ${short.join(', ')})` : ''}`;
+    }
     case 'measure': {
+      if (wish.words !== undefined) return wish.words;
       const unit = wish.of === 'sodium' ? ' mg in 100 g of batter' : ' % of the flour';
       const parts = [
         ...(wish.min !== undefined ? [`at least ${round(wish.min)}`] : []),
@@ -108,7 +115,9 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
     case 'texture':
       return traitWords[wish.trait][wish.by < 0 ? 0 : 1];
     case 'trait':
-      return traitWords[wish.trait][wish.max !== undefined && wish.min === undefined ? 0 : 1];
+      return wish.words ?? traitWords[wish.trait][wish.max !== undefined && wish.min === undefined ? 0 : 1];
+    case 'lift':
+      return wish.words ?? (wish.max !== undefined ? `lift of at most ${round(wish.max)}` : `lift of at least ${round(wish.min ?? 0)}`);
     case 'left-soda':
       return wish.min !== undefined ? 'soda left over, for a darker crumb' : 'no soda left over';
     case 'batter':
@@ -141,6 +150,8 @@ export function isMet(wish: Wish, formula: Formula, w: Weighed, kitchen: Kitchen
       return between(measuredOf(w, kitchen)[wish.of], wish.min, wish.max, wish.of === 'sodium' ? 1 : 0.15);
     case 'trait':
       return between(traitsOf(w)[wish.trait], wish.min, wish.max, 0.02);
+    case 'lift':
+      return between(w.lift.mmolPer100gBase.typical, wish.min, wish.max, 0.1);
     case 'left-soda':
       return between(w.ledger.leftSodaGPer100gBatter.typical, wish.min, wish.max, 0.005);
     case 'batter':
@@ -224,11 +235,19 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
         total(q),
         wish.min === undefined ? null : times(wish.min / 100, total('flour')),
         wish.max === undefined ? null : times(wish.max / 100, total('flour')),
-        0.25 * Math.max(t.flourG, 1),
+        // missed by a whole unit when it is a quarter of what was asked away
+        (0.25 * Math.max(wish.max ?? wish.min ?? 0, 0.2) * Math.max(t.flourG, 1)) / 100,
       );
     }
     case 'trait':
       return limit(traitLine(bowl, model, grams, wish.trait), plain(wish.min), plain(wish.max), 0.5);
+    case 'lift':
+      return limit(
+        model.gas,
+        wish.min === undefined ? null : times(wish.min / 100, total('base')),
+        wish.max === undefined ? null : times(wish.max / 100, total('base')),
+        0.05 * Math.max(t.baseG, 1),
+      );
     case 'left-soda':
       return limit(
         combine([[model.left, SODA_G_PER_MOL / 1000]]),
