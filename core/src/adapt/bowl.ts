@@ -221,7 +221,7 @@ export function groupFor(formula: Formula, role: Role, kitchen: Kitchen): string
     const id = lines.find((l) => roles.includes(l.ingredient.role))?.item.id;
     return formula.groups.find((g) => g.items.some((i) => i.id === id))?.id;
   };
-  const dry: readonly Role[] = ['flour', 'leavener', 'salt', 'cocoa'];
+  const dry: readonly Role[] = ['flour', 'leavener', 'salt', 'cocoa', 'addin', 'flavour'];
   const wet: readonly Role[] = ['liquid', 'egg', 'acid', 'fruit'];
   return (
     beside([role]) ??
