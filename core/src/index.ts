@@ -4,3 +4,5 @@
  */
 export * from './working.js';
 export * from './reading.js';
+// these bring a solver of their own
+export { adapt, compose, rebalance, substitute } from './adapt/in-node.js';

@@ -85,6 +85,30 @@ export {
   type Unit,
 } from './quantity/units.js';
 
+export { rebalance } from './adapt/rebalance.js';
+export { substitute, type SubstituteOptions } from './adapt/substitute.js';
+export { adapt, type PresetOptions } from './adapt/adapt.js';
+export { compose, type ComposeWishes } from './adapt/compose.js';
+export { presets, presetOf, type Preset, type PresetId } from './adapt/presets.js';
+export { replacements, type Replacement } from './adapt/replacements.js';
+export { withLines } from './adapt/proposal.js';
+export { wishWords } from './adapt/wishes.js';
+export { isMeasurable, stepG } from './adapt/steps.js';
+export type { Solver } from './adapt/linear.js';
+export {
+  isConflict,
+  type AdaptOptions,
+  type Candidate,
+  type Conflict,
+  type NamedWish,
+  type Proposal,
+  type ProposalKind,
+  type ProposalLine,
+  type Request,
+  type TraitId,
+  type Wish,
+} from './adapt/types.js';
+
 /** Shapes a tin can have, in plain words. */
 export const shapes = [
   { id: 'round', name: 'round' },

@@ -2,7 +2,7 @@ import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import files from '@fastify/static';
 import fastify from 'fastify';
-import { policy, UNHASHED } from './policy.mjs';
+import { policy, UNHASHED, WORKER, workerPolicy } from './policy.mjs';
 
 /**
  * The server of the built application. It holds no data: kitchens live in the browser.
@@ -31,6 +31,7 @@ export async function makeApp({ root, port, lan = false }) {
     cacheControl: false,
     setHeaders: (reply, path) => {
       const name = path.slice(root.length).replaceAll('\\', '/');
+      if (WORKER.test(name)) reply.header('content-security-policy', workerPolicy);
       reply.header('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
     },
   });

@@ -17,6 +17,14 @@ export const policy = {
   frameAncestors: ["'none'"],
 };
 
+/** The script of a worker; its own response decides what it may do. */
+export const WORKER = /^\/worker-[A-Za-z0-9]+\.js$/;
+
+/** The policy that a worker's script is served with: as the page's, but it may compile the solver's WebAssembly. */
+export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'wasm-unsafe-eval'"] })
+  .map(([name, values]) => `${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)} ${values.join(' ')}`)
+  .join('; ');
+
 /** Files whose name does not change with their content, and which must therefore be asked for each time. */
 export const UNHASHED =
-  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|)$/;
+  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|wasm\/.*|)$/;

@@ -14,7 +14,7 @@ import { capital, proposalOf, shortName } from './proposal.js';
 import { candidateOf, conflict, fault, limitsOf, rebalance } from './rebalance.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
-import { defaultSolver } from './solver.js';
+import { solverOf } from './solver.js';
 import { isBread, standIns } from './stand-ins.js';
 import { companions, eggCosts, methodCost, SWAP, swappedItem, withGum } from './substitute.js';
 import { isConflict, type AdaptOptions, type Candidate, type Conflict, type Proposal, type ProposalLine, type Request, type Wish } from './types.js';
@@ -144,7 +144,7 @@ export async function adapt(
     return isConflict(out) ? out : out.map((p) => ({ ...p, costs: [...p.costs, ...notes] }));
   }
   const plan = planOf(formula, asked, preset);
-  const solver = await (options.solver ?? defaultSolver());
+  const solver = await solverOf(options);
   const limits = limitsOf(options);
   const { pinnedWishes, bowl } = plan;
   const terms: Terms = { wishes: pinnedWishes, weights: SWAP, ...(asked.bending && { bending: BENT }) };
@@ -166,7 +166,7 @@ export async function adapt(
     );
   }
   const out = [told(formula, preset, plan, first, asked, notes)];
-  if (stopped(options)) return conflict('cancelled', 'Stopped.');
+  if (await stopped(options)) return conflict('cancelled', 'Stopped.');
   // another choice of stand-ins, where there is one
   const chosen = plan.choices.map((ids) => ids.filter((id) => came(bowl, first, id)));
   const other = chosen.flat().map((id) => bowl.moves.findIndex((m) => m.line.item.id === id));
@@ -182,7 +182,7 @@ export async function adapt(
   return out.filter((p) => p.merit <= start + 0.03);
 }
 
-const stopped = (o: AdaptOptions): boolean => o.cancelled?.() === true;
+const stopped = async (o: AdaptOptions): Promise<boolean> => (await o.cancelled?.()) === true;
 const came = (bowl: Bowl, found: Found, id: string): boolean =>
   (found.grams[bowl.moves.findIndex((m) => m.line.item.id === id)] ?? 0) > 0;
 
@@ -215,7 +215,7 @@ function planOf(formula: Formula, asked: Asked, preset: Preset): Planned {
   const goes: Item[] = [];
   for (const item of asked.out) {
     const line = lines.get(item.id);
-    const options = replacements(formula, item.id, kitchen, preset.suits).filter((r) => asked.fits(ingredientOf(r.ingredient, formula.ingredients, kitchen)));
+    const options = replacements(formula, item.id, kitchen, preset.suits).filter((r) => !r.state && asked.fits(ingredientOf(r.ingredient, formula.ingredients, kitchen)));
     const figures = line && batter.has(item.id) && !line.whole && line.ingredient.role !== 'flavour';
     if (options.length === 0) {
       lost.push(item);

@@ -12,7 +12,7 @@ import { conflict, limitsOf } from './rebalance.js';
 import { replacements } from './replacements.js';
 import { search } from './search.js';
 import { flavourPct, skeletons, type Skeleton } from './skeletons.js';
-import { defaultSolver } from './solver.js';
+import { solverOf } from './solver.js';
 import { isBread, jobOf, standIns } from './stand-ins.js';
 import { onStep } from './steps.js';
 import { withGum } from './substitute.js';
@@ -93,7 +93,7 @@ export async function compose(
   const stock: Wish[] = wishes.stock ? [{ kind: 'stock' }] : [];
   const texture = (wishes.texture ?? []).map((t): Wish => ({ kind: 'texture', ...t }));
   const request: Request = pinned(start, { wishes: [...texture, ...stock, { kind: 'batter', grams: batterG, withinPct: 7 }] }, kitchen);
-  const solver = await (options.solver ?? defaultSolver());
+  const solver = await solverOf(options);
   const limits = limitsOf(options);
   // its amounts are nobody's yet: any may move, but its character is the family's plain one
   const weights = { merit: 400, touch: 0.5, change: 0.6, character: 5 };
@@ -246,7 +246,7 @@ function settled(
     if (fits(p.ingredient)) return [p];
     const probe = formulaOf({ ...wishes, flavours: [] }, familyOf(wishes.family), parts, kitchen, 300);
     const item = probe.groups.flatMap((g) => g.items).find((i) => i.ingredient === p.ingredient.id);
-    const other = item ? replacements(probe, item.id, kitchen, suits).find((r) => fits(find(r.ingredient)) && (r.most === null || r.most > 0.7 || p.pct < 30)) : undefined;
+    const other = item ? replacements(probe, item.id, kitchen, suits).find((r) => !r.state && fits(find(r.ingredient)) && (r.most === null || r.most > 0.7 || p.pct < 30)) : undefined;
     if (!other || !item) {
       if (p.ingredient.role !== 'flavour' && p.ingredient.role !== 'leavener' && p.ingredient.role !== 'salt') missing.push(shortName(p.ingredient));
       return [];

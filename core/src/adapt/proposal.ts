@@ -301,8 +301,10 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
   const swapped = new Map(mine.flatMap((l) => (l.kind === 'replaced' && l.item ? [[l.id, l.item] as const] : [])));
   const added = mine.filter((l) => l.kind === 'added' && l.item);
   const base = applyChanges(formula, amounts);
+  const heat = mine.some((l) => l.kind === 'heat') ? proposal.formula.bake : undefined;
   return {
     ...base,
+    ...(heat && { bake: heat }),
     groups: base.groups.map((g) => ({
       ...g,
       items: [

@@ -12,7 +12,7 @@ import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
 import { proposalOf, shortName } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
-import { defaultSolver } from './solver.js';
+import { solverOf } from './solver.js';
 import type { AdaptOptions, Candidate, Conflict, NamedWish, Proposal, ProposalKind, Request, Wish } from './types.js';
 import { isMet, pinned, shortOf } from './wishes.js';
 
@@ -78,16 +78,16 @@ export async function rebalance(
   const unmet = wishes.filter((w) => !isMet(w, formula, start, kitchen, formula));
   if (unmet.length === 0 && (asked.out ?? []).length === 0 && worth(start) <= TRIFLE) return [];
 
-  const solver = await (options.solver ?? defaultSolver());
+  const solver = await solverOf(options);
   const limits = limitsOf(options);
-  const stop = (): boolean => options.cancelled?.() === true;
+  const stop = async (): Promise<boolean> => (await options.cancelled?.()) === true;
   const aimed = unmet.length > 0 || (asked.out ?? []).length > 0;
   const good = (f: Found): boolean =>
     f.met && (aimed ? f.weighed.merit <= start.merit + HAIR : f.weighed.merit < start.merit - HAIR);
 
   const hunt = new Hunt(formula, asked, kitchen, start, aimed, solver, limits);
   const first = hunt.best(FEWEST);
-  if (stop()) return conflict('cancelled', 'Stopped.');
+  if (await stop()) return conflict('cancelled', 'Stopped.');
   if (first.found.kind !== 'found' || !good(first.found))
     return whyNot(formula, asked, kitchen, hunt, first.found, solver, limits);
 
@@ -99,13 +99,13 @@ export async function rebalance(
     if (!out.some((o) => alike(o.found.formula, found.formula))) out.push({ kind, bowl, found });
   };
   offer('nearest', first.bowl, hunt.again(first.bowl, NEAREST));
-  if (stop()) return conflict('cancelled', 'Stopped.');
+  if (await stop()) return conflict('cancelled', 'Stopped.');
   if (Object.keys(kitchen.stock).length > 0 && shortOf(formula, kitchen).length > 0 && !wishes.some((w) => w.kind === 'stock')) {
     const withStock: Request = { ...asked, wishes: [...wishes, { kind: 'stock' }] };
     const bowl = bowlOf(formula, withStock, kitchen, withStock.wishes ?? []);
     offer('stock', bowl, hunt.again(bowl, NEAREST, withStock.wishes));
   }
-  if (stop()) return conflict('cancelled', 'Stopped.');
+  if (await stop()) return conflict('cancelled', 'Stopped.');
   if (out.length < 3) {
     const other = hunt.again(first.bowl, FEWEST, wishes, out.map((o) => o.found.touched).filter((t) => t.length > 0));
     // another way is worth a thought only when it is not a far longer one

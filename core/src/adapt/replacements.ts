@@ -1,5 +1,5 @@
 import { allItems, ingredientFor } from '../formula/formula.js';
-import type { Formula, Ingredient, Kitchen } from '../formula/types.js';
+import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { ingredients } from '../ingredient/catalogue.js';
 import { dietsOf, type Diet } from '../ingredient/diet.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -30,6 +30,8 @@ export interface Replacement {
   readonly check: string;
   /** Replacements of one kin are hardly a choice between them. */
   readonly kin: string;
+  /** The same ingredient in another state: fruit from the freezer, or fresh again. */
+  readonly state?: 'frozen' | 'fresh';
 }
 
 /** Distance in composition, as the job sees it: parts per hundred over what matters. */
@@ -85,7 +87,7 @@ export function replacements(
   const flourG = linesOf(formula, kitchen).reduce((s, l) => s + (l.ingredient.base === 'flour' ? l.grams : 0), 0);
   const mine = (i: Ingredient): boolean =>
     i.id !== from.id && i.id !== 'unknown' && (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !ODD.test(i.id)));
-  return [...kitchen.ownIngredients, ...ingredients]
+  const other = [...kitchen.ownIngredients, ...ingredients]
     .filter((i) => mine(i) && suits.every((d) => dietsOf(i).includes(d)))
     .map((to): Replacement => {
       const known: StandIn | undefined = table.get(to.id);
@@ -113,4 +115,26 @@ export function replacements(
       };
     })
     .sort((a, b) => b.score - a.score || (a.ingredient < b.ingredient ? -1 : 1));
+  return job === 'fresh fruit' ? [inOtherState(item, from, kitchen), ...other] : other;
+}
+
+/** Fresh fruit can go in from the freezer, and frozen fruit fresh. */
+function inOtherState(item: Item, from: Ingredient, kitchen: Kitchen): Replacement {
+  const frozen = /frozen|freezer/i.test(`${item.words} ${item.note ?? ''}`);
+  return {
+    ingredient: from.id,
+    name: `${from.name.replace(/,.*/, '')}, ${frozen ? 'fresh' : 'frozen'}`,
+    grams: item.grams,
+    score: 1,
+    costs: frozen ? '' : 'a colder batter, a longer bake',
+    most: null,
+    whyMost: '',
+    stockG: kitchen.stock[from.id] ?? null,
+    brings: [],
+    diets: dietsOf(from),
+    coolerC: 0,
+    check: '',
+    kin: from.id,
+    state: frozen ? 'fresh' : 'frozen',
+  };
 }

@@ -1,7 +1,9 @@
+import { OrvinError } from '../errors.js';
 import type { Solver } from './linear.js';
+import type { AdaptOptions } from './types.js';
 
-let loaded: Promise<Solver> | null = null;
-
-/** The solver that the `highs` package brings, loaded when it is first needed; used where none is handed in. */
-export const defaultSolver = (): Promise<Solver> =>
-  (loaded ??= import('highs').then((m) => m.default() as unknown as Promise<Solver>));
+/** @throws OrvinError `bad-argument` when no solver was handed in; `@orvin/core` brings its own, see `in-node.ts` */
+export async function solverOf(options: AdaptOptions): Promise<Solver> {
+  if (options.solver === undefined) throw new OrvinError('bad-argument', 'A solver has to be handed in.');
+  return options.solver;
+}

@@ -14,7 +14,7 @@ import { capital, pairOf, proposalOf, shortName } from './proposal.js';
 import { candidateOf, limitsOf } from './rebalance.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
-import { defaultSolver } from './solver.js';
+import { solverOf } from './solver.js';
 import { onStep } from './steps.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
 
@@ -165,7 +165,7 @@ export async function substitute(
         : [{ kind: 'amount', itemId: put.eased[0], minG: bySwap * (flexible[0] ?? 1), maxG: bySwap * (flexible[1] ?? 1) }],
     locked: put.kept > 0 ? [item.id] : [],
   };
-  const solver = await (options.solver ?? defaultSolver());
+  const solver = await solverOf(options);
   const excused = distances(bowlOf(formula, {}, kitchen, []));
   const bowl = { ...bowlOf(start, request, kitchen, request.wishes ?? []), excused };
   const found = search(bowl, { wishes: request.wishes ?? [], weights: SWAP }, solver, limitsOf(options));

@@ -70,8 +70,8 @@ export interface AdaptOptions {
   /** How far from the best, as a share; 0.01 unless said. */
   readonly gap?: number;
   readonly seed?: number;
-  /** Asked between searches; true ends the work. */
-  readonly cancelled?: () => boolean;
+  /** Asked between searches; true ends the work. A promise lets a worker hear its messages meanwhile. */
+  readonly cancelled?: () => boolean | Promise<boolean>;
 }
 
 export interface ProposalLine {

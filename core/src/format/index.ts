@@ -12,6 +12,13 @@ export interface VersionRecord {
   readonly at: number;
   readonly why: string;
   readonly formula: Formula;
+  /** Id of the version it was made from; the first ones have none. */
+  readonly parent?: string | null;
+  /** What the baker calls it, and what is remarked of it. */
+  readonly name?: string;
+  readonly note?: string;
+  /** Why each line was changed, in the words of the proposal that was kept. */
+  readonly reasons?: readonly string[];
 }
 
 /** A whole kitchen in one file. Unknown fields are kept. */
@@ -199,6 +206,10 @@ const kitchenFile = Joi.object({
         at: Joi.number().required(),
         why: Joi.string().allow('').required(),
         formula: formula.required(),
+        parent: Joi.string().allow(null),
+        name: Joi.string().allow(''),
+        note: Joi.string().allow(''),
+        reasons: Joi.array().items(Joi.string().allow('')),
       }).unknown(true),
     )
     .required(),

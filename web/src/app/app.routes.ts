@@ -11,6 +11,11 @@ export const routes: Routes = [
     title: 'Side by side · Orvin',
     loadComponent: () => import('./bench/beside').then((m) => m.BesideView),
   },
+  {
+    path: 'versions/:id',
+    title: 'Versions · Orvin',
+    loadComponent: () => import('./versions/versions').then((m) => m.Versions),
+  },
   { path: 'card/:id', title: 'Card · Orvin', loadComponent: () => import('./bench/card').then((m) => m.Card) },
   { path: 'tins/:id', title: 'Tins · Orvin', loadComponent: () => import('./tins/tins').then((m) => m.Tins) },
   { path: 'day/:id', title: 'Day · Orvin', loadComponent: () => import('./day/day').then((m) => m.Day) },

@@ -5,6 +5,7 @@ import {
   computed,
   effect,
   inject,
+  output,
   signal,
   viewChild,
 } from '@angular/core';
@@ -38,14 +39,22 @@ import { Panels } from '../ui/panels';
           }
         </p>
       </div>
-      <div class="presses"><button type="button" class="press first" (click)="tryIt()">try it</button></div>
+      <div class="presses">
+        <button type="button" class="press" (click)="more.emit()">other ways <kbd>A</kbd></button>
+        <button type="button" class="press first" (click)="tryIt()">try it</button>
+      </div>
     } @else {
       <div>
         <h2>{{ closing().head }}</h2>
         <p class="small quiet">{{ closing().foot }}</p>
       </div>
       @if (desk.formula(); as f) {
-        <div class="presses"><a class="press" [routerLink]="['/tins', f.id]">fit it to a tin</a></div>
+        <div class="presses">
+          <button type="button" class="press" (click)="more.emit()">
+            {{ off() ? 'put it right' : 'change it' }} <kbd>A</kbd>
+          </button>
+          <a class="press" [routerLink]="['/tins', f.id]">fit it to a tin</a>
+        </div>
       }
     }
   `,
@@ -86,6 +95,8 @@ import { Panels } from '../ui/panels';
 export class AdviceBar {
   protected readonly desk = inject(Desk);
   private readonly panels = inject(Panels);
+  /** Asked for more than a single piece of advice. */
+  readonly more = output<void>();
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly turn = signal(0);
   protected readonly all = computed(() => this.desk.assessment()?.advice ?? []);
@@ -112,6 +123,8 @@ export class AdviceBar {
       foot: warm ? warm.words : 'Lift, soda and balance are where they should be.',
     };
   });
+
+  protected readonly off = computed(() => (this.desk.assessment()?.merit ?? 0) > 0.03);
 
   constructor() {
     // what is being tried can be kept with Enter at once

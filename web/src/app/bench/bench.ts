@@ -31,6 +31,8 @@ import { FamilyMap } from './family-map';
 import { Hand } from './hand';
 import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
+import { Proposals } from './proposals/proposals';
+import { ProposalsBar } from './proposals/proposals-bar';
 import { Ranges } from './ranges';
 import { Row } from './row';
 import { WaterLineDrawing } from './water-line';
@@ -57,11 +59,12 @@ const consistencies: Readonly<Record<Consistency, string>> = {
     FamilyMap,
     LedgerDrawing,
     LiftDrawing,
+    ProposalsBar,
     Ranges,
     Row,
     WaterLineDrawing,
   ],
-  providers: [Hand, Around],
+  providers: [Hand, Around, Proposals],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bench.html',
@@ -74,6 +77,7 @@ export class Bench {
   protected readonly backup = inject(Backup);
   protected readonly hand = inject(Hand);
   protected readonly around = inject(Around);
+  protected readonly proposals = inject(Proposals);
   private readonly undo = inject(Undo);
   private readonly router = inject(Router);
 
@@ -171,6 +175,7 @@ export class Bench {
       void this.desk.pickUp(id).then(() => this.around.look(id));
       this.doubts.set([]);
       this.pointed.set(null);
+      untracked(() => this.proposals.close());
     });
     // a kept version joins the points of the map
     effect(() => {
@@ -194,6 +199,8 @@ export class Bench {
       h: () => this.hand.holdTotal.update((on) => !on),
       p: () => this.asParts.update((on) => !on),
       c: () => this.router.navigate(['/beside', this.id()]),
+      v: () => this.router.navigate(['/versions', this.id()]),
+      a: () => (this.proposals.mode() === 'ask' ? this.proposals.close() : this.proposals.open()),
     };
     does[e.key.toLowerCase()]?.();
   }

@@ -46,6 +46,8 @@ export class Row {
   readonly dropped = output<void>();
   readonly takeOut = output<void>();
   readonly lock = output<void>();
+  /** Asked to be limited, or to be replaced. */
+  readonly swap = output<void>();
   /** The line is pointed at or has the focus. */
   readonly point = output<void>();
 
@@ -142,6 +144,11 @@ export class Row {
     if (e.key.toLowerCase() === 'l' && (e.target as HTMLElement).tagName !== 'INPUT' && !e.ctrlKey && !e.metaKey) {
       e.preventDefault();
       this.lock.emit();
+      return;
+    }
+    if (e.key.toLowerCase() === 'r' && (e.target as HTMLElement).tagName !== 'INPUT' && !e.ctrlKey && !e.metaKey) {
+      e.preventDefault();
+      this.swap.emit();
       return;
     }
     const up = e.key === 'ArrowUp' || e.key === 'ArrowRight';

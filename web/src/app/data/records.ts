@@ -6,6 +6,8 @@ export interface Plan {
   readonly tins?: readonly TinUse[];
   /** Ids of items whose weight nothing but typing changes. */
   readonly locked?: readonly string[];
+  /** Id of the version that the working copy goes on from. */
+  readonly version?: string;
 }
 
 /** The autosaved working copy of a formula. `revision` grows by one with each write, in whichever tab. */
@@ -29,7 +31,7 @@ export interface BakeRow {
   readonly revision: number;
 }
 
-export type TableName = 'working' | 'bakes' | 'meta';
+export type TableName = 'working' | 'bakes' | 'meta' | 'versions';
 
 /** One undoable change of one record; `null` stands for "not there". */
 export interface Command {

@@ -21,6 +21,10 @@ function body(table: TableName, record: unknown): unknown {
     const { formula, plan } = record as WorkingRecord;
     return { formula, plan };
   }
+  if (table === 'versions') {
+    const { name, note } = record as VersionRecord;
+    return { name: name ?? '', note: note ?? '' };
+  }
   return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
 }
 
@@ -128,7 +132,7 @@ export class Store {
         );
         throw new Unfit();
       }
-      await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
+      await db.transaction('rw', [db.working, db.bakes, db.meta, db.versions, db.commands], async () => {
         const current = body(table, await this.read(db, table, key));
         const after =
           base === null || next === null || same(current, base)
@@ -198,7 +202,7 @@ export class Store {
   private async replay(doc: string, undone: 0 | 1): Promise<Command | null> {
     let moved: Command | null = null;
     await this.guarded(async (db) => {
-      await db.transaction('rw', [db.working, db.bakes, db.meta, db.commands], async () => {
+      await db.transaction('rw', [db.working, db.bakes, db.meta, db.versions, db.commands], async () => {
         const range = db.commands.where('[doc+undone]').equals([doc, undone]);
         const command = undone === 0 ? await range.last() : await range.first();
         if (command?.seq === undefined) return;
@@ -213,15 +217,25 @@ export class Store {
     return moved;
   }
 
-  /** Freezes the formula as an immutable version, unless it equals the newest one. Returns the version's id. */
-  async freeze(formula: Formula, why: string): Promise<string | null> {
+  /**
+   * Freezes the formula as an immutable version, unless one equals it already. Returns the version's id.
+   * @param from the version that the working copy goes on from; the newest when it is not known
+   */
+  async freeze(
+    formula: Formula,
+    why: string,
+    from?: string,
+    reasons: readonly string[] = [],
+  ): Promise<string | null> {
     let id: string | null = null;
     await this.guarded(async (db) => {
       await db.transaction('rw', db.versions, async () => {
-        const all = await db.versions.where('formulaId').equals(formula.id).toArray();
-        const newest = all.sort((a, b) => b.n - a.n)[0];
-        if (newest && same(newest.formula, formula)) {
-          id = newest.id;
+        const all = (await db.versions.where('formulaId').equals(formula.id).toArray()).sort((a, b) => b.n - a.n);
+        const newest = all[0];
+        const parent = all.find((v) => v.id === from) ?? newest;
+        const equal = all.find((v) => same(v.formula, formula));
+        if (equal) {
+          id = equal.id;
           return;
         }
         const n = (newest?.n ?? 0) + 1;
@@ -232,6 +246,8 @@ export class Store {
           at: Date.now(),
           why,
           formula,
+          parent: parent?.id ?? null,
+          ...(reasons.length > 0 && { reasons }),
         };
         await db.versions.add(version);
         id = version.id;
@@ -240,15 +256,31 @@ export class Store {
     return id;
   }
 
+  /** The versions of a formula, oldest first. */
+  versionsOf$(formulaId: string): Observable<readonly VersionRecord[]> {
+    return this.live((db) => db.versions.where('formulaId').equals(formulaId).sortBy('n'));
+  }
+
   async logBake(bake: BakeRecord): Promise<boolean> {
     return this.commit('log', `log ${bake.title}`, 'bakes', bake.id, null, bake);
   }
 
   private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {
-    return table === 'working' ? db.working.get(key) : table === 'bakes' ? db.bakes.get(key) : db.meta.get(key);
+    return table === 'working'
+      ? db.working.get(key)
+      : table === 'bakes'
+        ? db.bakes.get(key)
+        : table === 'versions'
+          ? db.versions.get(key)
+          : db.meta.get(key);
   }
 
   private async write(db: KitchenDatabase, table: TableName, key: string, value: unknown): Promise<void> {
+    if (table === 'versions') {
+      // its formula never changes, only what it is called
+      if (value !== null) await db.versions.update(key, value as Pick<VersionRecord, 'name' | 'note'>);
+      return;
+    }
     if (value === null) {
       await (table === 'working'
         ? db.working.delete(key)

@@ -18,7 +18,8 @@ import {
   type TinUse,
 } from '@orvin/core';
 import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
-import { Compute, type Outcome } from '../compute/compute';
+import { Compute } from '../compute/compute';
+import type { Outcome } from '../compute/pool';
 import { Store } from '../data/store';
 import { Desk } from './desk';
 

@@ -25,6 +25,8 @@ export interface Ghost {
   readonly id: string;
   readonly words: string;
   readonly formula: Formula;
+  /** Why each line changes, to be kept with the version that comes of it. */
+  readonly reasons?: readonly string[];
 }
 
 /**
@@ -177,12 +179,30 @@ export class Desk {
     this.drag.set(null);
   }
 
-  /** Keeps what is being tried, and freezes the version that comes of it. */
-  keep(): void {
+  /**
+   * Keeps what is being tried, and freezes the version that comes of it, with its reasons. What the working copy had
+   * that no version has is frozen first, so that it can be gone back to.
+   */
+  async keep(): Promise<void> {
     const ghost = this.ghost();
-    if (!ghost) return;
-    this.change(ghost.words, { formula: ghost.formula });
-    void this.store.freeze(ghost.formula, ghost.words);
+    const was = this.formula();
+    if (!ghost || !was) return;
+    const from = await this.store.freeze(was, 'as it was before', this.plan().version);
+    const version = await this.store.freeze(ghost.formula, ghost.words, from ?? undefined, ghost.reasons ?? []);
+    if (this.formula()?.id !== was.id) return;
+    this.change(ghost.words, {
+      formula: ghost.formula,
+      plan: { ...this.plan(), ...(version !== null && { version }) },
+    });
+  }
+
+  /** Goes back, or over, to a version; the working copy as it stands is frozen first. */
+  async goTo(id: string, label: string): Promise<void> {
+    const was = this.formula();
+    const version = await this.store.database.versions.get(id);
+    if (!was || version?.formulaId !== was.id) return;
+    await this.store.freeze(was, 'as it was before', this.plan().version);
+    this.change(label, { formula: version.formula, plan: { ...this.plan(), version: id } });
   }
 
   async undo(): Promise<Command | null> {

@@ -117,7 +117,7 @@ export class Log {
     }
     const scaled = this.bakery.target()?.formula ?? f;
     const a = assess(scaled, this.desk.kitchen());
-    const versionId = await this.store.freeze(f, 'baked');
+    const versionId = await this.store.freeze(f, 'baked', this.desk.plan().version);
     const bake: BakeRecord = {
       id: crypto.randomUUID(),
       formulaId: f.id,

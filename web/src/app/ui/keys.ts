@@ -99,13 +99,16 @@ export class KeysPanel {
       title: 'On the Bench',
       rows: [
         { keys: ['T'], does: 'try the advice that is shown; Enter keeps it' },
-        { keys: ['N'], does: 'the next piece of advice' },
+        { keys: ['N'], does: 'the next piece of advice, or the next proposal' },
+        { keys: ['A'], does: 'ask for something: lighter, without egg, from what I have' },
         { keys: ['←', '→'], does: 'on a bar, a segment, the map’s point or the minutes: move it' },
         { keys: ['Enter'], does: 'on a bar of an instrument: what it stands for' },
         { keys: ['L'], does: 'on a line’s bar: lock it; Delete takes it out' },
         { keys: ['H'], does: 'hold the total' },
         { keys: ['P'], does: 'parts, or per cent of flour' },
+        { keys: ['R'], does: 'on a line’s bar: limit it, or replace it' },
         { keys: ['C'], does: 'compare with another' },
+        { keys: ['V'], does: 'its versions' },
       ],
     },
   ];

@@ -1,0 +1,33 @@
+import { readFileSync } from 'node:fs';
+import { assess, applyChanges, allItems } from './src/index.js';
+import { rebalance } from './src/adapt/rebalance.js';
+import { isConflict, type Request } from './src/adapt/types.js';
+import { demo } from './test/support/make.js';
+const k = JSON.parse(readFileSync(new URL('../demo/kitchen.json', import.meta.url),'utf8'));
+export async function go(name:string,f:any,req:Request,o={}){ const t=performance.now(); const out=await rebalance(f,req,k,o); const ms=performance.now()-t; const m0=f.family==='nonsense'?0:assess(f,k).merit;
+  console.log('\n##',name,ms.toFixed(0)+'ms');
+  if(isConflict(out)) { console.log('  CONFLICT',out.why,m0.toFixed(3),out.words); console.log('   ',JSON.stringify(out.wishes)); const p=out.nearest; if(p){console.log('   nearest',p.merit.toFixed(3),p.words); } }
+  else { console.log('  merit',m0.toFixed(3),'->',out.map(o=>o.merit.toFixed(3)).join(' ')); for(const p of out){ console.log('   *',p.title,':',p.words,'|',p.costs.join(', ')); for(const l of p.lines) console.log('        ',l.words,'—',l.reason);} } }
+const id=(f:any,ing:string)=>allItems(f).find(i=>i.ingredient===ing)!.id;
+const m=demo('oat-and-rhubarb-muffins'), c=demo('cardamom-yogurt-round'), e=demo('eggless-spiced-tray-cake'), p=demo('parsnip-and-ginger-muffins'), sc=demo('cheese-and-thyme-scones');
+await go('all locked',m,{locked:allItems(m).map(i=>i.id)});
+await go('soda locked',m,{locked:[id(m,'baking-soda')]});
+await go('zero flour',applyChanges(m,[{itemId:id(m,'plain-flour'),grams:0},{itemId:id(m,'rolled-oats'),grams:0}]),{});
+await go('contradict',c,{wishes:[{kind:'amount',itemId:id(c,'yogurt'),minG:250},{kind:'amount',itemId:id(c,'yogurt'),maxG:180}]});
+await go('less sugar 25',c,{wishes:[{kind:'change',of:'sugar',byPct:-25}]});
+await go('less sugar 60',c,{wishes:[{kind:'change',of:'sugar',byPct:-60}]});
+await go('less sugar + locked',c,{wishes:[{kind:'change',of:'sugar',byPct:-25}],locked:[id(c,'caster-sugar')]});
+await go('only 120 g yogurt',c,{wishes:[{kind:'amount',itemId:id(c,'yogurt'),maxG:120}]});
+await go('moister',p,{wishes:[{kind:'texture',trait:'mouth',by:.35}]});
+await go('lighter',p,{wishes:[{kind:'texture',trait:'crumb',by:.35}]});
+await go('less fat 25',p,{wishes:[{kind:'change',of:'fat',byPct:-25}]});
+await go('lower sodium',sc,{wishes:[{kind:'change',of:'sodium',byPct:-25}]});
+await go('two eggs',c,{wishes:[{kind:'amount',itemId:id(c,'egg'),minG:100,maxG:100}]});
+await go('batter 1500',c,{wishes:[{kind:'batter',grams:1500}]});
+await go('darker (soda left)',p,{wishes:[{kind:'left-soda',min:.15,max:.22}]});
+await go('stock',c,{wishes:[{kind:'stock'}]});
+await go('wholegrain 50',p,{wishes:[{kind:'measure',of:'wholegrain',min:50}]});
+await go('node limit',m,{},{maxNodes:1,gap:0});
+await go('no family',{...m,family:'nonsense'} as any,{});
+await go('free',{...c,family:'free'} as any,{});
+await go('free less sugar',{...c,family:'free'} as any,{wishes:[{kind:'change',of:'sugar',byPct:-25}]});

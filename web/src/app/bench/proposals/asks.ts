@@ -1,0 +1,60 @@
+import type { PresetId, Wish } from '@orvin/core';
+
+/** Something to ask of a formula with one press. */
+export interface Ask {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  /** Wishes join; presets stand alone. */
+  readonly wish?: Wish;
+  readonly preset?: PresetId;
+}
+
+const ask = (id: string, name: string, title: string, wish: Wish): Ask => ({ id, name, title, wish });
+const preset = (id: PresetId, name: string, title: string): Ask => ({ id, name, title, preset: id });
+
+/** The presses, by what they are: wishes that join, what is to stay out, and whom or what it is for. */
+export const asks: readonly { readonly name: string; readonly asks: readonly Ask[] }[] = [
+  {
+    name: 'make it',
+    asks: [
+      ask('lighter', 'lighter', 'A more open crumb', { kind: 'texture', trait: 'crumb', by: 0.35 }),
+      ask('moister', 'moister', 'Moister to eat', { kind: 'texture', trait: 'mouth', by: 0.35 }),
+      ask('tender', 'more tender', 'A softer bite', { kind: 'texture', trait: 'bite', by: 0.3 }),
+      ask('darker', 'darker', 'A little soda left over, for a darker, softer crumb', {
+        kind: 'left-soda',
+        min: 0.13,
+        max: 0.22,
+      }),
+      ask('less-sugar', 'less sweet', 'A quarter less sugar', { kind: 'change', of: 'sugar', byPct: -25 }),
+      ask('less-fat', 'less rich', 'A quarter less fat', { kind: 'change', of: 'fat', byPct: -25 }),
+      ask('less-salt', 'less salt', 'A quarter less sodium, leavener included', {
+        kind: 'change',
+        of: 'sodium',
+        byPct: -25,
+      }),
+    ],
+  },
+  {
+    name: 'without',
+    asks: [
+      preset('eggless', 'egg', 'Something else to bind and moisten'),
+      preset('dairy-free', 'milk', 'No butter, milk, cheese or cream'),
+      preset('vegan', 'anything animal', 'Vegan'),
+      preset('nut-free', 'nuts', 'No tree nuts and no peanut'),
+      preset('gluten-free', 'gluten', 'No wheat, rye, barley or oats'),
+    ],
+  },
+  {
+    name: 'for',
+    asks: [
+      preset('whole-grain', 'more whole grain', 'Half of the flour, or as much as the crumb bears'),
+      preset('small-child', 'a small child', 'Less sugar and salt, nothing hard, no honey'),
+      preset('high-altitude', 'high up', 'Thin air: less leavener, more liquid, a hotter oven'),
+      preset('what-i-have', 'what I have', 'Nothing but what the Larder lists in stock'),
+    ],
+  },
+];
+
+const all = asks.flatMap((g) => g.asks);
+export const askOf = (id: string): Ask | undefined => all.find((a) => a.id === id);

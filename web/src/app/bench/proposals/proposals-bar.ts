@@ -1,0 +1,127 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterRenderEffect,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core';
+import { Desk } from '../../desk/desk';
+import { Panels } from '../../ui/panels';
+import { scaleG } from '../words';
+import { asks } from './asks';
+import { Proposals, type Swap } from './proposals';
+
+/** Asks for something, or replaces a line, and flicks through what the search proposes: each on all instruments. */
+@Component({
+  selector: 'orvin-proposals',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './proposals-bar.html',
+  styleUrl: './proposals-bar.scss',
+  host: { '(document:keydown)': 'key($event)', '[class.trying]': 'p.shown() !== null' },
+})
+export class ProposalsBar {
+  protected readonly p = inject(Proposals);
+  protected readonly desk = inject(Desk);
+  private readonly panels = inject(Panels);
+  protected readonly groups = asks;
+  protected readonly limitProblem = signal('');
+  private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
+  private readonly first = viewChild<ElementRef<HTMLElement>>('first');
+
+  protected readonly line = computed(() => {
+    const f = this.desk.formula();
+    const item = f && allItems(f).find((i) => i.id === this.p.lineId());
+    if (!f || !item) return null;
+    const ingredient = ingredientFor(f, item, this.desk.kitchen());
+    return { item, ingredient, name: ingredient.name, grams: scaleG(item.grams) };
+  });
+  /** Limits that are in force, in words. */
+  protected readonly limits = computed(() => {
+    const f = this.desk.formula();
+    return [...this.p.limits()].flatMap(([id, l]) => {
+      const item = f && allItems(f).find((i) => i.id === id);
+      if (!f || !item) return [];
+      const name = ingredientFor(f, item, this.desk.kitchen()).name.replace(/,.*/, '').toLowerCase();
+      const words =
+        l.minG !== undefined && l.minG === l.maxG
+          ? `exactly ${scaleG(l.minG)} g`
+          : [
+              ...(l.minG !== undefined ? [`at least ${scaleG(l.minG)} g`] : []),
+              ...(l.maxG !== undefined ? [`at most ${scaleG(l.maxG)} g`] : []),
+            ].join(', ');
+      return [{ id, words: `${words} of ${name}` }];
+    });
+  });
+  protected readonly heading = computed(() => {
+    const p = this.p.shown();
+    if (!p) return '';
+    const n = this.p.list().length;
+    return n > 1 ? `${p.title} · ${this.p.at() + 1} of ${n}` : p.title;
+  });
+
+  constructor() {
+    // what is shown can be kept with Enter at once; what is being asked is where the keys begin
+    afterRenderEffect(() => {
+      const keep = this.keepButton()?.nativeElement;
+      const first = this.first()?.nativeElement;
+      if (this.p.mode() === 'line' && !this.p.shown()) first?.focus({ preventScroll: true });
+      else if (document.activeElement === document.body) keep?.focus({ preventScroll: true });
+    });
+  }
+
+  /** What has to follow a replacement, besides the replacement itself. */
+  protected knockOn(s: Swap): string {
+    const p = s.proposal;
+    if (!p) return s.failed ? 'could not be worked out' : '…';
+    const others = p.lines.filter((l) => l.id !== this.p.lineId() && !(l.kind === 'added' && l.item?.ingredient === s.replacement.ingredient));
+    const worse = p.merit > p.before.merit + 0.03 ? [`leaves it ${p.after.words}`] : [];
+    const words = [...others.map((l) => l.words), ...worse];
+    return words.length > 0 ? `needs ${words.join(', ')}` : p.lines.length === 0 ? '' : 'nothing else to change';
+  }
+
+  protected grams(s: Swap): string {
+    const item = s.proposal?.formula.groups
+      .flatMap((g) => g.items)
+      .find((i) => i.ingredient === s.replacement.ingredient);
+    return item ? `${scaleG(item.grams)} g` : '';
+  }
+
+  protected cost(p: Proposal): string {
+    return p.costs.join('; ');
+  }
+
+  protected try(s: Swap): void {
+    if (s.proposal && s.proposal.lines.length > 0) this.p.show([s.proposal], 0);
+  }
+
+  /** A limit typed for the line, in any unit. */
+  protected limit(field: HTMLInputElement, kind: 'at most' | 'at least' | 'exactly'): void {
+    const line = this.line();
+    const f = this.desk.formula();
+    if (!line || !f) return;
+    const read = readAmount(field.value, line.ingredient, { ...f.source, ...this.desk.kitchen().measures });
+    if (!read || !(read.grams >= 0) || read.grams > 50_000) {
+      this.limitProblem.set(`"${field.value}" is no amount I can read. Try 180, 1 1/2 c, 2 tsp or 2 eggs.`);
+      return;
+    }
+    this.limitProblem.set('');
+    const g = Math.round(read.grams * 100) / 100;
+    this.p.limit(line.item.id, kind === 'at most' ? { maxG: g } : kind === 'at least' ? { minG: g } : { minG: g, maxG: g });
+  }
+
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'checkbox';
+    if (this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey || this.p.mode() === 'shut') return;
+    if (e.key === 'Escape') {
+      e.preventDefault();
+      return this.p.close();
+    }
+    if (typing || e.defaultPrevented) return;
+    if (e.key.toLowerCase() === 'n') this.p.next(e.shiftKey ? -1 : 1);
+  }
+}

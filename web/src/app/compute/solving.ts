@@ -1,0 +1,53 @@
+import { Injectable } from '@angular/core';
+import type { ComposeWishes, Conflict, Formula, Kitchen, PresetId, Proposal, Request } from '@orvin/core';
+import type { Observable } from 'rxjs';
+import { Pool, type Outcome } from './pool';
+import type { SolveJobs } from './solve-jobs';
+
+/** Rebalancing, substituting, adapting and composing, in one worker that keeps its solver. */
+@Injectable({ providedIn: 'root' })
+export class Solving extends Pool<SolveJobs> {
+  protected readonly size = 1;
+  private readonly wasm = new URL('wasm/highs.wasm', document.baseURI).href;
+  makeWorker = (): Worker => new Worker(new URL('./solve.worker', import.meta.url), { type: 'module' });
+
+  protected override stop(worker: Worker): void {
+    worker.postMessage('stop');
+  }
+
+  warm(): Observable<Outcome<boolean>> {
+    return this.run('warm', 'warm', this.wasm);
+  }
+
+  rebalance(formula: Formula, request: Request, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {
+    return this.run('proposals', 'rebalance', this.wasm, formula, request, kitchen);
+  }
+
+  adapt(formula: Formula, preset: PresetId, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {
+    return this.run('proposals', 'adapt', this.wasm, formula, preset, kitchen, {});
+  }
+
+  substitute(
+    formula: Formula,
+    itemId: string,
+    ingredient: string,
+    kitchen: Kitchen,
+    state?: 'frozen' | 'fresh',
+  ): Observable<Outcome<Proposal>> {
+    const options = state ? { state } : {};
+    return this.run(
+      `swap:${itemId}:${ingredient}:${state ?? ''}`,
+      'substitute',
+      this.wasm,
+      formula,
+      itemId,
+      ingredient,
+      kitchen,
+      options,
+    );
+  }
+
+  compose(wishes: ComposeWishes, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {
+    return this.run('compose', 'compose', this.wasm, wishes, kitchen);
+  }
+}
