@@ -19,8 +19,15 @@ module.exports = {
       comment: 'No Angular, no DOM libraries, no Node modules in the core.',
       from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
       to: {
-        pathNot: '^(core/src|node_modules/(joi|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
+        pathNot: '^(core/src|node_modules/(joi|highs|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
       },
+    },
+    {
+      name: 'solver-comes-in-from-outside',
+      severity: 'error',
+      comment: 'A page solves in a worker with a solver of its own; only the entry for Node brings one.',
+      from: { path: '^core/src', pathNot: '^core/src/(index|adapt/in-node)\\.ts$' },
+      to: { path: 'node_modules/highs/|^core/src/adapt/in-node' },
     },
     {
       name: 'joi-stays-in-format',

@@ -149,6 +149,7 @@ console.log(
   `solver: ${ns.toFixed(2)} ns per cell update${c === null ? '; no C compiler here to compare with' : `, ${c.toFixed(2)} ns for the same loop in C -O2: ${(ns / c).toFixed(2)} times`}`,
 );
 if (sink === 0) console.log('');
+await import('./adapt.js');
 
 function nanosecondsInC(): number | null {
   const out = join(mkdtempSync(join(tmpdir(), 'orvin-')), 'sweep');

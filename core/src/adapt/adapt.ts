@@ -17,7 +17,16 @@ import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
 import { isBread, standIns } from './stand-ins.js';
 import { companions, eggCosts, methodCost, SWAP, swappedItem, withGum } from './substitute.js';
-import { isConflict, type AdaptOptions, type Candidate, type Conflict, type Proposal, type ProposalLine, type Request, type Wish } from './types.js';
+import {
+  isConflict,
+  type AdaptOptions,
+  type Candidate,
+  type Conflict,
+  type Proposal,
+  type ProposalLine,
+  type Request,
+  type Wish,
+} from './types.js';
 import { measuredOf, shortOf } from './wishes.js';
 
 export interface PresetOptions extends AdaptOptions {
@@ -50,7 +59,16 @@ function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: PresetOption
   const items = allItems(formula).filter((i) => i.grams > 0);
   const of = (i: Item): Ingredient => ingredientFor(formula, i, kitchen);
   const suits = (i: Ingredient): boolean => preset.suits.every((d) => dietsOf(i).includes(d));
-  const base: Asked = { out: items.filter((i) => !suits(of(i))), wishes: [], bending: false, costs: [], heatC: 0, extra: [], kitchen, fits: suits };
+  const base: Asked = {
+    out: items.filter((i) => !suits(of(i))),
+    wishes: [],
+    bending: false,
+    costs: [],
+    heatC: 0,
+    extra: [],
+    kitchen,
+    fits: suits,
+  };
   const by = -Math.abs(o.byPct ?? 25);
   const w = weigh(formula, kitchen);
   switch (preset.id) {
@@ -61,19 +79,31 @@ function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: PresetOption
     case 'lower-sodium':
       return { ...base, wishes: [{ kind: 'change', of: 'sodium', byPct: by }] };
     case 'whole-grain': {
-      const bears = standIns.flour?.find((s) => s.id === 'wholemeal-flour')?.most?.[isBread(formula.family) ? 0 : 1] ?? 1;
+      const bears =
+        standIns.flour?.find((s) => s.id === 'wholemeal-flour')?.most?.[isBread(formula.family) ? 0 : 1] ?? 1;
       const to = Math.min(o.sharePct ?? 50, 100 * bears);
       const flours = w.lines.some((l) => l.ingredient.id === 'wholemeal-flour');
       return {
         ...base,
-        wishes: [{ kind: 'measure', of: 'wholegrain', min: Math.max(to, measuredOf(w, kitchen).wholegrain), words: `whole grain for ${Math.round(to)} % of the flour` }],
-        extra: flours ? [] : [{ ingredient: 'wholemeal-flour', maxG: 1.2 * w.totals.flourG, why: 'flour from the whole grain' }],
+        wishes: [
+          {
+            kind: 'measure',
+            of: 'wholegrain',
+            min: Math.max(to, measuredOf(w, kitchen).wholegrain),
+            words: `whole grain for ${Math.round(to)} % of the flour`,
+          },
+        ],
+        extra: flours
+          ? []
+          : [{ ingredient: 'wholemeal-flour', maxG: 1.2 * w.totals.flourG, why: 'flour from the whole grain' }],
         costs: ['let it stand 10 minutes before baking: bran drinks slowly'],
       };
     }
     case 'small-child': {
       const no = (i: Ingredient): boolean =>
-        i.id === 'honey' || /^(spirit|liqueur|fortified-wine|wine|stout|cider|coffee|instant-coffee|tea)$/.test(i.id) || (i.pieces === true && i.allergens.some((a) => nutAllergens.has(a)));
+        i.id === 'honey' ||
+        /^(spirit|liqueur|fortified-wine|wine|stout|cider|coffee|instant-coffee|tea)$/.test(i.id) ||
+        (i.pieces === true && i.allergens.some((a) => nutAllergens.has(a)));
       return {
         ...base,
         out: items.filter((i) => no(of(i))),
@@ -100,11 +130,18 @@ function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: PresetOption
         wishes: [
           { kind: 'lift', max: now * thin * 1.04, words: `lift for ${Math.round(at)} m` },
           { kind: 'measure', of: 'water', min: w.totals.waterPct * (1 + wetter * 0.6), words: 'a little more liquid' },
-          { kind: 'measure', of: 'sugar', max: w.totals.sugarPct * (1 - Math.min(0.08, rise / 30_000)), words: 'a little less sugar' },
+          {
+            kind: 'measure',
+            of: 'sugar',
+            max: w.totals.sugarPct * (1 - Math.min(0.08, rise / 30_000)),
+            words: 'a little less sugar',
+          },
         ],
         bending: true,
         heatC: at >= 900 ? 10 : 0,
-        costs: [`for ${Math.round(at)} m: water boils at about ${Math.round(100 - at / 300)} °C, so test early and go by the middle, not the clock`],
+        costs: [
+          `for ${Math.round(at)} m: water boils at about ${Math.round(100 - at / 300)} °C, so test early and go by the middle, not the clock`,
+        ],
       };
     }
     case 'what-i-have': {
@@ -137,43 +174,49 @@ export async function adapt(
   const asked = ask(preset, formula, kitchen, options);
   const wrong = fault(formula, { wishes: [{ kind: 'stock' }] }, kitchen);
   if (wrong) return wrong;
-  const notes = [...asked.costs, ...preset.cautions];
   if (asked.out.length === 0 && asked.extra.length === 0 && !asked.bending && presetId !== 'what-i-have') {
     if (asked.wishes.length === 0) return [];
     const out = await rebalance(formula, { wishes: asked.wishes }, asked.kitchen, options);
-    return isConflict(out) ? out : out.map((p) => ({ ...p, costs: [...p.costs, ...notes] }));
+    return isConflict(out)
+      ? out
+      : out.map((p) => ({ ...p, costs: [...p.costs, ...asked.costs], cautions: preset.cautions }));
   }
   const plan = planOf(formula, asked, preset);
+  // what only flavours can be done without; what a batter is made of cannot
+  const needed = preset.id === 'what-i-have' ? plan.lost.filter((i) => figuresIn(formula, i, kitchen)) : [];
+  if (needed.length > 0) return notThere(needed.map((i) => ingredientFor(formula, i, kitchen)));
   const solver = await solverOf(options);
   const limits = limitsOf(options);
   const { pinnedWishes, bowl } = plan;
   const terms: Terms = { wishes: pinnedWishes, weights: SWAP, ...(asked.bending && { bending: BENT }) };
   const first = search(bowl, terms, solver, limits);
   if (first.kind === 'limit')
-    return conflict('limit', `The search was stopped after ${limits.maxNodes} steps before it found anything that holds.`);
+    return conflict(
+      'limit',
+      `The search was stopped after ${limits.maxNodes} steps before it found anything that holds.`,
+    );
   if (first.kind === 'infeasible' || (!first.met && !asked.bending)) {
     const near = search(bowl, { ...terms, bending: BENT }, solver, limits);
-    const nearest = near.kind === 'found' ? told(formula, preset, plan, near, asked, notes) : null;
+    const nearest = near.kind === 'found' ? told(formula, preset, plan, near, asked) : null;
     const missing = presetId === 'what-i-have' ? shortOf(near.kind === 'found' ? near.formula : formula, kitchen) : [];
-    const names = missing.map((m) => shortName(ingredientOf(m.ingredient, formula.ingredients, kitchen)));
+    if (missing.length > 0)
+      return { ...notThere(missing.map((m) => ingredientOf(m.ingredient, formula.ingredients, kitchen))), nearest };
     return conflict(
       'wishes',
-      names.length > 0
-        ? `There is not enough in stock of ${names.join(', ')}, and nothing there to take its place.`
-        : `It cannot be had ${preset.name} and stay what it is.`,
+      `It cannot be had ${preset.name} and stay what it is.`,
       asked.wishes.map((_, index) => ({ index, words: preset.name })),
       nearest,
     );
   }
-  const out = [told(formula, preset, plan, first, asked, notes)];
-  if (await stopped(options)) return conflict('cancelled', 'Stopped.');
+  const out = [told(formula, preset, plan, first, asked)];
+  if (await stopped(options)) return conflict('cancelled', 'Stopped before it was done.');
   // another choice of stand-ins, where there is one
   const chosen = plan.choices.map((ids) => ids.filter((id) => came(bowl, first, id)));
   const other = chosen.flat().map((id) => bowl.moves.findIndex((m) => m.line.item.id === id));
   if (other.length > 0 && plan.choices.some((c) => c.length > 1)) {
     const second = search(bowl, { ...terms, notAgain: [other] }, solver, limits);
     if (second.kind === 'found' && (second.met || asked.bending) && second.weighed.merit <= first.weighed.merit + 0.03)
-      out.push({ ...told(formula, preset, plan, second, asked, notes), kind: 'another' });
+      out.push({ ...told(formula, preset, plan, second, asked), kind: 'another' });
   }
   const start = weigh(formula, asked.kitchen).merit;
   const best = out[0] as Proposal;
@@ -181,6 +224,19 @@ export async function adapt(
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);
   return out.filter((p) => p.merit <= start + 0.03);
 }
+
+const notThere = (what: readonly Ingredient[]): Conflict =>
+  conflict(
+    'wishes',
+    `There is not enough in stock of ${what.map(shortName).join(', ')}, and nothing there to take its place.`,
+    [{ index: 0, words: 'nothing but what is in stock' }],
+  );
+
+/** Whether a line counts for more than its taste. */
+const figuresIn = (formula: Formula, item: Item, kitchen: Kitchen): boolean => {
+  const { role, pieces } = ingredientFor(formula, item, kitchen);
+  return role !== 'flavour' && !(item.pieces ?? pieces ?? false);
+};
 
 const stopped = async (o: AdaptOptions): Promise<boolean> => (await o.cancelled?.()) === true;
 const came = (bowl: Bowl, found: Found, id: string): boolean =>
@@ -215,7 +271,9 @@ function planOf(formula: Formula, asked: Asked, preset: Preset): Planned {
   const goes: Item[] = [];
   for (const item of asked.out) {
     const line = lines.get(item.id);
-    const options = replacements(formula, item.id, kitchen, preset.suits).filter((r) => !r.state && asked.fits(ingredientOf(r.ingredient, formula.ingredients, kitchen)));
+    const options = replacements(formula, item.id, kitchen, preset.suits).filter(
+      (r) => !r.state && asked.fits(ingredientOf(r.ingredient, formula.ingredients, kitchen)),
+    );
     const figures = line && batter.has(item.id) && !line.whole && line.ingredient.role !== 'flavour';
     if (options.length === 0) {
       lost.push(item);
@@ -234,34 +292,60 @@ function planOf(formula: Formula, asked: Asked, preset: Preset): Planned {
     const ids = few.map((r, rank) => {
       const c = candidateOf(formula, r.ingredient, 1.5 * r.grams, kitchen, taken);
       taken.add(c.item.id);
-      candidates.push({ ...c, groupId: groupOf(formula, item.id) ?? c.groupId, instead: item.id, reluctance: 0.3 + 1.1 * rank, minG: (line?.ingredient.role === 'egg' ? 0.5 : 0.75) * r.grams });
+      candidates.push({
+        ...c,
+        groupId: groupOf(formula, item.id) ?? c.groupId,
+        instead: item.id,
+        reluctance: 0.3 + 1.1 * rank,
+        minG: (line?.ingredient.role === 'egg' ? 0.5 : 0.75) * r.grams,
+      });
       chosenFor.set(c.item.id, { item, replacement: r });
       return c.item.id;
     });
     choices.push(ids);
   }
   const left = dropped(formula, lost, direct);
-  const without = preset.suits.includes('gluten-free') && goes.some((i) => ingredientFor(formula, i, kitchen).base === 'flour') ? withGum(left, kitchen, true) : left;
+  const without =
+    preset.suits.includes('gluten-free') && goes.some((i) => ingredientFor(formula, i, kitchen).base === 'flour')
+      ? withGum(left, kitchen, true)
+      : left;
   for (const { item, replacement } of [...chosenFor.values()]) {
     const from = ingredientFor(formula, item, kitchen);
     const to = ingredientOf(replacement.ingredient, formula.ingredients, kitchen);
     for (const c of companions(formula, from, to, usableGrams(item.grams), kitchen))
-      if (asked.fits(ingredientOf(c.item.ingredient, undefined, kitchen)) && !candidates.some((x) => x.item.ingredient === c.item.ingredient)) candidates.push(c);
+      if (
+        asked.fits(ingredientOf(c.item.ingredient, undefined, kitchen)) &&
+        !candidates.some((x) => x.item.ingredient === c.item.ingredient)
+      )
+        candidates.push(c);
   }
-  for (const e of asked.extra) candidates.push({ ...candidateOf(formula, e.ingredient, e.maxG, kitchen, taken), reluctance: 0.2, why: e.why });
-  const request: Request = { like: formula, out: goes.map((i) => i.id), candidates, oneOf: choices, wishes: asked.wishes };
+  for (const e of asked.extra)
+    candidates.push({ ...candidateOf(formula, e.ingredient, e.maxG, kitchen, taken), reluctance: 0.2, why: e.why });
+  const request: Request = {
+    like: formula,
+    out: goes.map((i) => i.id),
+    candidates,
+    oneOf: choices,
+    wishes: asked.wishes,
+  };
   const wishes = pinnedFor(formula, asked);
-  const bowl: Bowl = { ...bowlOf(without, { ...request, wishes }, kitchen, wishes), excused: distances(bowlOf(formula, {}, kitchen, [])) };
+  const bowl: Bowl = {
+    ...bowlOf(without, { ...request, wishes }, kitchen, wishes),
+    excused: distances(bowlOf(formula, {}, kitchen, [])),
+  };
   return { bowl, pinnedWishes: wishes, request: { ...request, wishes }, choices, goes, chosenFor, lost, direct };
 }
 
-const groupOf = (f: Formula, itemId: string): string | undefined => f.groups.find((g) => g.items.some((i) => i.id === itemId))?.id;
+const groupOf = (f: Formula, itemId: string): string | undefined =>
+  f.groups.find((g) => g.items.some((i) => i.id === itemId))?.id;
 
 /** Relative wishes as figures of the formula as it was. */
 function pinnedFor(formula: Formula, asked: Asked): readonly Wish[] {
   const now = measuredOf(weigh(formula, asked.kitchen), asked.kitchen);
   return asked.wishes.map((w): Wish =>
-    w.kind === 'change' ? { kind: 'measure', of: w.of, max: now[w.of] * (1 + w.byPct / 100), words: `less ${w.of}` } : w,
+    w.kind === 'change'
+      ? { kind: 'measure', of: w.of, max: now[w.of] * (1 + w.byPct / 100), words: `less ${w.of}` }
+      : w,
   );
 }
 
@@ -282,7 +366,7 @@ function dropped(formula: Formula, lost: readonly Item[], direct: readonly { ite
 }
 
 /** Puts the chosen stand-ins in the places of what they stand in for, and says what it cost. */
-function told(formula: Formula, preset: Preset, plan: Planned, found: Found, asked: Asked, notes: readonly string[]): Proposal {
+function told(formula: Formula, preset: Preset, plan: Planned, found: Found, asked: Asked): Proposal {
   const { kitchen } = asked;
   const candidateIds = new Set(plan.chosenFor.keys());
   const came = new Map<string, { to: Item; replacement: Replacement }[]>();
@@ -310,36 +394,57 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
   const heated = heatBy(merged, asked.heatC - coolerBy(formula, plan, came, kitchen));
   const replaced = [...came.values()].flat().map((x) => x.replacement);
   const unmet = asked.bending
-    ? plan.pinnedWishes.filter((w) => 'words' in w && !metBy(w, heated.formula, kitchen)).map((w) => `${'words' in w ? (w.words ?? '') : ''} only in part, to stay what it is`)
+    ? plan.pinnedWishes
+        .filter((w) => 'words' in w && !metBy(w, heated.formula, kitchen))
+        .map((w) => `${'words' in w ? (w.words ?? '') : ''} only in part, to stay what it is`)
     : [];
-  const proposal = proposalOf('swap', formula, plan.bowl, found, { ...plan.request }, {
-    title: capital(preset.name),
-    formula: heated.formula,
-    costs: [
-      ...[...new Set(replaced.map((r) => r.costs).filter((c) => c !== ''))],
-      ...plan.lost.map((i) => `${shortName(ingredientFor(formula, i, kitchen))} left out: nothing stands in for it here`),
-      ...unmet,
-      ...[...new Set(replaced.filter((r) => r.check !== '').map((r) => `check ${r.check}`))],
-      ...(preset.id === 'eggless' || preset.id === 'vegan' ? eggCosts(formula, kitchen) : []),
-      ...methodCost(formula, heated.formula, kitchen),
-      ...notes,
-    ],
-  });
+  const proposal = proposalOf(
+    'swap',
+    formula,
+    plan.bowl,
+    found,
+    { ...plan.request },
+    {
+      title: capital(preset.name),
+      formula: heated.formula,
+      costs: [
+        ...[...new Set(replaced.map((r) => r.costs).filter((c) => c !== ''))],
+        ...plan.lost.map(
+          (i) => `${shortName(ingredientFor(formula, i, kitchen))} left out: nothing stands in for it here`,
+        ),
+        ...unmet,
+        ...[...new Set(replaced.filter((r) => r.check !== '').map((r) => `check ${r.check}`))],
+        ...(preset.id === 'eggless' || preset.id === 'vegan' ? eggCosts(formula, kitchen) : []),
+        ...methodCost(formula, heated.formula, kitchen),
+        ...asked.costs,
+      ],
+      cautions: preset.cautions,
+    },
+  );
   const swapped = new Map([...came].flatMap(([id, list]) => list.map((x) => [id, x.replacement] as const)));
   const lines = proposal.lines.map((l): ProposalLine => {
     const r = swapped.get(l.id);
     if (r && l.kind === 'replaced') return { ...l, reason: 'in its place' };
     if (l.kind === 'replaced') return { ...l, reason: 'like for like' };
     if (plan.lost.some((i) => i.id === l.id)) return { ...l, reason: 'nothing stands in for it here' };
-    if (l.kind === 'amount' && [...swapped.values()].some((x) => x.ingredient === ingredientOfLine(l, heated.formula)) && plan.goes.length > 0)
-      return { ...l, reason: `stands in for ${listedNames(plan.goes, formula, kitchen, l, swapped, heated.formula)} too` };
-    if (l.kind === 'left out' && r) return { ...l, reason: `${r.name.replace(/,.*/, '').toLowerCase()} stands in for both` };
+    if (
+      l.kind === 'amount' &&
+      [...swapped.values()].some((x) => x.ingredient === ingredientOfLine(l, heated.formula)) &&
+      plan.goes.length > 0
+    )
+      return {
+        ...l,
+        reason: `stands in for ${listedNames(plan.goes, formula, kitchen, l, swapped, heated.formula)} too`,
+      };
+    if (l.kind === 'left out' && r)
+      return { ...l, reason: `${r.name.replace(/,.*/, '').toLowerCase()} stands in for both` };
     return l.item?.ingredient === 'xanthan' ? { ...l, reason: 'holds what gluten would' } : l;
   });
   return { ...proposal, lines: heated.line ? [...lines, heated.line] : lines };
 }
 
-const ingredientOfLine = (l: ProposalLine, f: Formula): string => allItems(f).find((i) => i.id === l.id)?.ingredient ?? '';
+const ingredientOfLine = (l: ProposalLine, f: Formula): string =>
+  allItems(f).find((i) => i.id === l.id)?.ingredient ?? '';
 /** The lines that went and whose stand-in is what this line holds. */
 const listedNames = (
   goes: readonly Item[],
@@ -386,7 +491,12 @@ function oneLineEach(formula: Formula, was: Formula, goes: readonly Item[], kitc
 }
 
 /** What the stand-ins that brown early ask of the oven, °C. */
-function coolerBy(formula: Formula, plan: Planned, came: ReadonlyMap<string, { replacement: Replacement }[]>, kitchen: Kitchen): number {
+function coolerBy(
+  formula: Formula,
+  plan: Planned,
+  came: ReadonlyMap<string, { replacement: Replacement }[]>,
+  kitchen: Kitchen,
+): number {
   const sugarG = weigh(formula, kitchen).totals.sugarG;
   if (sugarG <= 0) return 0;
   return plan.goes.reduce((s, item) => {

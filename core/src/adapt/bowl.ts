@@ -91,7 +91,9 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     ...(request.out ?? []),
   ]);
   const exact = new Map(
-    wishes.flatMap((w) => (w.kind === 'amount' && w.minG !== undefined && w.minG === w.maxG ? [[w.itemId, w.minG]] : [])),
+    wishes.flatMap((w) =>
+      w.kind === 'amount' && w.minG !== undefined && w.minG === w.maxG ? [[w.itemId, w.minG]] : [],
+    ),
   );
   // a batter of another weight is the same one scaled, from where the search begins
   const scaled = total?.kind === 'batter' ? scaledTo(asked, total.grams, [...held, ...exact.keys()], kitchen) : asked;
@@ -115,7 +117,8 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     const own = limits(line, step, like);
     const pinned = out.has(line.item.id)
       ? 0
-      : (exact.get(line.item.id) ?? (held.has(line.item.id) || !(moves(line) || named(wishes, line)) ? line.grams : null));
+      : (exact.get(line.item.id) ??
+        (held.has(line.item.id) || !(moves(line) || named(wishes, line)) ? line.grams : null));
     return {
       line,
       rates: ratesOf(line, kitchen, nutIsBase),

@@ -56,24 +56,43 @@ export async function compose(
   options: AdaptOptions = {},
 ): Promise<Proposal[] | Conflict> {
   if (wishes.family === 'free' || !families.some((f) => f.id === wishes.family))
-    return conflict('no-family', wishes.family === 'free' ? 'A new formula needs a family to begin from.' : `There is no family "${String(wishes.family)}".`);
+    return conflict(
+      'no-family',
+      wishes.family === 'free'
+        ? 'A new formula needs a family to begin from.'
+        : `There is no family "${String(wishes.family)}".`,
+    );
   const family = familyOf(wishes.family);
   const find = (id: string): Ingredient => ingredientOf(id, undefined, kitchen);
   const unknown = (wishes.flavours ?? []).filter((id) => find(id).id === 'unknown');
   if (unknown.length > 0)
-    return conflict('wishes', `Nobody knows ${unknown.map((u) => `"${u}"`).join(' and ')} here. Add it to the Larder first, or choose another.`);
+    return conflict(
+      'wishes',
+      `Nobody knows ${unknown.map((u) => `"${u}"`).join(' and ')} here. Add it to the Larder first, or choose another.`,
+    );
   const suits = wishes.suits ?? [];
   const against = (wishes.flavours ?? []).map(find).filter((i) => !suits.every((d) => dietsOf(i).includes(d)));
   if (against.length > 0)
-    return conflict('wishes', `These cannot be had together: ${against.map(shortName).join(', ')}; and ${suits.join(', ')}.`, [
-      { index: null, words: `${against.map(shortName).join(', ')} in it` },
-      { index: null, words: suits.join(', ') },
-    ]);
+    return conflict(
+      'wishes',
+      `These cannot be had together: ${against.map(shortName).join(', ')}; and ${suits.join(', ')}.`,
+      [
+        { index: null, words: `${against.map(shortName).join(', ')} in it` },
+        { index: null, words: suits.join(', ') },
+      ],
+    );
 
-  const parts = settled(partsFor(family, skeletons[wishes.family], (wishes.flavours ?? []).map(find), find), wishes, kitchen, find);
+  const parts = settled(
+    partsFor(family, skeletons[wishes.family], (wishes.flavours ?? []).map(find), find),
+    wishes,
+    kitchen,
+    find,
+  );
   const missing = parts.missing;
   if (missing.length > 0)
-    return conflict('wishes', `There is no ${missing.join(', ')} in stock, and nothing there to take its place.`, [{ index: null, words: 'nothing but what is in stock' }]);
+    return conflict('wishes', `There is no ${missing.join(', ')} in stock, and nothing there to take its place.`, [
+      { index: null, words: 'nothing but what is in stock' },
+    ]);
 
   const tins = tinsFor(wishes, kitchen);
   const skeleton = skeletons[wishes.family];
@@ -86,13 +105,21 @@ export async function compose(
       : tins.length > 0
         ? batterForTins({ ...gummed, tins: [] }, tins, kitchen)
         : USUAL_BATTER_G);
-  if (!(batterG >= 50 && batterG <= 50_000)) return conflict('wishes', `${Math.round(batterG)} g of batter is no batch for a kitchen. Choose other tins, or fewer pieces.`);
+  if (!(batterG >= 50 && batterG <= 50_000))
+    return conflict(
+      'wishes',
+      `${Math.round(batterG)} g of batter is no batch for a kitchen. Choose other tins, or fewer pieces.`,
+    );
   const now = weigh(gummed, kitchen).totals.batterG;
   const start = roundedTo(gummed, batterG / now, batterG, kitchen);
 
   const stock: Wish[] = wishes.stock ? [{ kind: 'stock' }] : [];
   const texture = (wishes.texture ?? []).map((t): Wish => ({ kind: 'texture', ...t }));
-  const request: Request = pinned(start, { wishes: [...texture, ...stock, { kind: 'batter', grams: batterG, withinPct: 7 }] }, kitchen);
+  const request: Request = pinned(
+    start,
+    { wishes: [...texture, ...stock, { kind: 'batter', grams: batterG, withinPct: 7 }] },
+    kitchen,
+  );
   const solver = await solverOf(options);
   const limits = limitsOf(options);
   // its amounts are nobody's yet: any may move, but its character is the family's plain one
@@ -100,14 +127,21 @@ export async function compose(
   const terms = { wishes: request.wishes ?? [], weights };
   const bowl = { ...bowlOf(start, { ...request, wishes: [] }, kitchen, []), request };
   const found = search(bowl, terms, solver, limits);
-  if (found.kind === 'limit') return conflict('limit', `The search was stopped after ${limits.maxNodes} steps before it found anything that holds.`);
+  if (found.kind === 'limit')
+    return conflict(
+      'limit',
+      `The search was stopped after ${limits.maxNodes} steps before it found anything that holds.`,
+    );
   if (found.kind === 'infeasible' || !found.met) {
     const near = search(bowl, { ...terms, bending: 60 }, solver, limits);
     const asked = [...texture, ...stock];
     return conflict(
       'wishes',
       `That cannot be had all together in ${family.plural}: ${(wishes.texture ?? []).length > 0 ? 'ask for less of a texture' : 'something is short in stock'}.`,
-      asked.map((_, index) => ({ index, words: index < texture.length ? 'the texture' : 'nothing but what is in stock' })),
+      asked.map((_, index) => ({
+        index,
+        words: index < texture.length ? 'the texture' : 'nothing but what is in stock',
+      })),
       near.kind === 'found' ? finished(near.formula, start, { ...wishes, tins }, kitchen, bowl, near, request) : null,
     );
   }
@@ -140,11 +174,19 @@ function tinsFor(wishes: ComposeWishes, kitchen: Kitchen): readonly TinUse[] {
 }
 
 const SAVOURY_SUGAR_PCT = 5;
+/** Flavours that go in with the wet part. */
+const WET_FLAVOUR = /extract|spirit|liqueur|flower-water|food-colour|^mustard$/;
 /** What makes a muffin a savoury one. */
-const SAVOURY = /cheese|parmesan|feta|bacon|onion|olives|tomato|pepper-sweet|spinach|sweetcorn|garlic|^herbs|mustard|chilli|curry/;
+const SAVOURY =
+  /cheese|parmesan|feta|bacon|onion|olives|tomato|pepper-sweet|spinach|sweetcorn|garlic|^herbs|mustard|chilli|curry/;
 
 /** The lines of a family's plain formula with flavours in their places, % of flour. */
-function partsFor(family: Family, s: Skeleton, flavours: readonly Ingredient[], find: (id: string) => Ingredient): Part[] {
+function partsFor(
+  family: Family,
+  s: Skeleton,
+  flavours: readonly Ingredient[],
+  find: (id: string) => Ingredient,
+): Part[] {
   const parts = new Map<string, Part>();
   const put = (id: string, pct: number, group: Part['group']): void => {
     const had = parts.get(id);
@@ -155,7 +197,9 @@ function partsFor(family: Family, s: Skeleton, flavours: readonly Ingredient[], 
 
   // flours: what is wished for takes its share of the plain flour
   const besides = [...(s.beside ?? []).filter(([id]) => find(id).base === 'flour')];
-  const wished = flavours.filter((i) => i.base === 'flour' && !besides.some(([id]) => id === i.id) && i.id !== 'plain-flour');
+  const wished = flavours.filter(
+    (i) => i.base === 'flour' && !besides.some(([id]) => id === i.id) && i.id !== 'plain-flour',
+  );
   const share = (i: Ingredient): number => {
     const most = standIns.flour?.find((x) => x.id === i.id)?.most?.[bread ? 0 : 1] ?? 1;
     return 100 * Math.min(most, wished.length > 1 ? 0.3 : most === 1 ? 1 : most);
@@ -175,13 +219,15 @@ function partsFor(family: Family, s: Skeleton, flavours: readonly Ingredient[], 
   const fat = is((i) => i.role === 'fat') ?? find(s.fat[0]);
   put(fat.id, (s.fat[1] * find(s.fat[0]).per100.fat) / Math.max(20, fat.per100.fat), 'fat-sugar');
 
-  const savoury = family.id === 'muffin' && flavours.some((i) => SAVOURY.test(i.id)) && !flavours.some((i) => i.role === 'sugar');
+  const savoury =
+    family.id === 'muffin' && flavours.some((i) => SAVOURY.test(i.id)) && !flavours.some((i) => i.role === 'sugar');
   // sweetness stays as it is when a wished-for sugar or syrup brings a part of it, and sweet purées bring theirs
   const sweet = flavours.filter((i) => i.role === 'sugar');
   const drySugar = s.sugar.reduce((a, [, p]) => a + p, 0);
   const part = sweet.length > 0 ? (drySugar <= 10 ? 1 : 0.45) : 0;
   for (const [id, pct] of s.sugar) put(id, savoury ? SAVOURY_SUGAR_PCT : pct * (1 - part), 'fat-sugar');
-  for (const i of sweet) put(i.id, ((drySugar * part) / sweet.length) * (100 / Math.max(40, i.per100.sugar)), 'fat-sugar');
+  for (const i of sweet)
+    put(i.id, ((drySugar * part) / sweet.length) * (100 / Math.max(40, i.per100.sugar)), 'fat-sugar');
 
   put('egg', s.eggPct, 'egg');
   put('salt', savoury ? 1.5 * s.saltPct : s.saltPct, 'dry');
@@ -200,15 +246,20 @@ function partsFor(family: Family, s: Skeleton, flavours: readonly Ingredient[], 
 
   const whole = flavours.filter((i) => i.pieces && i.role !== 'flavour');
   const flavourings = flavours.filter((i) => i.role === 'flavour');
-  const addins = flavours.filter((i) => i.role === 'addin' && !i.pieces && i.base === undefined);
+  const addins = flavours.filter(
+    (i) => (i.role === 'addin' || i.role === 'cocoa') && !i.pieces && i.base === undefined,
+  );
   for (const i of whole) {
-    const weightOf = i.role === 'fruit' ? 1 : /cheese|parmesan|feta/.test(i.id) ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
+    const weightOf =
+      i.role === 'fruit' ? 1 : /cheese|parmesan|feta/.test(i.id) ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
     put(i.id, (s.carriesPct * weightOf) / Math.max(1, whole.length * 0.75), 'fold-in');
   }
   for (const i of addins) put(i.id, i.drinks && i.drinks > 1 ? 4 : 25, 'dry');
-  for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, 'dry');
+  const flavourGroup = (i: Ingredient): Part['group'] =>
+    i.pieces ? 'fold-in' : WET_FLAVOUR.test(i.id) ? 'wet' : 'dry';
+  for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
   if (flavourings.length + whole.length + purees.length === 0 && !nut && !juice)
-    for (const [id, pct] of s.plainly ?? []) put(id, pct, find(id).pieces ? 'fold-in' : 'dry');
+    for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));
   else if (/fruit-cake|tea-loaf/.test(family.id) && whole.length === 0)
     for (const [id, pct] of s.plainly ?? []) if (find(id).pieces) put(id, pct, 'fold-in');
 
@@ -217,10 +268,20 @@ function partsFor(family: Family, s: Skeleton, flavours: readonly Ingredient[], 
 }
 
 /** Soda for most of the acid that the batter brings, and powder for the rest of the family's middle lift. */
-function leaven(parts: ReadonlyMap<string, Part>, family: Family, put: (id: string, pct: number, group: Part['group']) => void): void {
+function leaven(
+  parts: ReadonlyMap<string, Part>,
+  family: Family,
+  put: (id: string, pct: number, group: Part['group']) => void,
+): void {
   const list = [...parts.values()];
-  const meq = list.reduce((a, p) => a + ((p.ingredient.acidMeq?.typical ?? 0) * p.pct * (p.ingredient.pieces ? 0.1 : 1)) / 100, 0);
-  const base = list.reduce((a, p) => a + (p.ingredient.base === 'flour' || p.ingredient.base === 'cocoa' ? p.pct : 0), 0);
+  const meq = list.reduce(
+    (a, p) => a + ((p.ingredient.acidMeq?.typical ?? 0) * p.pct * (p.ingredient.pieces ? 0.1 : 1)) / 100,
+    0,
+  );
+  const base = list.reduce(
+    (a, p) => a + (p.ingredient.base === 'flour' || p.ingredient.base === 'cocoa' ? p.pct : 0),
+    0,
+  );
   const own = list.reduce((a, p) => a + ((p.ingredient.co2Mmol?.typical ?? 0) * p.pct) / 100, 0);
   const wanted = ((0.55 * family.lift[0] + 0.45 * family.lift[1]) * base) / 100 - own;
   if (wanted <= 0.5) return;
@@ -246,12 +307,20 @@ function settled(
     if (fits(p.ingredient)) return [p];
     const probe = formulaOf({ ...wishes, flavours: [] }, familyOf(wishes.family), parts, kitchen, 300);
     const item = probe.groups.flatMap((g) => g.items).find((i) => i.ingredient === p.ingredient.id);
-    const other = item ? replacements(probe, item.id, kitchen, suits).find((r) => !r.state && fits(find(r.ingredient)) && (r.most === null || r.most > 0.7 || p.pct < 30)) : undefined;
+    const other = item
+      ? replacements(probe, item.id, kitchen, suits).find(
+          (r) => !r.state && fits(find(r.ingredient)) && (r.most === null || r.most > 0.7 || p.pct < 30),
+        )
+      : undefined;
     if (!other || !item) {
-      if (p.ingredient.role !== 'flavour' && p.ingredient.role !== 'leavener' && p.ingredient.role !== 'salt') missing.push(shortName(p.ingredient));
+      if (p.ingredient.role !== 'flavour' && p.ingredient.role !== 'leavener' && p.ingredient.role !== 'salt')
+        missing.push(shortName(p.ingredient));
       return [];
     }
-    return [{ ...p, ingredient: find(other.ingredient), pct: (p.pct * other.grams) / Math.max(0.01, item.grams) }];
+    const to = find(other.ingredient);
+    // what stands in for egg goes in where it belongs itself
+    const group = p.group === 'egg' && to.role !== 'egg' ? (to.per100.water > 40 ? 'wet' : 'dry') : p.group;
+    return [{ ...p, group, ingredient: to, pct: (p.pct * other.grams) / Math.max(0.01, item.grams) }];
   });
   const merged = new Map<string, Part>();
   for (const p of list) {
@@ -269,13 +338,27 @@ const groupNames: Readonly<Record<Part['group'], string>> = {
   'fold-in': 'Fold in',
 };
 
-function formulaOf(wishes: ComposeWishes, family: Family, parts: readonly Part[], kitchen: Kitchen, flourG: number): Formula {
+function formulaOf(
+  wishes: ComposeWishes,
+  family: Family,
+  parts: readonly Part[],
+  kitchen: Kitchen,
+  flourG: number,
+): Formula {
   const { scaleG, ...source } = kitchen.measures;
   void scaleG;
-  const order: readonly Part['group'][] = family.creamed ? ['fat-sugar', 'egg', 'dry', 'wet', 'fold-in'] : ['dry', 'fat-sugar', 'egg', 'wet', 'fold-in'];
+  const order: readonly Part['group'][] = family.creamed
+    ? ['fat-sugar', 'egg', 'dry', 'wet', 'fold-in']
+    : ['dry', 'fat-sugar', 'egg', 'wet', 'fold-in'];
   const item = (p: Part): Item => {
     const grams = (p.pct * flourG) / 100;
-    return { id: p.ingredient.id, ingredient: p.ingredient.id, words: shortName(p.ingredient), entered: { value: grams, unit: 'g' }, grams };
+    return {
+      id: p.ingredient.id,
+      ingredient: p.ingredient.id,
+      words: shortName(p.ingredient),
+      entered: { value: grams, unit: 'g' },
+      grams,
+    };
   };
   const groups = order.flatMap((role): Group[] => {
     const items = parts.filter((p) => p.group === role && p.pct > 0).map(item);
@@ -296,21 +379,38 @@ function formulaOf(wishes: ComposeWishes, family: Family, parts: readonly Part[]
   };
 }
 
-const slug = (s: string): string => s.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'new-formula';
+const slug = (s: string): string =>
+  s
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '') || 'new-formula';
 
 function titleOf(wishes: ComposeWishes, family: Family, parts: readonly Part[]): string {
   if (wishes.title !== undefined && wishes.title.trim() !== '') return wishes.title.trim();
-  const wished = (wishes.flavours ?? []).map((id) => parts.find((p) => p.ingredient.id === id)?.ingredient).filter((i) => i !== undefined);
+  const wished = (wishes.flavours ?? [])
+    .map((id) => parts.find((p) => p.ingredient.id === id)?.ingredient)
+    .filter((i) => i !== undefined);
   const names = wished
     .slice(0, 3)
-    .map((i) => one(shortName(i).replace(/^(ground|grated|ripe|plain|fresh|hard|brewed|mixed) | (purée|flour|juice|powder)$/g, '')));
+    .map((i) =>
+      one(
+        shortName(i).replace(/^(ground|grated|ripe|plain|fresh|hard|brewed|mixed) | (purée|flour|juice|powder)$/g, ''),
+      ),
+    );
   const of = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? 'plain');
   const many = skeletons[wishes.family as Exclude<FamilyId, 'free'>].piece === family.plural;
   return capital(`${of} ${many || /muffin|scone|biscuit/.test(family.id) ? family.plural : family.name}`);
 }
 
 /** One of them, as in a title: `raisins` is `raisin`. */
-const one = (s: string): string => (/ss$/.test(s) ? s : s.replace(/ies$/, 'y').replace(/(tomato|potato)es$/, '$1').replace(/s$/, ''));
+const one = (s: string): string =>
+  /ss$/.test(s)
+    ? s
+    : s
+        .replace(/ies$/, 'y')
+        .replace(/(tomato|potato)es$/, '$1')
+        .replace(/s$/, '');
 
 /** The formula at another size, each line on a step that can be measured. */
 function roundedTo(formula: Formula, factor: number, batterG: number, kitchen: Kitchen): Formula {
@@ -339,10 +439,22 @@ function finished(
   const w = weigh(made, kitchen);
   const s = skeletons[wishes.family as Exclude<FamilyId, 'free'>];
   const tins = wishes.tins ?? [];
-  const best = w.family.methods.find((m) => w.methods.fits.some((f) => f.method === m && f.fit !== 'poor')) ?? w.methods.fits[0]?.method ?? 'one-bowl';
-  const cups = tins.reduce((n, u) => n + (u.tin.shape === 'cup' || u.tin.shape === 'slab' ? (u.tin.cups ?? 1) * u.count : 0), 0);
+  const best =
+    w.family.methods.find((m) => w.methods.fits.some((f) => f.method === m && f.fit !== 'poor')) ??
+    w.methods.fits[0]?.method ??
+    'one-bowl';
+  const cups = tins.reduce(
+    (n, u) => n + (u.tin.shape === 'cup' || u.tin.shape === 'slab' ? (u.tin.cups ?? 1) * u.count : 0),
+    0,
+  );
   const pieces = wishes.pieces ?? (cups > 0 ? cups : Math.max(1, Math.round(w.totals.batterG / s.pieceG)));
-  const words = made.groups.map((g) => ({ ...g, items: g.items.map((i) => ({ ...i, words: `${i.grams} g ${shortName(ingredientOf(i.ingredient, undefined, kitchen))}` })) }));
+  const words = made.groups.map((g) => ({
+    ...g,
+    items: g.items.map((i) => ({
+      ...i,
+      words: `${i.grams} g ${shortName(ingredientOf(i.ingredient, undefined, kitchen))}`,
+    })),
+  }));
   const formula: Formula = {
     ...made,
     groups: words,

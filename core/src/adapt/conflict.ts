@@ -75,7 +75,9 @@ export function conflictOf(
   const possible = (set: readonly Member[]): boolean => {
     const wishes = set.filter((m) => m.band === undefined).map((m) => m.wish);
     const bowl = bowlOf(formula, { ...request, locked: [] }, kitchen, wishes);
-    const bandLimit = new Map(set.flatMap((m) => (m.band ? [[m.band, (outside.get(m.band) ?? 0) + 1e-4] as const] : [])));
+    const bandLimit = new Map(
+      set.flatMap((m) => (m.band ? [[m.band, (outside.get(m.band) ?? 0) + 1e-4] as const] : [])),
+    );
     return search(bowl, { wishes, weights: FREE, bandLimit }, solver, { ...limits, gap: 1 }).kind !== 'infeasible';
   };
 

@@ -11,7 +11,14 @@ export function heatBy(formula: Formula, byC: number): { formula: Formula; line:
   if (!bake || by === 0) return { formula, line: null };
   const toC = bake.ovenC + by;
   return {
-    formula: { ...formula, bake: { ...bake, ovenC: toC, ...(bake.stages && { stages: bake.stages.map((s) => ({ ...s, ovenC: s.ovenC + by })) }) } },
+    formula: {
+      ...formula,
+      bake: {
+        ...bake,
+        ovenC: toC,
+        ...(bake.stages && { stages: bake.stages.map((s) => ({ ...s, ovenC: s.ovenC + by })) }),
+      },
+    },
     line: {
       id: 'bake',
       kind: 'heat',
@@ -21,7 +28,8 @@ export function heatBy(formula: Formula, byC: number): { formula: Formula; line:
       fromC: bake.ovenC,
       toC,
       words: `oven ${Math.abs(by)} degrees ${by < 0 ? 'lower' : 'hotter'}, ${bake.ovenC} → ${toC} °C`,
-      reason: by < 0 ? 'it browns sooner; give it a few minutes more' : 'a crumb that sets before thin air lets it fall',
+      reason:
+        by < 0 ? 'it browns sooner; give it a few minutes more' : 'a crumb that sets before thin air lets it fall',
     },
   };
 }

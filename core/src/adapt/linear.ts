@@ -126,6 +126,10 @@ export class Programme {
   solve(solver: Solver, limits: Limits): Answer {
     const out = solver.solve(this.text(), {
       output_flag: false,
+      // searches of part of the tree for a first solution cost more than they save on programmes this small
+      mip_heuristic_run_root_reduced_cost: false,
+      mip_heuristic_run_rins: false,
+      mip_heuristic_run_rens: false,
       mip_max_nodes: limits.maxNodes,
       mip_rel_gap: limits.gap,
       random_seed: limits.seed,

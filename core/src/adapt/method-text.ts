@@ -16,7 +16,9 @@ function readyTin(uses: readonly TinUse[]): string {
   if (!tin || tin.shape === 'mound' || tin.shape === 'slab') return 'line a tray with paper';
   if (tin.shape === 'cup') return 'put paper cases into the tray';
   if (tin.shape === 'tube') return 'grease and flour the tin well, the tube too';
-  return tin.material === 'cast iron' ? 'grease the pan and let it get hot in the oven' : 'grease the tin and line it with paper';
+  return tin.material === 'cast iron'
+    ? 'grease the pan and let it get hot in the oven'
+    : 'grease the tin and line it with paper';
 }
 
 /**
@@ -29,10 +31,18 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   const pick = (test: (l: Line) => boolean): Line[] => lines.filter(test);
   const foldIn = pick((l) => l.whole);
   const flavour = (l: Line): boolean => l.ingredient.role === 'flavour';
-  const wetFlavour = (l: Line): boolean => flavour(l) && /extract|spirit|liqueur|flower-water|food-colour|^mustard$/.test(l.ingredient.id);
+  const wetFlavour = (l: Line): boolean =>
+    flavour(l) && /extract|spirit|liqueur|flower-water|food-colour|^mustard$/.test(l.ingredient.id);
   const flours = pick((l) => !l.whole && (l.ingredient.base !== undefined || /xanthan|psyllium/.test(l.ingredient.id)));
-  const dryAddin = pick((l) => !l.whole && l.ingredient.role === 'addin' && !flours.includes(l) && l.ingredient.per100.water < 20);
-  const dry = [...flours, ...pick((l) => l.ingredient.role === 'leavener' || l.ingredient.role === 'salt'), ...pick((l) => flavour(l) && !wetFlavour(l) && !l.whole), ...dryAddin];
+  const dryAddin = pick(
+    (l) => !l.whole && l.ingredient.role === 'addin' && !flours.includes(l) && l.ingredient.per100.water < 20,
+  );
+  const dry = [
+    ...flours,
+    ...pick((l) => l.ingredient.role === 'leavener' || l.ingredient.role === 'salt'),
+    ...pick((l) => flavour(l) && !wetFlavour(l) && !l.whole),
+    ...dryAddin,
+  ];
   const fats = pick((l) => l.ingredient.role === 'fat' && !l.whole);
   const sugars = pick((l) => l.ingredient.role === 'sugar' && !l.whole);
   const syrups = sugars.filter((l) => l.ingredient.per100.water >= 10);
@@ -49,39 +59,66 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   switch (method) {
     case 'rub-in':
       step(`Whisk ${named([...dry, ...drySugars])} together.`, [...dry, ...drySugars]);
-      step(`Cut the cold ${named(fats)} into cubes and rub it into the flour until it looks like coarse crumbs, with a few flakes left.`, fats);
+      step(
+        `Cut the cold ${named(fats)} into cubes and rub it into the flour until it looks like coarse crumbs, with a few flakes left.`,
+        fats,
+      );
       if (foldIn.length > 0) step(`Toss in ${named(foldIn)}.`, foldIn);
-      step(`Stir ${named([...wet, ...eggs, ...syrups])} together, pour it over and bring the dough together with a knife, in as few strokes as you can.`, [...wet, ...eggs, ...syrups]);
+      step(
+        `Stir ${named([...wet, ...eggs, ...syrups])} together, pour it over and bring the dough together with a knife, in as few strokes as you can.`,
+        [...wet, ...eggs, ...syrups],
+      );
       break;
     case 'creaming': {
       step(`Beat the soft ${named([...fats, ...sugars])} until pale and fluffy, 4 to 6 minutes.`, [...fats, ...sugars]);
-      if (eggs.length > 0) step(`Beat in ${named(eggs)} a little at a time; a spoonful of the flour brings it back if it looks curdled.`, eggs);
+      if (eggs.length > 0)
+        step(
+          `Beat in ${named(eggs)} a little at a time; a spoonful of the flour brings it back if it looks curdled.`,
+          eggs,
+        );
       step(`Whisk ${named(dry)} together.`, dry);
-      if (wet.length > 0) step(`Fold in the dry mixture in three parts and ${named(wet)} in two, beginning and ending with dry.`, wet);
+      if (wet.length > 0)
+        step(`Fold in the dry mixture in three parts and ${named(wet)} in two, beginning and ending with dry.`, wet);
       else step('Fold in the dry mixture in three parts, only until smooth.');
       if (foldIn.length > 0) step(`Fold in ${named(foldIn)}.`, foldIn);
       break;
     }
     case 'melt-and-stir':
-      step(`Melt ${named([...fats, ...sugars])} together over low heat, and let it cool until it is only warm.`, [...fats, ...sugars]);
+      step(`Melt ${named([...fats, ...sugars])} together over low heat, and let it cool until it is only warm.`, [
+        ...fats,
+        ...sugars,
+      ]);
       step(`Whisk ${named(dry)} together in a large bowl.`, dry);
-      step(`Whisk ${named([...wet, ...eggs])} into the warm mixture, pour it onto the flour and stir until smooth.`, [...wet, ...eggs]);
+      step(`Whisk ${named([...wet, ...eggs])} into the warm mixture, pour it onto the flour and stir until smooth.`, [
+        ...wet,
+        ...eggs,
+      ]);
       if (foldIn.length > 0) step(`Fold in ${named(foldIn)}.`, foldIn);
       break;
     case 'one-bowl':
       step(`Whisk ${named([...dry, ...drySugars])} in one bowl.`, [...dry, ...drySugars]);
       if (foldIn.length > 0) step(`Toss in ${named(foldIn)}.`, foldIn);
-      step(`Add ${named([...wet, ...eggs, ...fats, ...syrups])} all at once and stir until there are no dry patches.`, [...wet, ...eggs, ...fats, ...syrups]);
+      step(`Add ${named([...wet, ...eggs, ...fats, ...syrups])} all at once and stir until there are no dry patches.`, [
+        ...wet,
+        ...eggs,
+        ...fats,
+        ...syrups,
+      ]);
       break;
     default:
       step(`Whisk ${named(dry)} together.`, dry);
-      step(`Whisk ${named([...eggs, ...sugars, ...fats, ...wet])} in another bowl until smooth${solid ? '; melt the fat first and let it cool' : ''}.`, [...eggs, ...sugars, ...fats, ...wet]);
+      step(
+        `Whisk ${named([...eggs, ...sugars, ...fats, ...wet])} in another bowl until smooth${solid ? '; melt the fat first and let it cool' : ''}.`,
+        [...eggs, ...sugars, ...fats, ...wet],
+      );
       step('Pour the wet onto the dry and fold only until no flour shows; a few lumps are fine.');
       if (foldIn.length > 0) step(`Fold in ${named(foldIn)} with three or four strokes.`, foldIn);
   }
   step(shapeWords(formula, tins));
   const cool = family.coolTinMin > 0 && tins.some((u) => u.tin.shape !== 'mound' && u.tin.shape !== 'slab');
-  step(`Bake until done: ${family.signs}. ${cool ? `Leave it ${family.coolTinMin} minutes in the tin, then` : 'Then'} cool it on a rack.`);
+  step(
+    `Bake until done: ${family.signs}. ${cool ? `Leave it ${family.coolTinMin} minutes in the tin, then` : 'Then'} cool it on a rack.`,
+  );
   return steps;
 }
 

@@ -25,7 +25,8 @@ export interface Preset {
   readonly cautions: readonly string[];
 }
 
-const LABELS = 'Read the packets: what else a factory handles is not known here. With an allergy, follow your clinician.';
+const LABELS =
+  'Read the packets: what else a factory handles is not known here. With an allergy, follow your clinician.';
 
 // prettier-ignore
 export const presets: readonly Preset[] = [

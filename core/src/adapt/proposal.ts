@@ -71,7 +71,8 @@ function offBand(w: Weighed, kitchenless = false): Readonly<Record<Dim, number>>
 /** Each figure on a scale of half its usual width, so that distances between two formulas compare. */
 function standing(w: Weighed): Readonly<Record<Dim, number>> {
   const { totals: t, family: f } = w;
-  const half = ([lo, hi]: readonly [number, number], wide: number): number => (hi - lo > 1e3 ? wide : Math.max(hi - lo, 1)) / 2;
+  const half = ([lo, hi]: readonly [number, number], wide: number): number =>
+    (hi - lo > 1e3 ? wide : Math.max(hi - lo, 1)) / 2;
   return {
     lift: w.lift.mmolPer100gBase.typical / half(w.lift.target, 12),
     soda: w.ledger.leftSodaGPer100gBatter.typical / 0.12,
@@ -102,7 +103,15 @@ function amountWords(grams: number, ingredient: Ingredient, item: Item, kitchen:
   return small || ingredient.role === 'egg' ? by : `${plain(Math.round(grams * 10) / 10)} g`;
 }
 
-function lineWords(kind: ProposalLine['kind'], from: Ingredient, to: Ingredient, fromG: number, toG: number, item: Item, kitchen: Kitchen): string {
+function lineWords(
+  kind: ProposalLine['kind'],
+  from: Ingredient,
+  to: Ingredient,
+  fromG: number,
+  toG: number,
+  item: Item,
+  kitchen: Kitchen,
+): string {
   const was = amountWords(fromG, from, item, kitchen);
   const is = amountWords(toG, to, item, kitchen);
   switch (kind) {
@@ -117,8 +126,7 @@ function lineWords(kind: ProposalLine['kind'], from: Ingredient, to: Ingredient,
       return `${pairOf(to, from)[0]}, ${is}, for ${pairOf(to, from)[1]}, ${was}`;
     case 'amount':
       // where spoons or eggs read the same, grams tell them apart
-      if (was === is)
-        return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${plain(fromG)} → ${plain(toG)} g`;
+      if (was === is) return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${plain(fromG)} → ${plain(toG)} g`;
       return toG < 0.05 ? `no ${shortName(from)}` : `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${was} → ${is}`;
   }
 }
@@ -128,7 +136,10 @@ export function judge(formula: Formula, kitchen: Kitchen): Judged {
   const a = assess(formula, kitchen);
   const verdicts = a.verdicts.filter((v) => v.severity !== 'note' || v.id === 'lift' || v.id === 'ledger');
   const off = a.verdicts.filter((v) => v.severity !== 'note');
-  const words = off.length === 0 ? 'in balance' : off.map((v) => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`).join(', ');
+  const words =
+    off.length === 0
+      ? 'in balance'
+      : off.map((v) => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`).join(', ');
   return { merit: a.merit, verdicts, words };
 }
 const dimName = (id: string): string =>
@@ -151,7 +162,13 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
     const swapped = old !== undefined && (old.ingredient !== item.ingredient || old.note !== item.note);
     const fromG = old?.grams ?? 0;
     if (old && !swapped && Math.abs(fromG - item.grams) < 0.005) return [];
-    const kind: ProposalLine['kind'] = !old ? 'added' : swapped ? 'replaced' : item.grams < 0.005 ? 'left out' : 'amount';
+    const kind: ProposalLine['kind'] = !old
+      ? 'added'
+      : swapped
+        ? 'replaced'
+        : item.grams < 0.005
+          ? 'left out'
+          : 'amount';
     const i = bowl.moves.findIndex((m) => m.line.item.id === item.id);
     const candidate = bowl.moves[i]?.candidate;
     const reason =
@@ -173,14 +190,24 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
         words: lineWords(kind, was, ingredient, fromG, item.grams, item, kitchen),
         reason: candidate?.why && kind !== 'amount' ? candidate.why : reason,
         ...(kind === 'added' || kind === 'replaced' ? { item } : {}),
-        ...(kind === 'added' ? { groupId: found.formula.groups.find((g) => g.items.some((x) => x.id === item.id))?.id ?? '' } : {}),
+        ...(kind === 'added'
+          ? { groupId: found.formula.groups.find((g) => g.items.some((x) => x.id === item.id))?.id ?? '' }
+          : {}),
       },
     ];
   });
 }
 
 /** The wish that is missed when this one line stays as it was. */
-function wishReason(itemId: string, by: number, wishes: readonly Wish[], asked: Formula, found: Found, bowl: Bowl, i: number): string | null {
+function wishReason(
+  itemId: string,
+  by: number,
+  wishes: readonly Wish[],
+  asked: Formula,
+  found: Found,
+  bowl: Bowl,
+  i: number,
+): string | null {
   if (wishes.length === 0) return null;
   const without = undone(bowl, found, i);
   const w = weigh(without, bowl.kitchen);
@@ -190,7 +217,9 @@ function wishReason(itemId: string, by: number, wishes: readonly Wish[], asked: 
   );
   if (!missed || by === 0) return null;
   if (missed.kind === 'amount' && missed.itemId === itemId) return 'as you asked';
-  return missed.kind === 'batter' ? 'for the batter you asked for' : `you asked for ${wishWords(missed, asked, bowl.kitchen)}`;
+  return missed.kind === 'batter'
+    ? 'for the batter you asked for'
+    : `you asked for ${wishWords(missed, asked, bowl.kitchen)}`;
 }
 
 function undone(bowl: Bowl, found: Found, i: number): Formula {
@@ -213,7 +242,9 @@ function figureReason(bowl: Bowl, found: Found, i: number, before: Weighed, like
     return wasOff ? MENDS[d][low ? 0 : 1] || KEEPS[d] : KEEPS[d];
   }
   const [is, would, ref] = [standing(found.weighed), standing(without), standing(like)];
-  const drift = DIMS.map((d) => [d, Math.abs(would[d] - ref[d]) - Math.abs(is[d] - ref[d])] as const).sort((a, b) => b[1] - a[1])[0];
+  const drift = DIMS.map((d) => [d, Math.abs(would[d] - ref[d]) - Math.abs(is[d] - ref[d])] as const).sort(
+    (a, b) => b[1] - a[1],
+  )[0];
   return drift && drift[1] > 0.04 ? KEEPS[drift[0]] : null;
 }
 
@@ -252,12 +283,22 @@ export function proposalOf(
   bowl: Bowl,
   found: Found,
   request: Request,
-  extra: { readonly title?: string; readonly costs?: readonly string[]; readonly formula?: Formula } = {},
+  extra: {
+    readonly title?: string;
+    readonly costs?: readonly string[];
+    readonly cautions?: readonly string[];
+    readonly formula?: Formula;
+  } = {},
 ): Proposal {
   const formula = tidied(extra.formula ?? found.formula, asked);
   const lines = linesOfProposal(asked, bowl, { ...found, formula: extra.formula ?? found.formula }, request);
-  const changes = lines.filter((l) => l.kind === 'amount' || l.kind === 'left out').map((l) => ({ itemId: l.id, grams: l.toG }));
-  const said = lines.slice(0, 3).map((l) => l.words).join('; ');
+  const changes = lines
+    .filter((l) => l.kind === 'amount' || l.kind === 'left out')
+    .map((l) => ({ itemId: l.id, grams: l.toG }));
+  const said = lines
+    .slice(0, 3)
+    .map((l) => l.words)
+    .join('; ');
   return {
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
@@ -270,6 +311,7 @@ export function proposalOf(
     after: judge(formula, bowl.kitchen),
     merit: weigh(formula, bowl.kitchen).merit,
     costs: [...costsOf(bowl.like, found.weighed), ...(extra.costs ?? [])],
+    cautions: extra.cautions ?? [],
     request,
   };
 }

@@ -49,9 +49,15 @@ export function fault(formula: Formula, request: Request, kitchen: Kitchen): Con
     return conflict('no-family', `There is no family "${formula.family}" to judge it by. Choose one on the Bench.`);
   const w = weigh(formula, kitchen);
   if (w.totals.baseG <= 0)
-    return conflict('no-flour', 'No flour: nothing here can set to a crumb, and nothing can be counted against it. Add flour first.');
+    return conflict(
+      'no-flour',
+      'No flour: nothing here can set to a crumb, and nothing can be counted against it. Add flour first.',
+    );
   if (formula.family === 'free' && (request.wishes ?? []).length === 0 && worth(w) <= TRIFLE)
-    return conflict('no-family', 'No family chosen: there are no ranges to bring it into. Choose a family, or ask for something.');
+    return conflict(
+      'no-family',
+      'No family chosen: there are no ranges to bring it into. Choose a family, or ask for something.',
+    );
   return null;
 }
 
@@ -87,11 +93,13 @@ export async function rebalance(
 
   const hunt = new Hunt(formula, asked, kitchen, start, aimed, solver, limits);
   const first = hunt.best(FEWEST);
-  if (await stop()) return conflict('cancelled', 'Stopped.');
+  if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
   if (first.found.kind !== 'found' || !good(first.found))
     return whyNot(formula, asked, kitchen, hunt, first.found, solver, limits);
 
-  const out: { kind: ProposalKind; bowl: Bowl; found: Found }[] = [{ kind: 'fewest', bowl: first.bowl, found: first.found }];
+  const out: { kind: ProposalKind; bowl: Bowl; found: Found }[] = [
+    { kind: 'fewest', bowl: first.bowl, found: first.found },
+  ];
   const offer = (kind: ProposalKind, bowl: Bowl, found: Searched): void => {
     if (found.kind !== 'found' || !good(found)) return;
     // a proposal that leaves more to mend than the first is no alternative
@@ -99,17 +107,31 @@ export async function rebalance(
     if (!out.some((o) => alike(o.found.formula, found.formula))) out.push({ kind, bowl, found });
   };
   offer('nearest', first.bowl, hunt.again(first.bowl, NEAREST));
-  if (await stop()) return conflict('cancelled', 'Stopped.');
-  if (Object.keys(kitchen.stock).length > 0 && shortOf(formula, kitchen).length > 0 && !wishes.some((w) => w.kind === 'stock')) {
+  if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
+  if (
+    Object.keys(kitchen.stock).length > 0 &&
+    shortOf(formula, kitchen).length > 0 &&
+    !wishes.some((w) => w.kind === 'stock')
+  ) {
     const withStock: Request = { ...asked, wishes: [...wishes, { kind: 'stock' }] };
     const bowl = bowlOf(formula, withStock, kitchen, withStock.wishes ?? []);
     offer('stock', bowl, hunt.again(bowl, NEAREST, withStock.wishes));
   }
-  if (await stop()) return conflict('cancelled', 'Stopped.');
+  if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
   if (out.length < 3) {
-    const other = hunt.again(first.bowl, FEWEST, wishes, out.map((o) => o.found.touched).filter((t) => t.length > 0));
+    const other = hunt.again(
+      first.bowl,
+      FEWEST,
+      wishes,
+      out.map((o) => o.found.touched).filter((t) => t.length > 0),
+    );
     // another way is worth a thought only when it is not a far longer one
-    if (other.kind === 'found' && effort(first.bowl, other) <= 1.8 * effort(first.bowl, first.found) + 0.5 && !movesFlour(first.bowl, other, first.found)) offer('another', first.bowl, other);
+    if (
+      other.kind === 'found' &&
+      effort(first.bowl, other) <= 1.8 * effort(first.bowl, first.found) + 0.5 &&
+      !movesFlour(first.bowl, other, first.found)
+    )
+      offer('another', first.bowl, other);
   }
   return out.slice(0, 3).map(({ kind, bowl, found }) => proposalOf(kind, formula, bowl, found, asked));
 }
@@ -129,7 +151,8 @@ const effort = (bowl: Bowl, found: Found): number =>
   }, 0);
 
 const alike = (a: Formula, b: Formula): boolean => {
-  const items = (f: Formula): string => f.groups.flatMap((g) => g.items.map((i) => `${i.id}:${i.ingredient}:${i.grams.toFixed(2)}`)).join();
+  const items = (f: Formula): string =>
+    f.groups.flatMap((g) => g.items.map((i) => `${i.id}:${i.ingredient}:${i.grams.toFixed(2)}`)).join();
   return items(a) === items(b);
 };
 
@@ -161,10 +184,17 @@ class Hunt {
     if (missing.length === 0) return { bowl, found };
     const wider = bowlOf(this.formula, { ...this.request, candidates: missing }, this.kitchen, wishes);
     const more = this.again(wider, weights);
-    return more.kind === 'found' && more.met && more.weighed.merit < left - TRIFLE ? { bowl: wider, found: more } : { bowl, found };
+    return more.kind === 'found' && more.met && more.weighed.merit < left - TRIFLE
+      ? { bowl: wider, found: more }
+      : { bowl, found };
   }
 
-  again(bowl: Bowl, weights: Weights, wishes: readonly Wish[] = this.request.wishes ?? [], notAgain: readonly (readonly number[])[] = []): Searched {
+  again(
+    bowl: Bowl,
+    weights: Weights,
+    wishes: readonly Wish[] = this.request.wishes ?? [],
+    notAgain: readonly (readonly number[])[] = [],
+  ): Searched {
     const terms: Terms = {
       wishes: [...wishes, ...this.stockLimits(bowl, wishes)],
       weights,
@@ -182,7 +212,9 @@ class Hunt {
     return [...ids].flatMap((id): Wish[] => {
       const have = this.kitchen.stock[id];
       if (have === undefined) return [];
-      const needs = bowl.formula.groups.flatMap((g) => g.items).reduce((s, i) => s + (i.ingredient === id ? i.grams : 0), 0);
+      const needs = bowl.formula.groups
+        .flatMap((g) => g.items)
+        .reduce((s, i) => s + (i.ingredient === id ? i.grams : 0), 0);
       return [{ kind: 'have', ingredient: id, grams: Math.max(have, needs) }];
     });
   }
@@ -199,21 +231,34 @@ function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[
   };
   const flour = Math.max(t.flourG, 1);
   const left = w.ledger.leftSodaGPer100gBatter.typical;
-  if (w.lift.state === 'low' && !has((l) => l.ingredient.leavener === 'powder')) add('baking-powder', 0.09 * flour, 'it rises as it should');
+  if (w.lift.state === 'low' && !has((l) => l.ingredient.leavener === 'powder'))
+    add('baking-powder', 0.09 * flour, 'it rises as it should');
   if (left > 0.1) {
     add('cream-of-tartar', 0.05 * flour, 'acid for the soda that has none');
     add('lemon-juice', 0.2 * flour, 'acid for the soda that has none');
   }
   if (f.id === 'free') return out;
-  if (t.waterPct < f.water[0] && !has((l) => l.ingredient.role === 'liquid')) add('milk', 1.3 * flour, 'enough water for the flour');
+  if (t.waterPct < f.water[0] && !has((l) => l.ingredient.role === 'liquid'))
+    add('milk', 1.3 * flour, 'enough water for the flour');
   if (t.fatPct < f.fat[0] && !has((l) => l.ingredient.role === 'fat' && !l.whole))
-    add(f.creamed || f.methods[0] === 'rub-in' ? 'butter' : 'neutral-oil', f.fat[1] * 0.012 * flour, 'tender, and it keeps longer');
-  if (t.sugarPct < f.sugar[0] && !has((l) => l.ingredient.role === 'sugar')) add('caster-sugar', f.sugar[1] * 0.01 * flour, 'moister and better coloured');
+    add(
+      f.creamed || f.methods[0] === 'rub-in' ? 'butter' : 'neutral-oil',
+      f.fat[1] * 0.012 * flour,
+      'tender, and it keeps longer',
+    );
+  if (t.sugarPct < f.sugar[0] && !has((l) => l.ingredient.role === 'sugar'))
+    add('caster-sugar', f.sugar[1] * 0.01 * flour, 'moister and better coloured');
   return out;
 }
 
 /** A new line of an ingredient, not in the formula yet. */
-export function candidateOf(formula: Formula, ingredient: string, maxG: number, kitchen: Kitchen, taken?: ReadonlySet<string>): Candidate {
+export function candidateOf(
+  formula: Formula,
+  ingredient: string,
+  maxG: number,
+  kitchen: Kitchen,
+  taken?: ReadonlySet<string>,
+): Candidate {
   const row = catalogueRow(ingredient);
   const item: Item = {
     id: freshId(formula, ingredient, taken),
@@ -226,11 +271,27 @@ export function candidateOf(formula: Formula, ingredient: string, maxG: number, 
 }
 
 /** Why there is nothing to propose: which wishes, locks and bands stand against each other, and how near it can be had. */
-function whyNot(formula: Formula, asked: Request, kitchen: Kitchen, hunt: Hunt, found: Searched, solver: Solver, limits: Limits): Conflict {
+function whyNot(
+  formula: Formula,
+  asked: Request,
+  kitchen: Kitchen,
+  hunt: Hunt,
+  found: Searched,
+  solver: Solver,
+  limits: Limits,
+): Conflict {
   if (found.kind === 'limit')
-    return conflict('limit', `The search was stopped after ${limits.maxNodes} steps before it found anything that holds. Ask for less at once, or lock fewer lines.`);
+    return conflict(
+      'limit',
+      `The search was stopped after ${limits.maxNodes} steps before it found anything that holds. Ask for less at once, or lock fewer lines.`,
+    );
   const wishes = asked.wishes ?? [];
-  const bowl = bowlOf(formula, asked, kitchen, wishes.filter((w) => w.kind === 'hold'));
+  const bowl = bowlOf(
+    formula,
+    asked,
+    kitchen,
+    wishes.filter((w) => w.kind === 'hold'),
+  );
   const near = search(
     bowl,
     { wishes: wishes.filter((w) => w.kind !== 'hold'), weights: FEWEST, maxMerit: hunt.start.merit, bending: 60 },
@@ -241,9 +302,16 @@ function whyNot(formula: Formula, asked: Request, kitchen: Kitchen, hunt: Hunt, 
     near.kind === 'found' && near.touched.length > 0 && near.weighed.merit <= hunt.start.merit + HAIR
       ? proposalOf('possible', formula, bowl, near, asked)
       : null;
-  const named = hunt.aimed ? conflictOf(formula, asked, kitchen, solver, limits) : lockedOut(formula, asked, kitchen, hunt, solver, limits);
+  const named = hunt.aimed
+    ? conflictOf(formula, asked, kitchen, solver, limits)
+    : lockedOut(formula, asked, kitchen, hunt, solver, limits);
   if (named.length === 0)
-    return conflict('cannot', `No change that can be measured makes it better than it is as ${familyOf(formula.family).name}.`, [], nearest);
+    return conflict(
+      'cannot',
+      `No change that can be measured makes it better than it is as ${familyOf(formula.family).name}.`,
+      [],
+      nearest,
+    );
   const locked = named.every((n) => n.index === null && n.itemId !== undefined);
   const list = named.map((n) => n.words);
   const words = locked
@@ -258,10 +326,21 @@ const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join('; ')}; and ${names.at(-1)}`;
 
 /** The fewest locks that stand in the way of any betterment. */
-function lockedOut(formula: Formula, asked: Request, kitchen: Kitchen, hunt: Hunt, solver: Solver, limits: Limits): NamedWish[] {
+function lockedOut(
+  formula: Formula,
+  asked: Request,
+  kitchen: Kitchen,
+  hunt: Hunt,
+  solver: Solver,
+  limits: Limits,
+): NamedWish[] {
   const locks = [
     ...(asked.locked ?? []).map((itemId) => ({ itemId, index: null as number | null })),
-    ...(asked.wishes ?? []).flatMap((w, index) => (w.kind === 'hold' || w.kind === 'amount' || w.kind === 'have' ? [{ itemId: w.kind === 'have' ? '' : w.itemId, index }] : [])),
+    ...(asked.wishes ?? []).flatMap((w, index) =>
+      w.kind === 'hold' || w.kind === 'amount' || w.kind === 'have'
+        ? [{ itemId: w.kind === 'have' ? '' : w.itemId, index }]
+        : [],
+    ),
   ];
   if (locks.length === 0) return [];
   const helps = (open: readonly (typeof locks)[number][]): boolean => {

@@ -42,7 +42,9 @@ function unlike(a: Ingredient, b: Ingredient, job: Job): number {
   switch (job) {
     case 'flour':
     case 'starch':
-      return off(holdOf(a), holdOf(b), 60) + off(p.fibre, q.fibre, 15) + off(a.drinks ?? 0, b.drinks ?? 0, 0.3) + 0.4 * acid;
+      return (
+        off(holdOf(a), holdOf(b), 60) + off(p.fibre, q.fibre, 15) + off(a.drinks ?? 0, b.drinks ?? 0, 0.3) + 0.4 * acid
+      );
     case 'solid fat':
     case 'oil':
       return off(p.fat, q.fat, 60) + off(p.protein, q.protein, 20) + 0.3 * acid;
@@ -56,14 +58,42 @@ function unlike(a: Ingredient, b: Ingredient, job: Job): number {
     case 'chocolate':
       return off(p.water, q.water, 40) + off(p.sugar, q.sugar, 40) + off(p.fat, q.fat, 50) + 0.2 * acid;
     default:
-      return off(p.water, q.water, 40) + off(p.fat, q.fat, 25) + off(p.sugar, q.sugar, 30) + off(p.protein, q.protein, 20) + acid;
+      return (
+        off(p.water, q.water, 40) +
+        off(p.fat, q.fat, 25) +
+        off(p.sugar, q.sugar, 30) +
+        off(p.protein, q.protein, 20) +
+        acid
+      );
   }
 }
 
 /** Jobs whose every ingredient can stand in for another, besides those of the table. */
-const ALIKE: ReadonlySet<Job> = new Set(['flour', 'solid fat', 'oil', 'dry sugar', 'syrup', 'milk', 'sour milk', 'cream', 'purée', 'nuts', 'nut flour', 'dried fruit', 'fresh fruit', 'chocolate', 'cheese', 'cocoa', 'powder', 'acid', 'salt', 'alcohol']);
+const ALIKE: ReadonlySet<Job> = new Set([
+  'flour',
+  'solid fat',
+  'oil',
+  'dry sugar',
+  'syrup',
+  'milk',
+  'sour milk',
+  'cream',
+  'purée',
+  'nuts',
+  'nut flour',
+  'dried fruit',
+  'fresh fruit',
+  'chocolate',
+  'cheese',
+  'cocoa',
+  'powder',
+  'acid',
+  'salt',
+  'alcohol',
+]);
 /** Foods of a kind are no stand-ins when they are odd ones of it. */
-const ODD = /gluten$|breadcrumbs|custard|^ice-cream|spread-light|fruit-yogurt|buttermilk-powder|milk-powder|lemon-curd|caramel|^jam$|marmalade|pearl-sugar|sprinkles|sesame-oil|mustard-oil|mayonnaise|suet|mashed-potato|white-beans|egg-(white-)?powder|cottage-cheese|condensed|bran-flakes|wheat-bran|oat-bran|wheat-germ|lupin|gdl|sapp|calcium-phosphate/;
+const ODD =
+  /gluten$|breadcrumbs|custard|^ice-cream|spread-light|fruit-yogurt|buttermilk-powder|milk-powder|lemon-curd|caramel|^jam$|marmalade|pearl-sugar|sprinkles|sesame-oil|mustard-oil|mayonnaise|suet|mashed-potato|white-beans|egg-(white-)?powder|cottage-cheese|condensed|bran-flakes|wheat-bran|oat-bran|wheat-germ|lupin|gdl|sapp|calcium-phosphate/;
 
 /**
  * What could take an item's place, from the whole catalogue and the kitchen's own ingredients, best first; quick, since
@@ -86,7 +116,9 @@ export function replacements(
   const table = new Map((standIns[job] ?? []).map((s) => [s.id, s]));
   const flourG = linesOf(formula, kitchen).reduce((s, l) => s + (l.ingredient.base === 'flour' ? l.grams : 0), 0);
   const mine = (i: Ingredient): boolean =>
-    i.id !== from.id && i.id !== 'unknown' && (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !ODD.test(i.id)));
+    i.id !== from.id &&
+    i.id !== 'unknown' &&
+    (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !ODD.test(i.id)));
   const other = [...kitchen.ownIngredients, ...ingredients]
     .filter((i) => mine(i) && suits.every((d) => dietsOf(i).includes(d)))
     .map((to): Replacement => {

@@ -2,7 +2,7 @@ import type { Formula } from '../formula/types.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { formulaWith, type Bowl, type Move } from './bowl.js';
 import { combine, constant, term, valueOf, type Limits, type Linear, type Solver } from './linear.js';
-import { modelOf, type BandRow, type Model, type Weights } from './model.js';
+import { FREELY, modelOf, type BandRow, type Model, type Weights } from './model.js';
 import { tidy } from './steps.js';
 import type { Wish } from './types.js';
 import { isMet, rowsOf } from './wishes.js';
@@ -48,6 +48,8 @@ export function search(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits)
     const rough = programmeOf(bowl, at, terms, grams);
     const first = rough.programme.solve(solver, limits);
     if (first.kind !== 'solved') return best ?? first;
+    const quick = roundedOff(bowl, rough, first.values, terms);
+    if (quick) return quick;
     // the same again with whole steps, for the lines that it touches
     const fine = programmeOf(bowl, at, terms, grams, stepsOf(bowl, first.values));
     const second = fine.programme.solve(solver, limits);
@@ -56,24 +58,68 @@ export function search(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits)
     const model = third?.kind === 'solved' && all ? all : fine;
     const answer = third ?? second;
     if (answer.kind !== 'solved') return best ?? answer;
-    grams = bowl.moves.map((_, i) => tidy(Math.max(0, valueOf(model.amount(i), answer.values))));
-    const formula = formulaWith(bowl, grams);
-    const weighed = weigh(formula, bowl.kitchen);
-    const said = model.bands.reduce((s, b) => s + (answer.values.get(b.slack) ?? 0), 0);
-    const found: Found = {
-      kind: 'found',
-      formula,
-      grams,
-      weighed,
-      touched: bowl.moves.flatMap((m, i) => (Math.abs((grams[i] ?? 0) - m.line.item.grams) > 0.005 && (m.fixedG === null || m.fixedG !== m.line.grams) ? [i] : [])),
-      met: terms.wishes.every((w) => isMet(w, formula, weighed, bowl.kitchen, bowl.formula)),
-    };
+    grams = gramsIn(bowl, model, answer.values);
+    const found = weighedUp(bowl, grams, terms.wishes);
+    const { weighed } = found;
+    const said = saidOf(model, answer.values);
     const agrees = weighed.merit <= said + SURPRISE && (found.met || terms.bending !== undefined);
     if (!best || better(found, best)) best = found;
     if (agrees) return found;
     at = weighed;
   }
   return best ?? { kind: 'limit' };
+}
+
+const gramsIn = (bowl: Bowl, model: Model, values: ReadonlyMap<string, number>): number[] =>
+  bowl.moves.map((_, i) => tidy(Math.max(0, valueOf(model.amount(i), values))));
+/** The merit as the programme sees it. */
+const saidOf = (model: Model, values: ReadonlyMap<string, number>): number =>
+  model.bands.reduce((s, b) => s + (values.get(b.slack) ?? 0), 0);
+
+/** Weighs up a solution in full. */
+function weighedUp(bowl: Bowl, grams: readonly number[], wishes: readonly Wish[]): Found {
+  const formula = formulaWith(bowl, grams);
+  const weighed = weigh(formula, bowl.kitchen);
+  const moved = (m: Move, i: number): boolean =>
+    Math.abs((grams[i] ?? 0) - m.line.item.grams) > 0.005 && (m.fixedG === null || m.fixedG !== m.line.grams);
+  return {
+    kind: 'found',
+    formula,
+    grams,
+    weighed,
+    touched: bowl.moves.flatMap((m, i) => (moved(m, i) ? [i] : [])),
+    met: wishes.every((w) => isMet(w, formula, weighed, bowl.kitchen, bowl.formula)),
+  };
+}
+
+/** A change of less than this share of a line is let go where nothing hangs on it. */
+const SLIGHT = 0.05;
+
+/**
+ * The first answer with each line put on its nearest step, and slight changes let go where the full assessment does not
+ * miss them; null where that leaves more to mend than the answer did, or breaks a wish.
+ */
+function roundedOff(bowl: Bowl, model: Model, values: ReadonlyMap<string, number>, terms: Terms): Found | null {
+  if (terms.weights.touch >= FREELY || terms.bending !== undefined || terms.bandLimit !== undefined) return null;
+  const enough = saidOf(model, values) + 0.005;
+  const good = (f: Found): boolean => f.met && f.weighed.merit <= enough;
+  let grams = gramsIn(bowl, model, values).map((g, i) => {
+    const m = bowl.moves[i];
+    return !m || m.fixedG !== null || stays(m, values, i)
+      ? (m?.fixedG ?? m?.fromG ?? g)
+      : tidy(Math.round(g / m.step) * m.step);
+  });
+  let found = weighedUp(bowl, grams, terms.wishes);
+  if (!good(found)) return null;
+  const slight = bowl.moves
+    .map((m, i) => ({ i, by: Math.abs((grams[i] ?? 0) - m.fromG) / Math.max(m.fromG, 1e-6), m }))
+    .filter(({ m, by }) => m.fixedG === null && m.candidate === null && by > 0 && by < SLIGHT);
+  for (const { i, m } of slight.sort((a, b) => a.by - b.by)) {
+    const without = grams.map((g, j) => (j === i ? m.fromG : g));
+    const tried = weighedUp(bowl, without, terms.wishes);
+    if (good(tried)) [grams, found] = [without, tried];
+  }
+  return found;
 }
 
 /** The programme of a search: the model, the wishes as rows, and the search's own terms. */
@@ -90,23 +136,62 @@ function programmeOf(
   for (const wish of terms.wishes)
     for (const row of rowsOf(wish, bowl, model, grams)) {
       const give: Linear = terms.bending === undefined ? constant(0) : p.slack(`w${bent++}`, terms.bending);
-      p.row(combine([[row.e, 1], [give, row.sense === '>=' ? row.unit : -row.unit]]), row.sense);
+      p.row(
+        combine([
+          [row.e, 1],
+          [give, row.sense === '>=' ? row.unit : -row.unit],
+        ]),
+        row.sense,
+      );
     }
   if (terms.bending !== undefined) {
     // or a smaller batch would pass for a smaller miss
     const g = bowl.moves.reduce((sum, m) => sum + (m.candidate ? 0 : m.line.grams), 0);
-    p.row(combine([[model.total('batter'), 1], [constant(1.1 * g), -1]]), '<=');
-    p.row(combine([[model.total('batter'), 1], [constant(0.9 * g), -1]]), '>=');
+    p.row(
+      combine([
+        [model.total('batter'), 1],
+        [constant(1.1 * g), -1],
+      ]),
+      '<=',
+    );
+    p.row(
+      combine([
+        [model.total('batter'), 1],
+        [constant(0.9 * g), -1],
+      ]),
+      '>=',
+    );
     const flourG = Math.max(1, bowl.like.totals.flourG);
     const off = p.slack('flour', (2 * terms.bending) / flourG);
-    p.row(combine([[model.total('flour'), 1], [constant(flourG), -1], [off, -1]]), '<=');
-    p.row(combine([[model.total('flour'), 1], [constant(flourG), -1], [off, 1]]), '>=');
+    p.row(
+      combine([
+        [model.total('flour'), 1],
+        [constant(flourG), -1],
+        [off, -1],
+      ]),
+      '<=',
+    );
+    p.row(
+      combine([
+        [model.total('flour'), 1],
+        [constant(flourG), -1],
+        [off, 1],
+      ]),
+      '>=',
+    );
   }
   if (terms.maxMerit !== undefined)
     p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxMerit), -1]]), '<=');
   for (const b of model.bands) {
     const most = terms.bandLimit?.get(b.id);
-    if (most !== undefined) p.row(combine([[term(b.slack), 1], [constant(most), -1]]), '<=');
+    if (most !== undefined)
+      p.row(
+        combine([
+          [term(b.slack), 1],
+          [constant(most), -1],
+        ]),
+        '<=',
+      );
   }
   for (const set of bowl.request.oneOf ?? []) {
     const some = bowl.moves.flatMap((m, i) => (set.includes(m.line.item.id) && about?.get(i) !== null ? [i] : []));
@@ -134,5 +219,4 @@ function stays(m: Move, values: ReadonlyMap<string, number>, i: number): boolean
   return y === undefined ? Math.abs((values.get(`n${i}`) ?? 0) * m.step - m.fromG) < 0.5 * m.step : y < 0.5;
 }
 
-const better = (a: Found, b: Found): boolean =>
-  a.met !== b.met ? a.met : a.weighed.merit < b.weighed.merit - 1e-9;
+const better = (a: Found, b: Found): boolean => (a.met !== b.met ? a.met : a.weighed.merit < b.weighed.merit - 1e-9);

@@ -168,11 +168,11 @@ export const standIns: Readonly<Partial<Record<Job, readonly StandIn[]>>> = {
     { id: 'sour-cream', ready: 0.6, costs: 'richer' },
     { id: 'creme-fraiche', ready: 0.45, costs: 'much richer' },
     { id: 'soy-yogurt', kin: 'yogurt', ready: 0.7, costs: 'a little less tang' },
-    { id: 'milk', ready: 0.6, costs: 'no tang of its own: the soda needs another acid' },
+    { id: 'milk', ready: 0.6, costs: 'no tang of its own' },
     { id: 'yogurt-strained', kin: 'yogurt', ready: 0.5, costs: 'much thicker' },
     { id: 'quark', ready: 0.4, costs: 'thicker, lean' },
-    { id: 'oat-drink', kin: 'drink', ready: 0.4, costs: 'no tang of its own: the soda needs another acid' },
-    { id: 'soy-drink', kin: 'drink', ready: 0.4, costs: 'no tang of its own: the soda needs another acid' },
+    { id: 'oat-drink', kin: 'drink', ready: 0.4, costs: 'no tang of its own' },
+    { id: 'soy-drink', kin: 'drink', ready: 0.4, costs: 'no tang of its own' },
   ],
   cream: [
     { id: 'cream-double', ready: 0.8, costs: 'richer' },
@@ -314,7 +314,11 @@ export function equalG(job: Job, from: Ingredient, to: Ingredient, grams: number
     case 'soda':
     case 'powder':
       // by gas: a double-acting powder is a little over a quarter soda
-      return from.leavener === to.leavener ? grams : to.leavener === 'soda' ? grams * SODA_IN_POWDER : grams / SODA_IN_POWDER;
+      return from.leavener === to.leavener
+        ? grams
+        : to.leavener === 'soda'
+          ? grams * SODA_IN_POWDER
+          : grams / SODA_IN_POWDER;
     case 'cream':
       return clamp(by(from.per100.fat, to.per100.fat), 0.6 * grams, 1.6 * grams);
     default:
@@ -325,5 +329,9 @@ const clamp = (x: number, lo: number, hi: number): number => Math.min(Math.max(x
 
 /** Points of structure that 100 g hold, for the distance between two ingredients. */
 export const holdOf = (i: Ingredient): number =>
-  pullOf({ item: { id: '', ingredient: i.id, words: '', entered: null, grams: 100 }, ingredient: i, grams: 100, whole: false })
-    .holds;
+  pullOf({
+    item: { id: '', ingredient: i.id, words: '', entered: null, grams: 100 },
+    ingredient: i,
+    grams: 100,
+    whole: false,
+  }).holds;

@@ -1,4 +1,3 @@
-import { assess } from '../balance/assess.js';
 import { batterTemperature } from '../balance/temperature.js';
 import { weigh } from '../balance/weigh.js';
 import { OrvinError } from '../errors.js';
@@ -45,24 +44,36 @@ export function swappedItem(item: Item, to: Ingredient, grams: number): Item {
 }
 
 /** What a batter may need besides when one ingredient takes another's place: water, acid, gas, salt or a gum. */
-export function companions(formula: Formula, from: Ingredient, to: Ingredient, grams: number, kitchen: Kitchen): Candidate[] {
+export function companions(
+  formula: Formula,
+  from: Ingredient,
+  to: Ingredient,
+  grams: number,
+  kitchen: Kitchen,
+): Candidate[] {
   const lines = linesOf(formula, kitchen);
   const flourG = lines.reduce((s, l) => s + (l.ingredient.base === 'flour' ? l.grams : 0), 0);
   const has = (test: (i: Ingredient) => boolean): boolean => lines.some((l) => l.grams > 0 && test(l.ingredient));
-  const lostWater = ((from.per100.water - to.per100.water) * grams) / 100 + ((to.drinks ?? 0) - (from.drinks ?? 0)) * grams;
+  const lostWater =
+    ((from.per100.water - to.per100.water) * grams) / 100 + ((to.drinks ?? 0) - (from.drinks ?? 0)) * grams;
   const acid = (i: Ingredient): number => i.acidMeq?.typical ?? 0;
   const lostAcid = ((acid(from) - acid(to)) * grams) / 100;
   const out: Candidate[] = [];
   const add = (ingredient: string, maxG: number, why: string, reluctance = 0.8): void => {
-    if (!has((i) => i.id === ingredient)) out.push({ ...candidateOf(formula, ingredient, maxG, kitchen), reluctance, why });
+    if (!has((i) => i.id === ingredient))
+      out.push({ ...candidateOf(formula, ingredient, maxG, kitchen), reluctance, why });
   };
   const plainLiquid = has((i) => i.role === 'liquid' && i.per100.water > 80 && (i.acidMeq?.typical ?? 0) < 4);
   if (lostWater > 4 && !plainLiquid && (lostWater > 20 || !has((i) => i.role === 'liquid')))
-    add(has((i) => i.allergens.includes('milk')) && to.allergens.length > 0 ? 'milk' : 'water', 2.5 * lostWater + 20, 'makes up the water');
+    add(
+      has((i) => i.allergens.includes('milk')) && to.allergens.length > 0 ? 'milk' : 'water',
+      2.5 * lostWater + 20,
+      'makes up the water',
+    );
   const soda = has((i) => i.leavener !== undefined && i.leavener !== 'acid') || from.leavener !== undefined;
   if (lostAcid > 3 && soda) {
-    add('lemon-juice', (150 * lostAcid) / 85, 'acid for the soda');
-    add('vinegar', (150 * lostAcid) / 83, 'acid for the soda', 1);
+    add('lemon-juice', (150 * lostAcid) / 85, 'acid for the soda', 0.1);
+    add('vinegar', (150 * lostAcid) / 83, 'acid for the soda', 0.3);
   }
   if ((lostAcid > 3 || from.leavener === 'soda' || from.co2Mmol) && !has((i) => i.leavener === 'powder'))
     add('baking-powder', 0.07 * flourG, 'keeps the lift');
@@ -77,7 +88,13 @@ export function companions(formula: Formula, from: Ingredient, to: Ingredient, g
 }
 
 /** The formula with the ingredient in place, before anything is made good; and which lines the swap put in. */
-function placed(formula: Formula, item: Item, to: Ingredient, r: Replacement | null, kitchen: Kitchen): { formula: Formula; eased: string[]; kept: number } {
+function placed(
+  formula: Formula,
+  item: Item,
+  to: Ingredient,
+  r: Replacement | null,
+  kitchen: Kitchen,
+): { formula: Formula; eased: string[]; kept: number } {
   const w = weigh(formula, kitchen);
   const batterG = w.totals.batterG;
   const grams = usableGrams(item.grams);
@@ -91,7 +108,8 @@ function placed(formula: Formula, item: Item, to: Ingredient, r: Replacement | n
   const comes = onStep(to, full * (kept > 0 ? share : 1), batterG, kitchen) || full;
   const beside = w.lines.find((l) => l.ingredient.id === to.id && l.item.id !== item.id);
   const put = (i: Item): Item[] => {
-    if (beside && i.id === beside.item.id) return [{ ...i, grams: i.grams + comes, entered: { value: i.grams + comes, unit: 'g' } }];
+    if (beside && i.id === beside.item.id)
+      return [{ ...i, grams: i.grams + comes, entered: { value: i.grams + comes, unit: 'g' } }];
     if (i.id !== item.id) return [i];
     if (beside) return kept > 0 ? [{ ...i, grams: kept, entered: { value: kept, unit: 'g' } }] : [{ ...i, grams: 0 }];
     if (kept === 0) return [swappedItem(i, to, comes)];
@@ -106,7 +124,12 @@ function placed(formula: Formula, item: Item, to: Ingredient, r: Replacement | n
 }
 
 const gluten = (f: Formula, kitchen: Kitchen): boolean =>
-  linesOf(f, kitchen).some((l) => l.ingredient.base === 'flour' && l.grams > 0 && l.ingredient.allergens.some((a) => ['wheat', 'rye', 'barley'].includes(a)));
+  linesOf(f, kitchen).some(
+    (l) =>
+      l.ingredient.base === 'flour' &&
+      l.grams > 0 &&
+      l.ingredient.allergens.some((a) => ['wheat', 'rye', 'barley'].includes(a)),
+  );
 const gummed = (f: Formula, kitchen: Kitchen): boolean =>
   linesOf(f, kitchen).some((l) => /xanthan|psyllium/.test(l.ingredient.id) && l.grams > 0);
 
@@ -122,7 +145,9 @@ export function withGum(formula: Formula, kitchen: Kitchen, anyway = false): For
   return {
     ...formula,
     groups: formula.groups.map((g) =>
-      g.id === c.groupId ? { ...g, items: [...g.items, { ...c.item, grams, entered: { value: grams, unit: 'g' } }] } : g,
+      g.id === c.groupId
+        ? { ...g, items: [...g.items, { ...c.item, grams, entered: { value: grams, unit: 'g' } }] }
+        : g,
     ),
   };
 }
@@ -162,7 +187,14 @@ export async function substitute(
     wishes:
       put.eased[0] === undefined || bySwap <= 0
         ? []
-        : [{ kind: 'amount', itemId: put.eased[0], minG: bySwap * (flexible[0] ?? 1), maxG: bySwap * (flexible[1] ?? 1) }],
+        : [
+            {
+              kind: 'amount',
+              itemId: put.eased[0],
+              minG: bySwap * (flexible[0] ?? 1),
+              maxG: bySwap * (flexible[1] ?? 1),
+            },
+          ],
     locked: put.kept > 0 ? [item.id] : [],
   };
   const solver = await solverOf(options);
@@ -172,7 +204,14 @@ export async function substitute(
   const solved =
     found.kind === 'found'
       ? found
-      : { kind: 'found' as const, formula: start, grams: bowl.moves.map((m) => m.line.grams), weighed: weigh(start, kitchen), touched: [], met: false };
+      : {
+          kind: 'found' as const,
+          formula: start,
+          grams: bowl.moves.map((m) => m.line.grams),
+          weighed: weigh(start, kitchen),
+          touched: [],
+          met: false,
+        };
   const sugarG = weigh(formula, kitchen).totals.sugarG;
   const replacedSugar = Math.max(0, (from.per100.sugar * (usableGrams(item.grams) - put.kept)) / 100);
   const lower = r && r.coolerC > 0 && sugarG > 0 ? heatBy(solved.formula, (-r.coolerC * replacedSugar) / sugarG) : null;
@@ -207,11 +246,18 @@ export function eggCosts(formula: Formula, kitchen: Kitchen): string[] {
   return pct > 55 ? ['egg builds this crumb: expect it lower and closer, and cool it fully before cutting'] : [];
 }
 
-/** When the way of mixing no longer suits, in the words that the Bench uses. */
+/** When the way of mixing no longer suits: which one does. */
 export function methodCost(was: Formula, now: Formula, kitchen: Kitchen): string[] {
-  const said = (f: Formula): string | undefined => assess(f, kitchen).verdicts.find((v) => v.id === 'method')?.words;
-  const after = said(now);
-  return after !== undefined && said(was) === undefined ? [after.replace(/\.$/, '')] : [];
+  const poor = (f: Formula): string | null => {
+    const { methods } = weigh(f, kitchen);
+    const mine = methods.fits.find((x) => x.method === methods.chosen);
+    const best = methods.fits[0];
+    return methods.read && mine?.fit === 'poor' && best && best.method !== mine.method
+      ? `mix it by ${best.name} now, not ${mine.name}`
+      : null;
+  };
+  const after = poor(now);
+  return after !== null && poor(was) === null ? [after] : [];
 }
 
 /** Nothing is swapped, since the crumb bears no more of it. */
@@ -219,15 +265,30 @@ function enough(formula: Formula, item: Item, to: Ingredient, r: Replacement | n
   const bowl = bowlOf(formula, { locked: [item.id] }, kitchen, []);
   const grams = bowl.moves.map((m) => m.line.grams);
   const same = { kind: 'found' as const, formula, grams, weighed: bowl.start, touched: [], met: true };
-  const out = proposalOf('swap', formula, bowl, same, {}, {
-    title: `No more ${shortName(to)}`,
-    costs: [`there is as much ${shortName(to)} as this crumb bears, ${Math.round(100 * (r?.most ?? 1))} % of the flour: ${r?.whyMost ?? ''}`],
-  });
+  const out = proposalOf(
+    'swap',
+    formula,
+    bowl,
+    same,
+    {},
+    {
+      title: `No more ${shortName(to)}`,
+      costs: [
+        `there is as much ${shortName(to)} as this crumb bears, ${Math.round(100 * (r?.most ?? 1))} % of the flour: ${r?.whyMost ?? ''}`,
+      ],
+    },
+  );
   return { ...out, words: out.costs[0] ?? '' };
 }
 
 /** Fruit from the freezer, or fresh again: nothing to solve, but the batter is colder and the bake longer. */
-function inState(formula: Formula, item: Item, from: Ingredient, state: 'frozen' | 'fresh', kitchen: Kitchen): Proposal {
+function inState(
+  formula: Formula,
+  item: Item,
+  from: Ingredient,
+  state: 'frozen' | 'fresh',
+  kitchen: Kitchen,
+): Proposal {
   const { note, ...rest } = item;
   void note;
   const words = state === 'frozen' ? `frozen ${shortName(from)}` : shortName(from);
@@ -235,7 +296,9 @@ function inState(formula: Formula, item: Item, from: Ingredient, state: 'frozen'
     ...formula,
     groups: formula.groups.map((g) => ({
       ...g,
-      items: g.items.map((i) => (i.id === item.id ? { ...rest, words, ...(state === 'frozen' && { note: 'from the freezer' }) } : i)),
+      items: g.items.map((i) =>
+        i.id === item.id ? { ...rest, words, ...(state === 'frozen' && { note: 'from the freezer' }) } : i,
+      ),
     })),
   };
   const bowl = bowlOf(formula, { locked: allItems(formula).map((i) => i.id) }, kitchen, []);
@@ -245,12 +308,22 @@ function inState(formula: Formula, item: Item, from: Ingredient, state: 'frozen'
     return batterTemperature(w.lines, w.methods.chosen, kitchen.roomC).typical;
   };
   const by = Math.round(warm(next) - warm(formula));
-  const proposal = proposalOf('swap', formula, bowl, { kind: 'found', formula: next, grams: bowl.moves.map((m) => m.line.grams), weighed, touched: [], met: true }, {}, {
-    title: state === 'frozen' ? `Frozen ${shortName(from)}` : `Fresh ${shortName(from)}`,
-    costs:
-      state === 'frozen'
-        ? [`a batter ${Math.abs(by)} degrees colder: fold it in still frozen, and bake 3 to 6 minutes longer`]
-        : [`a batter ${Math.abs(by)} degrees warmer: bake 3 to 6 minutes less`],
-  });
-  return { ...proposal, lines: proposal.lines.map((l) => ({ ...l, reason: state === 'frozen' ? 'from the freezer' : 'fresh' })) };
+  const proposal = proposalOf(
+    'swap',
+    formula,
+    bowl,
+    { kind: 'found', formula: next, grams: bowl.moves.map((m) => m.line.grams), weighed, touched: [], met: true },
+    {},
+    {
+      title: state === 'frozen' ? `Frozen ${shortName(from)}` : `Fresh ${shortName(from)}`,
+      costs:
+        state === 'frozen'
+          ? [`a batter ${Math.abs(by)} degrees colder: fold it in still frozen, and bake 3 to 6 minutes longer`]
+          : [`a batter ${Math.abs(by)} degrees warmer: bake 3 to 6 minutes less`],
+    },
+  );
+  return {
+    ...proposal,
+    lines: proposal.lines.map((l) => ({ ...l, reason: state === 'frozen' ? 'from the freezer' : 'fresh' })),
+  };
 }

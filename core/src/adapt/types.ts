@@ -17,13 +17,25 @@ export type Wish =
   /** No more of anything than the kitchen has in stock; what is not listed there is not there, but for water. */
   | { readonly kind: 'stock' }
   /** A share within limits: % of flour; for sodium mg per 100 g batter. */
-  | { readonly kind: 'measure'; readonly of: Measured; readonly min?: number; readonly max?: number; readonly words?: string }
+  | {
+      readonly kind: 'measure';
+      readonly of: Measured;
+      readonly min?: number;
+      readonly max?: number;
+      readonly words?: string;
+    }
   /** A share changed by so many per cent of what it is: −25 is a quarter less. */
   | { readonly kind: 'change'; readonly of: Measured; readonly byPct: number }
   /** Crumb opener (+) or tighter, bite more tender, mouth moister, colour darker, by points of the trait's index. */
   | { readonly kind: 'texture'; readonly trait: TraitId; readonly by: number }
   /** The trait's index at least, or at most, so much. */
-  | { readonly kind: 'trait'; readonly trait: TraitId; readonly min?: number; readonly max?: number; readonly words?: string }
+  | {
+      readonly kind: 'trait';
+      readonly trait: TraitId;
+      readonly min?: number;
+      readonly max?: number;
+      readonly words?: string;
+    }
   /** Lift, mmol CO2 per 100 g of flour and cocoa. */
   | { readonly kind: 'lift'; readonly min?: number; readonly max?: number; readonly words?: string }
   /** Soda left over, g per 100 g batter. */
@@ -118,6 +130,8 @@ export interface Proposal {
   readonly merit: number;
   /** What it does to taste, crumb and time beyond the verdicts, and what could not be kept. */
   readonly costs: readonly string[];
+  /** What the search cannot know and may hurt someone; always shown. */
+  readonly cautions: readonly string[];
   /** The request with relative wishes turned into figures, so that it can be asked again. */
   readonly request: Request;
 }

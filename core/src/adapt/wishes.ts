@@ -65,11 +65,21 @@ export function pinned(formula: Formula, request: Request, kitchen: Kitchen): Re
     wishes: wishes.map((wish): Wish => {
       if (wish.kind === 'change') {
         const to = Math.max(0, now[wish.of] * (1 + wish.byPct / 100));
-        return { kind: 'measure', of: wish.of, ...(wish.byPct < 0 ? { max: to } : { min: to }), words: wishWords(wish, formula, kitchen) };
+        return {
+          kind: 'measure',
+          of: wish.of,
+          ...(wish.byPct < 0 ? { max: to } : { min: to }),
+          words: wishWords(wish, formula, kitchen),
+        };
       }
       if (wish.kind === 'texture') {
         const to = Math.min(0.98, Math.max(-0.98, traits[wish.trait] + wish.by));
-        return { kind: 'trait', trait: wish.trait, ...(wish.by < 0 ? { max: to } : { min: to }), words: wishWords(wish, formula, kitchen) };
+        return {
+          kind: 'trait',
+          trait: wish.trait,
+          ...(wish.by < 0 ? { max: to } : { min: to }),
+          words: wishWords(wish, formula, kitchen),
+        };
       }
       return wish;
     }),
@@ -117,7 +127,10 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
     case 'trait':
       return wish.words ?? traitWords[wish.trait][wish.max !== undefined && wish.min === undefined ? 0 : 1];
     case 'lift':
-      return wish.words ?? (wish.max !== undefined ? `lift of at most ${round(wish.max)}` : `lift of at least ${round(wish.min ?? 0)}`);
+      return (
+        wish.words ??
+        (wish.max !== undefined ? `lift of at most ${round(wish.max)}` : `lift of at least ${round(wish.min ?? 0)}`)
+      );
     case 'left-soda':
       return wish.min !== undefined ? 'soda left over, for a darker crumb' : 'no soda left over';
     case 'batter':
@@ -189,10 +202,26 @@ function traitLine(bowl: Bowl, model: Model, grams: readonly number[], trait: Tr
     const g = grams[i] ?? 0;
     // at a kink the slope is taken across it
     const h = Math.max(m.step, TRAIT_STEP * m.scaleG);
-    const up = traitsOf(weigh(formulaWith(bowl, grams.map((x, j) => (j === i ? g + h : x))), bowl.kitchen))[trait];
+    const up = traitsOf(
+      weigh(
+        formulaWith(
+          bowl,
+          grams.map((x, j) => (j === i ? g + h : x)),
+        ),
+        bowl.kitchen,
+      ),
+    )[trait];
     const down =
       g >= h
-        ? traitsOf(weigh(formulaWith(bowl, grams.map((x, j) => (j === i ? g - h : x))), bowl.kitchen))[trait]
+        ? traitsOf(
+            weigh(
+              formulaWith(
+                bowl,
+                grams.map((x, j) => (j === i ? g - h : x)),
+              ),
+              bowl.kitchen,
+            ),
+          )[trait]
         : 2 * at - up;
     const slope = (up - down) / (2 * h);
     if (Math.abs(slope) < 1e-9) return;
@@ -205,8 +234,30 @@ function traitLine(bowl: Bowl, model: Model, grams: readonly number[], trait: Tr
 export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly number[]): Row[] {
   const { total } = model;
   const limit = (e: Linear, lo: Linear | null, hi: Linear | null, unit: number): Row[] => [
-    ...(lo ? [{ e: combine([[e, 1], [lo, -1]]), sense: '>=' as const, unit }] : []),
-    ...(hi ? [{ e: combine([[e, 1], [hi, -1]]), sense: '<=' as const, unit }] : []),
+    ...(lo
+      ? [
+          {
+            e: combine([
+              [e, 1],
+              [lo, -1],
+            ]),
+            sense: '>=' as const,
+            unit,
+          },
+        ]
+      : []),
+    ...(hi
+      ? [
+          {
+            e: combine([
+              [e, 1],
+              [hi, -1],
+            ]),
+            sense: '<=' as const,
+            unit,
+          },
+        ]
+      : []),
   ];
   const times = (x: number | undefined, of: Linear): Linear | null => (x === undefined ? null : combine([[of, x]]));
   const plain = (x: number | undefined): Linear | null => (x === undefined ? null : constant(x));
@@ -216,10 +267,17 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
   switch (wish.kind) {
     case 'amount': {
       const i = bowl.moves.findIndex((m) => m.line.item.id === wish.itemId);
-      return i < 0 ? [] : limit(model.amount(i), plain(wish.minG), plain(wish.maxG), Math.max(wish.minG ?? wish.maxG ?? 1, 1));
+      return i < 0
+        ? []
+        : limit(model.amount(i), plain(wish.minG), plain(wish.maxG), Math.max(wish.minG ?? wish.maxG ?? 1, 1));
     }
     case 'have':
-      return limit(sumOf(wish.ingredient), null, constant(Math.max(0, wish.grams - apart(bowl, wish.ingredient))), Math.max(wish.grams, 1));
+      return limit(
+        sumOf(wish.ingredient),
+        null,
+        constant(Math.max(0, wish.grams - apart(bowl, wish.ingredient))),
+        Math.max(wish.grams, 1),
+      );
     case 'stock': {
       const ids = [...new Set(bowl.moves.map((m) => m.line.ingredient.id))].filter((id) => !ALWAYS.has(id));
       return ids.flatMap((id) => {
@@ -229,7 +287,12 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
     }
     case 'measure': {
       if (wish.of === 'sodium')
-        return limit(total('sodiumMg'), wish.min === undefined ? null : times(wish.min / 100, total('batter')), wish.max === undefined ? null : times(wish.max / 100, total('batter')), t.batterG);
+        return limit(
+          total('sodiumMg'),
+          wish.min === undefined ? null : times(wish.min / 100, total('batter')),
+          wish.max === undefined ? null : times(wish.max / 100, total('batter')),
+          t.batterG,
+        );
       const q = wish.of === 'wholegrain' ? 'wholegrain' : wish.of;
       return limit(
         total(q),
@@ -274,4 +337,3 @@ function apart(bowl: Bowl, ingredient: string): number {
     0,
   );
 }
-

@@ -5,6 +5,11 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   { path: 'shelf', title: 'Shelf · Orvin', loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf) },
   { path: 'read', title: 'Reading · Orvin', loadComponent: () => import('./shelf/proof').then((m) => m.Proof) },
+  {
+    path: 'compose',
+    title: 'New formula · Orvin',
+    loadComponent: () => import('./compose/compose').then((m) => m.ComposeView),
+  },
   { path: 'bench/:id', title: 'Bench · Orvin', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
   {
     path: 'beside/:id',

@@ -32,6 +32,15 @@ const hooks: readonly Hook[] = [
   { name: 'Larder', path: 'larder', hand: false, phone: false },
 ];
 
+/** Pages that belong to a view of the rail. */
+const within: Readonly<Record<string, string>> = {
+  versions: 'bench',
+  beside: 'bench',
+  card: 'bench',
+  compose: 'shelf',
+  read: 'shelf',
+};
+
 /** The rail with the views hung on it, the view, what is said at the foot, and the overlays. */
 @Component({
   selector: 'orvin-root',
@@ -61,7 +70,10 @@ export class App {
     ),
     { initialValue: '' },
   );
-  protected readonly view = computed(() => this.url().split(/[/?#]/)[1] ?? '');
+  protected readonly view = computed(() => {
+    const path = this.url().split(/[/?#]/)[1] ?? '';
+    return within[path] ?? path;
+  });
 
   protected link(h: Hook): readonly string[] | null {
     if (!h.hand) return ['/', h.path];

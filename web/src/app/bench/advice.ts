@@ -10,6 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { Solving } from '../compute/solving';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 
@@ -18,7 +19,12 @@ import { Panels } from '../ui/panels';
   selector: 'orvin-advice',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)', '[class.trying]': 'desk.ghost() !== null', 'aria-live': 'polite' },
+  host: {
+    '(document:keydown)': 'key($event)',
+    '(pointerenter)': 'warm()',
+    '[class.trying]': 'desk.ghost() !== null',
+    'aria-live': 'polite',
+  },
   template: `
     @if (desk.ghost(); as ghost) {
       <div>
@@ -95,6 +101,7 @@ import { Panels } from '../ui/panels';
 export class AdviceBar {
   protected readonly desk = inject(Desk);
   private readonly panels = inject(Panels);
+  private readonly solving = inject(Solving);
   /** Asked for more than a single piece of advice. */
   readonly more = output<void>();
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
@@ -129,6 +136,11 @@ export class AdviceBar {
   constructor() {
     // what is being tried can be kept with Enter at once
     effect(() => this.keepButton()?.nativeElement.focus({ preventScroll: true }));
+  }
+
+  /** A hand near the presses is about to ask: the solver is loaded meanwhile. */
+  protected warm(): void {
+    this.solving.warm();
   }
 
   protected next(): void {

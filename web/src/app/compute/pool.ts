@@ -61,8 +61,10 @@ export abstract class Pool<J extends JobsOf<J>> {
         run: async (hand) => {
           const call = hand.jobs[job] as unknown as (...a: Parameters<J[K]>) => Promise<Awaited<ReturnType<J[K]>>>;
           running = hand;
+          const from = performance.now();
           const value = await call(...args);
           running = null;
+          performance.measure(`orvin ${job}`, { start: from });
           task.give({ ok: true, value } as Outcome<never>);
         },
       };
@@ -95,7 +97,12 @@ export abstract class Pool<J extends JobsOf<J>> {
 
   private hire(): Hand {
     const worker = this.makeWorker();
-    const hand: Hand = { worker, jobs: wrap<Record<string, (...args: unknown[]) => unknown>>(worker), busy: false, fail: null };
+    const hand: Hand = {
+      worker,
+      jobs: wrap<Record<string, (...args: unknown[]) => unknown>>(worker),
+      busy: false,
+      fail: null,
+    };
     // a worker that cannot start leaves its promises pending, so its error event has to be heard
     worker.addEventListener('error', (e) => {
       e.preventDefault();

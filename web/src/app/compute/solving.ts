@@ -15,8 +15,14 @@ export class Solving extends Pool<SolveJobs> {
     worker.postMessage('stop');
   }
 
-  warm(): Observable<Outcome<boolean>> {
-    return this.run('warm', 'warm', this.wasm);
+  private warmed = false;
+
+  /** Loads the solver, once, so that the first wish does not wait for it. */
+  warm(): void {
+    if (this.warmed) return;
+    this.warmed = true;
+    // should it fail, the first wish says so
+    this.run('warm', 'warm', this.wasm).subscribe();
   }
 
   rebalance(formula: Formula, request: Request, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {

@@ -221,12 +221,7 @@ export class Store {
    * Freezes the formula as an immutable version, unless one equals it already. Returns the version's id.
    * @param from the version that the working copy goes on from; the newest when it is not known
    */
-  async freeze(
-    formula: Formula,
-    why: string,
-    from?: string,
-    reasons: readonly string[] = [],
-  ): Promise<string | null> {
+  async freeze(formula: Formula, why: string, from?: string, reasons: readonly string[] = []): Promise<string | null> {
     let id: string | null = null;
     await this.guarded(async (db) => {
       await db.transaction('rw', db.versions, async () => {

@@ -1,17 +1,31 @@
-import type { PresetId, Wish } from '@orvin/core';
+import { presetOf, type PresetId, type Wish } from '@orvin/core';
 
 /** Something to ask of a formula with one press. */
 export interface Ask {
   readonly id: string;
   readonly name: string;
+  /** Where it stands apart from its row: `less sugar`. */
+  readonly says: string;
   readonly title: string;
   /** Wishes join; presets stand alone. */
   readonly wish?: Wish;
   readonly preset?: PresetId;
 }
 
-const ask = (id: string, name: string, title: string, wish: Wish): Ask => ({ id, name, title, wish });
-const preset = (id: PresetId, name: string, title: string): Ask => ({ id, name, title, preset: id });
+const ask = (id: string, name: string, title: string, wish: Wish): Ask => ({
+  id,
+  name,
+  says: id.startsWith('less-') ? `less ${name}` : name,
+  title,
+  wish,
+});
+const preset = (id: PresetId, name: string, title: string): Ask => ({
+  id,
+  name,
+  says: presetOf(id)?.name ?? name,
+  title,
+  preset: id,
+});
 
 /** The presses, by what they are: wishes that join, what is to stay out, and whom or what it is for. */
 export const asks: readonly { readonly name: string; readonly asks: readonly Ask[] }[] = [
@@ -20,15 +34,20 @@ export const asks: readonly { readonly name: string; readonly asks: readonly Ask
     asks: [
       ask('lighter', 'lighter', 'A more open crumb', { kind: 'texture', trait: 'crumb', by: 0.35 }),
       ask('moister', 'moister', 'Moister to eat', { kind: 'texture', trait: 'mouth', by: 0.35 }),
-      ask('tender', 'more tender', 'A softer bite', { kind: 'texture', trait: 'bite', by: 0.3 }),
+      ask('tender', 'softer', 'A more tender bite', { kind: 'texture', trait: 'bite', by: 0.3 }),
       ask('darker', 'darker', 'A little soda left over, for a darker, softer crumb', {
         kind: 'left-soda',
         min: 0.13,
         max: 0.22,
       }),
-      ask('less-sugar', 'less sweet', 'A quarter less sugar', { kind: 'change', of: 'sugar', byPct: -25 }),
-      ask('less-fat', 'less rich', 'A quarter less fat', { kind: 'change', of: 'fat', byPct: -25 }),
-      ask('less-salt', 'less salt', 'A quarter less sodium, leavener included', {
+    ],
+  },
+  {
+    name: 'less',
+    asks: [
+      ask('less-sugar', 'sugar', 'A quarter less sugar', { kind: 'change', of: 'sugar', byPct: -25 }),
+      ask('less-fat', 'fat', 'A quarter less fat', { kind: 'change', of: 'fat', byPct: -25 }),
+      ask('less-salt', 'salt', 'A quarter less sodium, leavener included', {
         kind: 'change',
         of: 'sodium',
         byPct: -25,

@@ -1,9 +1,11 @@
+import type {
+  ElementRef} from '@angular/core';
 import {
   ChangeDetectionStrategy,
   Component,
-  ElementRef,
   afterRenderEffect,
   computed,
+  effect,
   inject,
   signal,
   viewChild,
@@ -12,7 +14,7 @@ import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core'
 import { Desk } from '../../desk/desk';
 import { Panels } from '../../ui/panels';
 import { scaleG } from '../words';
-import { asks } from './asks';
+import { askOf, asks } from './asks';
 import { Proposals, type Swap } from './proposals';
 
 /** Asks for something, or replaces a line, and flicks through what the search proposes: each on all instruments. */
@@ -28,6 +30,10 @@ export class ProposalsBar {
   protected readonly desk = inject(Desk);
   private readonly panels = inject(Panels);
   protected readonly groups = asks;
+  /** Asked for by hand; while a proposal is shown the presses are folded away, so that the instruments can be seen. */
+  protected readonly unfolded = signal(false);
+  protected readonly folded = computed(() => this.p.shown() !== null && !this.unfolded());
+  protected readonly asked = computed(() => [...this.p.asked()].flatMap((id) => askOf(id) ?? []));
   protected readonly limitProblem = signal('');
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly first = viewChild<ElementRef<HTMLElement>>('first');
@@ -64,6 +70,10 @@ export class ProposalsBar {
   });
 
   constructor() {
+    // once it is settled what to ask, the presses fold away again
+    effect(() => {
+      if (this.p.busy() || this.p.mode() !== 'ask') this.unfolded.set(false);
+    });
     // what is shown can be kept with Enter at once; what is being asked is where the keys begin
     afterRenderEffect(() => {
       const keep = this.keepButton()?.nativeElement;
@@ -77,7 +87,9 @@ export class ProposalsBar {
   protected knockOn(s: Swap): string {
     const p = s.proposal;
     if (!p) return s.failed ? 'could not be worked out' : '…';
-    const others = p.lines.filter((l) => l.id !== this.p.lineId() && !(l.kind === 'added' && l.item?.ingredient === s.replacement.ingredient));
+    const others = p.lines.filter(
+      (l) => l.id !== this.p.lineId() && !(l.kind === 'added' && l.item?.ingredient === s.replacement.ingredient),
+    );
     const worse = p.merit > p.before.merit + 0.03 ? [`leaves it ${p.after.words}`] : [];
     const words = [...others.map((l) => l.words), ...worse];
     return words.length > 0 ? `needs ${words.join(', ')}` : p.lines.length === 0 ? '' : 'nothing else to change';
@@ -110,7 +122,10 @@ export class ProposalsBar {
     }
     this.limitProblem.set('');
     const g = Math.round(read.grams * 100) / 100;
-    this.p.limit(line.item.id, kind === 'at most' ? { maxG: g } : kind === 'at least' ? { minG: g } : { minG: g, maxG: g });
+    this.p.limit(
+      line.item.id,
+      kind === 'at most' ? { maxG: g } : kind === 'at least' ? { minG: g } : { minG: g, maxG: g },
+    );
   }
 
   protected key(e: KeyboardEvent): void {

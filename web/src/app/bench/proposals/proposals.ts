@@ -12,7 +12,8 @@ import {
   type Replacement,
   type Wish,
 } from '@orvin/core';
-import { Observable, Subject, of, switchMap, type Subscription } from 'rxjs';
+import type { Observable} from 'rxjs';
+import { Subject, of, switchMap, type Subscription } from 'rxjs';
 import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';
 import { Desk } from '../../desk/desk';
@@ -236,13 +237,13 @@ export class Proposals {
     if (!item) return;
     best.forEach((r, i) => {
       this.solves.push(
-        this.solving.substitute(f, itemId, r.ingredient, kitchen, r.state).subscribe((out) =>
-          this.swaps.update((now) =>
-            now.map((s, j) =>
-              j === i ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s,
+        this.solving
+          .substitute(f, itemId, r.ingredient, kitchen, r.state)
+          .subscribe((out) =>
+            this.swaps.update((now) =>
+              now.map((s, j) => (j === i ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s)),
             ),
           ),
-        ),
       );
     });
   }

@@ -1,8 +1,0 @@
-import { readFileSync } from 'node:fs';
-import { assess, families } from './src/index.js';
-import { compose } from './src/adapt/compose.js';
-import { isConflict } from './src/adapt/types.js';
-const k = JSON.parse(readFileSync(new URL('../demo/kitchen.json', import.meta.url),'utf8'));
-const tries:any[]=[...families.filter(f=>f.id!=='free').map(f=>({family:f.id})),
- {family:'muffin',flavours:['pear','ginger-ground'],pieces:12},{family:'quick-bread',flavours:['banana','walnut','rye-flour'],tins:[{tin:k.tins.find((t:any)=>t.shape==='loaf'),count:1}]},{family:'muffin',flavours:['hard-cheese','herbs']},{family:'oil-cake',flavours:['carrot','pecan','cinnamon'],suits:['vegan']},{family:'scone',flavours:['raisins'],suits:['gluten-free']},{family:'butter-cake-lean',flavours:['lemon-juice','poppy-seed','citrus-zest'],texture:[{trait:'mouth',by:.3}]},{family:'muffin',flavours:['blueberry'],suits:['vegan','gluten-free']},{family:'quick-bread',flavours:['pear'],stock:true},{family:'chocolate-cake',flavours:['coffee','honey']}];
-for(const w of tries){ const t=performance.now(); const out=await compose(w,k); const ms=performance.now()-t; const p=isConflict(out)?out.nearest:out[0]; console.log('\n##',JSON.stringify({...w,tins:w.tins?1:0}),ms.toFixed(0)+'ms',isConflict(out)?'CONFLICT '+out.words:''); if(p){ const a=assess(p.formula,k); console.log('  ',p.words,'| merit',p.merit.toFixed(3),'nearest',a.family.nearest,'advice',a.advice.length,'method',a.methods.chosen,a.methods.fits.find(x=>x.method===a.methods.chosen)?.fit); for(const g of p.formula.groups) console.log('     ['+g.name+']',g.items.map(i=>i.ingredient+' '+i.grams).join(', ')); if(w.flavours) for(const m of p.formula.method) console.log('       -',m.text); } }
