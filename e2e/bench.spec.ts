@@ -219,12 +219,12 @@ test('two versions and two formulas side by side, with the difference in words; 
   await expect(page.getByText('Nothing to mend.')).toBeVisible();
   await gramsField(page, 'Light brown sugar').fill('150');
   await gramsField(page, 'Light brown sugar').press('Enter');
-  await expect(page.locator('.dot.past')).toHaveCount(1);
+  await expect(page.locator('.dot.past')).toHaveCount(2);
   await expect(page.locator('orvin-family-map .path')).toHaveCount(1);
   await page.getByRole('link', { name: 'compare' }).click();
   await expect(page.getByRole('heading', { name: 'Side by side' })).toBeVisible();
   // the version kept, beside the formula as it is now: less sweet
-  await expect(page.locator('.summary')).toContainText('version 1');
+  await expect(page.locator('.summary')).toContainText('version 2');
   await expect(page.locator('.summary')).toContainText('less sweet');
   await page.getByLabel('Formula on the right').click();
   await page.getByRole('option', { name: 'Plum and almond pound cake' }).click();

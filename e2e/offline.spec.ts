@@ -68,6 +68,10 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
     await expect(page.locator('p.minutes')).toBeVisible();
     await page.goto(`${base}/bench/rye-and-pear-loaf`);
     await expect(powder).toHaveValue('9.1');
+    // the solver and its compiled part come from the cache
+    await page.keyboard.press('a');
+    await expect(page.locator('.offer')).toContainText('in balance');
+    await page.keyboard.press('Escape');
 
     // and so does the reader
     await page.goto(`${base}/shelf`);

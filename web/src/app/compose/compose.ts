@@ -71,6 +71,8 @@ export class ComposeView {
   protected readonly tinId = signal<string>('');
   protected readonly pieces = signal<number | null>(null);
   protected readonly title = signal('');
+  /** What is being typed, before it is chosen. */
+  protected readonly typed = signal<unknown>('');
   protected readonly suggestions = signal<Flavour[]>([]);
   protected readonly piecesProblem = signal('');
 
@@ -174,6 +176,16 @@ export class ComposeView {
         .slice(0, 8)
         .map(({ i }) => ({ id: i.id, name: i.name })),
     );
+  }
+
+  protected taste(f: Flavour): void {
+    this.flavours.update((now) => (now.some((x) => x.id === f.id) ? now : [...now, f]));
+    // the field takes the choice as its text first
+    setTimeout(() => this.typed.set(''));
+  }
+
+  protected leaveOut(id: string): void {
+    this.flavours.update((now) => now.filter((x) => x.id !== id));
   }
 
   protected toggle<T>(set: ReadonlySet<T>, id: T): ReadonlySet<T> {

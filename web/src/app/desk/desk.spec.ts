@@ -57,12 +57,18 @@ describe('the desk', () => {
     desk.drop();
     expect(desk.shown()).toEqual(f);
     desk.try(advice);
-    desk.keep();
+    await desk.keep();
     await store.settled();
     expect((await store.database.working.get('loaf'))?.formula).not.toEqual(f);
-    expect(await store.database.versions.count()).toBe(1);
+    // what it was is a version too, and what was kept comes from it
+    const [was, is] = await store.database.versions.orderBy('at').toArray();
+    expect(was?.formula).toEqual(f);
+    expect(is?.parent).toBe(was?.id);
+    expect(is?.formula).toEqual(desk.formula() as Formula);
+    expect(desk.plan().version).toBe(is?.id);
     await desk.undo();
     expect(desk.formula()).toEqual(f);
+    expect(desk.plan().version).toBeUndefined();
   });
 
   it('says when a formula is not there', async () => {

@@ -12,7 +12,7 @@ import {
   type Replacement,
   type Wish,
 } from '@orvin/core';
-import type { Observable} from 'rxjs';
+import type { Observable } from 'rxjs';
 import { Subject, of, switchMap, type Subscription } from 'rxjs';
 import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';

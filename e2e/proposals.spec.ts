@@ -1,0 +1,148 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, gramsField, sampleKitchen } from './src/steps';
+
+async function bench(page: Page, id: string): Promise<void> {
+  await page.goto(`/bench/${id}`);
+  await expect(page.locator('orvin-row').first()).toBeVisible();
+}
+const offer = (page: Page) => page.locator('.offer');
+
+test('a faulty formula is put right by keys alone, kept with its reasons, and gone back from', async ({ page }) => {
+  const wrong = complaints(page);
+  await sampleKitchen(page);
+  await bench(page, 'oat-and-rhubarb-muffins');
+  const soda = gramsField(page, 'Baking soda');
+  await expect(soda).toHaveValue('7.6');
+  await page.keyboard.press('a');
+  await expect(offer(page)).toContainText('lift high, soda high');
+  await expect(offer(page)).toContainText('in balance');
+  // on the instruments already, and nowhere else
+  await expect(soda).not.toHaveValue('7.6');
+  await expect(page.getByRole('heading', { name: /Right for a muffin/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(soda).toHaveValue('7.6');
+
+  await page.keyboard.press('a');
+  await expect(offer(page)).toBeVisible();
+  const kept = await soda.inputValue();
+  await page.keyboard.press('Enter');
+  await expect(offer(page)).toBeHidden();
+  await expect(soda).toHaveValue(kept);
+  await page.reload();
+  await expect(soda).toHaveValue(kept);
+
+  await page.keyboard.press('v');
+  await expect(page.getByRole('heading', { name: /Versions of Oat/ })).toBeVisible();
+  const newest = page.locator('.tree > li').first();
+  await expect(newest).toContainText('on the Bench');
+  await expect(newest).toContainText('Baking soda 7.6');
+  await newest.getByText('why each line').click();
+  await expect(newest).toContainText('only as much soda as its acid can meet');
+  await newest.getByRole('button', { name: /Name or note/ }).click();
+  await page.getByPlaceholder('a name').fill('for Saturday');
+  await page.keyboard.press('Enter');
+  await expect(newest).toContainText('for Saturday');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.getByRole('button', { name: 'Go back to version 1' }).click();
+  await expect(soda).toHaveValue('7.6');
+  await page.keyboard.press('Control+z');
+  await expect(soda).toHaveValue(kept);
+  expect(wrong).toEqual([]);
+});
+
+test('butter gives way to oil with what follows from it, line by line, and two tabs agree', async ({
+  page,
+  context,
+}) => {
+  const wrong = complaints(page);
+  await sampleKitchen(page);
+  await bench(page, 'cardamom-yogurt-round');
+  await page.locator('orvin-row', { hasText: 'Butter' }).hover();
+  await page.getByRole('button', { name: 'Limit or replace Butter, unsalted' }).click();
+  const oil = page.locator('.swap', { hasText: 'Neutral oil' });
+  await expect(oil).toContainText('needs');
+  await expect(oil).toContainText('mix it by');
+  await oil.click();
+  await expect(offer(page).getByRole('checkbox')).toHaveCount(2);
+  const before = await gramsField(page, 'Plain yogurt').inputValue();
+  expect(Number(before)).toBeGreaterThan(200);
+  // the oil, but not the yogurt that goes with it
+  await offer(page)
+    .getByRole('checkbox', { name: /plain yogurt/ })
+    .uncheck();
+  await expect(gramsField(page, 'Plain yogurt')).toHaveValue('200');
+  await page.getByRole('button', { name: 'keep it' }).click();
+  await expect(offer(page)).toBeHidden();
+  await expect(gramsField(page, 'Neutral oil')).toBeVisible();
+  const other = await context.newPage();
+  await bench(other, 'cardamom-yogurt-round');
+  await expect(gramsField(other, 'Neutral oil')).toBeVisible();
+  await page.bringToFront();
+  await page.locator('h2').first().click();
+  await page.keyboard.press('Control+z');
+  await expect(gramsField(page, 'Butter, unsalted')).toHaveValue('120');
+  await expect(gramsField(other, 'Butter, unsalted')).toHaveValue('120');
+  expect(wrong).toEqual([]);
+});
+
+test('asks join, presets and limits are kept to, and what cannot be had is said', async ({ page }) => {
+  await sampleKitchen(page);
+  await bench(page, 'cardamom-yogurt-round');
+  await page.keyboard.press('a');
+  await expect(page.getByText('It is in balance as it is.')).toBeVisible();
+  await page.getByRole('button', { name: 'without egg' }).click();
+  await expect(offer(page)).toContainText('for egg, 3 eggs');
+  await expect(offer(page)).toContainText('follow your clinician');
+  expect((await new AxeBuilder({ page }).include('orvin-proposals').analyze()).violations).toEqual([]);
+  await page.getByRole('button', { name: 'ask for something else' }).click();
+  await page.getByRole('button', { name: 'less sugar' }).click();
+  await expect(offer(page)).toContainText('less caster sugar, 200 g →');
+  // all of the sugar, and yet a quarter less of it
+  await page.locator('orvin-row', { hasText: 'Caster sugar' }).hover();
+  await page.getByRole('button', { name: 'Limit or replace Caster sugar' }).click();
+  await page.getByLabel('Of it there is to be').fill('200 g');
+  await page.getByRole('button', { name: 'exactly' }).click();
+  await page.getByRole('button', { name: 'exactly 200 g of caster sugar; take this limit away' }).waitFor();
+  await page
+    .getByRole('button', { name: 'ask for something else' })
+    .or(page.getByRole('button', { name: 'less sugar' }))
+    .first()
+    .click();
+  const less = page.getByRole('button', { name: 'less sugar' });
+  if ((await less.getAttribute('aria-pressed')) !== 'true') await less.click();
+  await expect(page.locator('.no, .offer').first()).toBeVisible();
+});
+
+test('a new formula takes shape from wishes, and is put on the Shelf with its method', async ({ page }) => {
+  const wrong = complaints(page);
+  await sampleKitchen(page);
+  await page.getByRole('link', { name: 'make up a new one' }).click();
+  const made = page.getByRole('region', { name: 'The new formula' });
+  await expect(made).toContainText('In balance');
+  const taste = page.getByRole('combobox', { name: 'What it is to taste of' });
+  await taste.pressSequentially('pear');
+  await page.getByRole('option', { name: 'Pear, diced' }).click();
+  await expect(made.getByRole('heading', { name: 'Pear muffins' })).toBeVisible();
+  await page.getByRole('button', { name: 'gluten', exact: true }).click();
+  await expect(made).toContainText('Xanthan gum');
+  await expect(made).not.toContainText('wheat');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.getByRole('button', { name: 'put it on the Shelf' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Pear muffins');
+  await expect(page.getByText('Nothing to mend.')).toBeVisible();
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: /Pear muffins/ })).toBeVisible();
+  expect(wrong).toEqual([]);
+});
+
+test('only a worker may compile: its script says so, and no page does', async ({ page, request }) => {
+  await sampleKitchen(page);
+  await bench(page, 'cardamom-yogurt-round');
+  const worker = page.waitForEvent('worker', { predicate: (w) => /worker-/.test(w.url()) });
+  await page.keyboard.press('a');
+  const script = (await worker).url();
+  expect((await request.get(script)).headers()['content-security-policy']).toContain("'wasm-unsafe-eval'");
+  expect((await request.get('/bench/anything')).headers()['content-security-policy']).not.toContain('wasm');
+  expect((await request.get('/wasm/highs.wasm')).headers()['cache-control']).toBe('no-cache');
+});

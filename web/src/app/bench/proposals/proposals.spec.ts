@@ -1,0 +1,165 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { allItems, assess, defaultKitchen, type Formula } from '@orvin/core';
+import { KitchenDatabase } from '../../data/database';
+import { Store } from '../../data/store';
+import { Desk } from '../../desk/desk';
+import { all, base, host, lineOf, press } from '../testing/drawings';
+import { Proposals } from './proposals';
+import { ProposalsBar } from './proposals-bar';
+
+/** Far too much soda for its acid. */
+const off: Formula = {
+  ...base,
+  id: 'muffins',
+  title: 'Muffins',
+  groups: base.groups.map((g) => ({
+    ...g,
+    items: g.items.map((i) => (i.ingredient === 'baking-soda' ? { ...i, grams: 14 } : i)),
+  })),
+};
+
+describe('proposals on the Bench', () => {
+  let desk: Desk;
+  let store: Store;
+  let p: Proposals;
+  let name: string;
+  let fixture: ComponentFixture<ProposalsBar>;
+
+  beforeEach(async () => {
+    name = `test-${crypto.randomUUID()}`;
+    TestBed.configureTestingModule({ providers: [Proposals] });
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: off, plan: {} });
+    desk = TestBed.inject(Desk);
+    await desk.pickUp('muffins');
+    p = TestBed.inject(Proposals);
+    fixture = TestBed.createComponent(ProposalsBar);
+    document.body.append(host(fixture));
+  });
+  afterEach(async () => {
+    p.close();
+    host(fixture).remove();
+    await store.settled();
+    desk.putDown();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+
+  /** Waits until something holds; the solving is a worker's. */
+  async function until(what: () => boolean, words: string): Promise<void> {
+    for (let i = 0; i < 400 && !what(); i++) {
+      await fixture.whenStable();
+      await new Promise((r) => setTimeout(r, 25));
+    }
+    expect(what()).withContext(words).toBeTrue();
+    await fixture.whenStable();
+  }
+  const button = (words: string | RegExp): HTMLButtonElement => {
+    const found = all(host(fixture), 'button').find((b) => {
+      const said = (b.getAttribute('aria-label') ?? b.textContent ?? '').trim();
+      return typeof words === 'string' ? said === words : words.test(said);
+    });
+    if (!found) throw new Error(`no button ${String(words)} in ${host(fixture).textContent ?? ''}`);
+    return found as HTMLButtonElement;
+  };
+  const grams = (ingredient: string): number =>
+    allItems(desk.shown() as Formula).find((i) => i.ingredient === ingredient)?.grams ?? NaN;
+
+  it('puts each on the instruments as a ghost, flicked with one key, and stores nothing of it', async () => {
+    p.open();
+    await until(() => p.list().length > 1, 'proposals');
+    expect(desk.assessment()?.merit).toBeLessThan(assess(off).merit);
+    const first = desk.shown();
+    press(document.body, 'n');
+    await fixture.whenStable();
+    expect(p.at()).toBe(1);
+    expect(desk.shown()).not.toEqual(first);
+    expect(host(fixture).querySelector('.turn')?.textContent).toContain('in balance');
+    press(document.body, 'Escape');
+    await until(() => p.mode() === 'shut', 'shut');
+    expect(desk.shown()).toEqual(off);
+    await store.settled();
+    expect((await store.database.working.get('muffins'))?.formula).toEqual(off);
+  });
+
+  it('takes a proposal line by line, and keeps what was taken as a version with its reasons', async () => {
+    p.open();
+    await until(() => p.list().length > 0, 'proposals');
+    const many = p.list().findIndex((x) => x.lines.length > 1);
+    if (many >= 0) p.show(p.list(), many);
+    await fixture.whenStable();
+    const [line] = p.shown()?.lines ?? [];
+    const boxes = all(host(fixture), 'input[type=checkbox]') as HTMLInputElement[];
+    expect(boxes.length).toBe(p.shown()?.lines.length ?? 0);
+    if (many >= 0) {
+      boxes[0]?.click();
+      await fixture.whenStable();
+      expect(allItems(desk.shown() as Formula).find((i) => i.id === line?.id)?.grams).toBe(line?.fromG);
+    }
+    const kept = desk.shown();
+    const taken = p.taken().size;
+    button(/^keep it/).click();
+    await until(() => p.mode() === 'shut', 'kept');
+    await store.settled();
+    expect(desk.formula()).toEqual(kept);
+    const newest = (await store.database.versions.orderBy('at').toArray()).at(-1);
+    expect(newest?.formula).toEqual(kept as Formula);
+    expect(newest?.reasons?.length).toBe(taken);
+    await desk.undo();
+    expect(desk.formula()).toEqual(off);
+  });
+
+  it('joins wishes, lets a preset stand alone, and says in words what cannot be had', async () => {
+    p.open();
+    await until(() => p.list().length > 0, 'proposals');
+    button('ask for something else').click();
+    await fixture.whenStable();
+    button('less sugar').click();
+    p.toggle('moister');
+    expect([...p.asked()].sort()).toEqual(['less-sugar', 'moister']);
+    p.toggle('eggless');
+    expect([...p.asked()]).toEqual(['eggless']);
+    await until(() => !p.busy() && Number.isNaN(grams('egg')), 'without egg');
+    // nothing of the sugar may go, and yet a quarter of it is to
+    p.toggle('less-sugar');
+    const sugar = lineOf('white-sugar', off) || lineOf('caster-sugar', off);
+    expect(sugar).not.toBe('');
+    p.limit(sugar, { minG: 400 });
+    await until(() => !p.busy() && p.conflict() !== null, 'a conflict');
+    expect(host(fixture).querySelector('.no')?.textContent).toContain('cannot be had');
+    expect(host(fixture).textContent).toContain('at least 400 g');
+  });
+
+  it('solves what could take a line’s place as it comes in, and says what has to follow', async () => {
+    p.openLine(lineOf('yogurt', off));
+    await until(() => p.swaps().length > 3 && p.swaps().every((s) => s.proposal !== null), 'all solved');
+    const rows = all(host(fixture), '.swap');
+    expect(rows.length).toBe(p.swaps().length);
+    const milk = rows.find((r) => /Whole milk/.test(r.textContent ?? '')) as HTMLButtonElement;
+    expect(milk.textContent).toMatch(/needs |nothing else to change/);
+    milk.click();
+    await until(() => p.shown() !== null, 'tried');
+    expect(grams('yogurt')).toBeNaN();
+    expect(grams('milk')).toBeGreaterThan(100);
+    p.close();
+    expect(grams('yogurt')).toBe(200);
+  });
+
+  it('reads a limit in any unit and keeps what it cannot read', async () => {
+    p.openLine(lineOf('yogurt', off));
+    await until(() => host(fixture).querySelector('#limit') !== null, 'the field');
+    const field = host(fixture).querySelector('#limit') as HTMLInputElement;
+    field.value = 'a bucket';
+    button('at most').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')?.textContent).toContain('a bucket');
+    field.value = '1/2 cup';
+    button('at most').click();
+    await until(() => !p.busy() && p.list().length > 0, 'within it');
+    expect(p.limits().get(lineOf('yogurt', off))?.maxG).toBeCloseTo(124, 0);
+    for (const x of p.list())
+      expect(allItems(x.formula).find((i) => i.ingredient === 'yogurt')?.grams ?? 0).toBeLessThanOrEqual(124.3);
+  });
+});

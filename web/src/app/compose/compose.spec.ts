@@ -1,0 +1,67 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { Router, provideRouter } from '@angular/router';
+import { allItems, assess, defaultKitchen } from '@orvin/core';
+import { KitchenDatabase } from '../data/database';
+import { Store } from '../data/store';
+import { all, host } from '../bench/testing/drawings';
+import { ComposeView } from './compose';
+
+describe('making up a formula', () => {
+  let store: Store;
+  let name: string;
+  let fixture: ComponentFixture<ComposeView>;
+
+  beforeEach(async () => {
+    name = `test-${crypto.randomUUID()}`;
+    TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
+    store = TestBed.inject(Store);
+    await store.open(name);
+    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    fixture = TestBed.createComponent(ComposeView);
+  });
+  afterEach(async () => {
+    await store.settled();
+    store.close();
+    await new KitchenDatabase(name).delete();
+  });
+  async function until(what: () => boolean): Promise<void> {
+    for (let i = 0; i < 400 && !what(); i++) {
+      await fixture.whenStable();
+      await new Promise((r) => setTimeout(r, 25));
+    }
+    expect(what())
+      .withContext(host(fixture).textContent ?? '')
+      .toBeTrue();
+  }
+  const ask = (words: string): HTMLButtonElement =>
+    all(host(fixture), '.ask').find((b) => b.textContent?.trim() === words) as HTMLButtonElement;
+
+  it('takes shape as wishes are made, and goes to the Shelf with its first version', async () => {
+    await until(() => /In balance/.test(host(fixture).textContent ?? ''));
+    expect(host(fixture).textContent).toContain('Plain muffins');
+    ask('egg').click();
+    await until(() => !all(host(fixture), '.line').some((l) => /Egg/.test(l.textContent ?? '')));
+    (all(host(fixture), 'button').find((b) => /put it on/.test(b.textContent ?? '')) as HTMLButtonElement).click();
+    await until(() => TestBed.inject(Router).url.startsWith('/bench/'));
+    const [record] = await store.database.working.toArray();
+    expect(record && assess(record.formula).merit).toBeLessThan(0.03);
+    expect(record?.formula.method.length).toBeGreaterThan(3);
+    expect(record && allItems(record.formula).some((i) => i.ingredient === 'egg')).toBeFalse();
+    expect(
+      await store.database.versions
+        .where('formulaId')
+        .equals(record?.id ?? '')
+        .count(),
+    ).toBe(1);
+  });
+
+  it('says what is wrong with a number of pieces, and what is not in stock', async () => {
+    await until(() => host(fixture).querySelector('.line') !== null);
+    const pieces = host(fixture).querySelector('#pieces') as HTMLInputElement;
+    pieces.value = 'lots';
+    pieces.dispatchEvent(new Event('change'));
+    await until(() => /no number of pieces/.test(host(fixture).querySelector('[role=alert]')?.textContent ?? ''));
+    ask('what is in stock').click();
+    await until(() => /in stock/.test(host(fixture).querySelector('.no')?.textContent ?? ''));
+  });
+});
