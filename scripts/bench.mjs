@@ -113,9 +113,7 @@ try {
     await page.keyboard.press('Control+z');
     await page.waitForTimeout(300);
   }
-  const solved = await page.evaluate(() =>
-    performance.getEntriesByName('orvin rebalance').map((e) => e.duration),
-  );
+  const solved = await page.evaluate(() => performance.getEntriesByName('orvin rebalance').map((e) => e.duration));
   const blocked = await page.evaluate(() => window.blocked);
   const [cold, ...warm] = solved;
   console.log(

@@ -48,12 +48,65 @@ const shots = [
   ],
   ['bench', 1280, 800, '/bench/cardamom-yogurt-round'],
   [
-    'bench-try',
+    'proposals',
+    1280,
+    800,
+    '/bench/cardamom-yogurt-round',
+    async (p) => {
+      await p.waitForSelector('orvin-advice');
+      await p.keyboard.press('a');
+      await p.click('text=anything animal');
+      await p.waitForSelector('.offer');
+    },
+  ],
+  [
+    'replace',
+    1280,
+    800,
+    '/bench/rye-and-pear-loaf',
+    async (p) => {
+      await p.locator('orvin-row', { hasText: 'Egg' }).hover();
+      await p.click('[aria-label="Limit or replace Egg"]');
+      await p.waitForFunction(() => document.querySelectorAll('.swaps .swap:not([disabled])').length > 6);
+      await p.mouse.move(400, 780);
+    },
+  ],
+  [
+    'versions',
     1280,
     800,
     '/bench/oat-and-rhubarb-muffins',
     async (p) => {
-      await p.click('text=try it');
+      const keep = async (ask) => {
+        await p.waitForSelector('orvin-advice');
+        await p.keyboard.press('a');
+        if (ask) await p.click(`[aria-label="${ask}"]`);
+        await p.waitForSelector('.offer');
+        await p.click('text=keep it');
+        await p.waitForSelector('orvin-advice');
+      };
+      await keep(null);
+      await keep('make it moister');
+      await p.click('text=versions');
+      await p.click('[aria-label="Go back to version 2"]');
+      await keep('without egg');
+      await p.click('text=versions');
+      await p.waitForSelector('.tree > li:nth-child(4)');
+    },
+  ],
+  [
+    'compose',
+    1280,
+    800,
+    '/compose',
+    async (p) => {
+      await p.waitForSelector('.line');
+      for (const taste of ['pear', 'cardamom']) {
+        await p.fill('#taste', taste);
+        await p.waitForSelector('[role=option]');
+        await p.keyboard.press('Enter');
+      }
+      await p.waitForFunction(() => document.querySelector('.made h2')?.textContent.includes('cardamom'));
     },
   ],
   [

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { families, powders } from '../src/index.js';
+import { catalogueRow, families, powders } from '../src/index.js';
+import { standIns } from '../src/adapt/stand-ins.js';
 import { DISSOLVED, acids } from '../src/leavening/acids.js';
 import type { Band } from '../src/index.js';
 
@@ -48,5 +49,20 @@ describe('the documents of the science', () => {
         .withContext(p.name)
         .toBe(p.met === 1 ? 'all' : `${rounded(100 * p.met)} %`);
     }
+  });
+
+  it('have the share that each weak flour may be, and what stands in for an egg', () => {
+    const table = rows('adapt.md');
+    const named = (id: string): string => catalogueRow(id).name;
+    for (const s of standIns.flour ?? [])
+      if (s.most)
+        expect(table.find((r) => r[0] === named(s.id)))
+          .withContext(s.id)
+          .toEqual([named(s.id), ...s.most.map((x) => `${rounded(100 * x)} %`), s.whyMost ?? '']);
+    for (const s of standIns.egg ?? [])
+      if (s.per !== undefined && s.id !== 'soy-yogurt')
+        expect(table.find((r) => r[0] === named(s.id)))
+          .withContext(s.id)
+          .toEqual([named(s.id), String(Math.round(50 * s.per)), s.costs]);
   });
 });

@@ -53,7 +53,7 @@ const COARSE_AROUND = 2;
 const FAR = 0.35;
 const FAR_COST = 3;
 /** A touch that costs less than this. */
-export const FREELY = 1;
+const FREELY = 0.7;
 /** A line of fewer steps than this has coarse ones. */
 const COARSE = 14;
 /** How far inside its band a measure that was outside is wanted, in widths, so that it does not end on the edge. */
@@ -398,7 +398,9 @@ function characterOf(
       ? [x, 1]
       : [clamp(x, lo + margin * (hi - lo), hi - margin * (hi - lo)), 2];
   for (const m of measures) {
-    if (m === 'egg') continue;
+    // once eggs go, other figures say what has to hold it up
+    if (m === 'egg' && eggsNow(bowl) < 0.8 * t.eggG) continue;
+    if (m === 'egg' && t.eggPct < 0.5) continue;
     const range = m === 'water' ? at.water.usual : family[m];
     const w = width(range, m);
     const now = m === 'water' ? t.availablePct : pctOf(t, m);
@@ -477,6 +479,10 @@ function characterOf(
     '<=',
   );
 }
+
+/** Egg that is in the lines as the search starts, g. */
+const eggsNow = (bowl: Bowl): number =>
+  bowl.moves.reduce((s, m) => s + (m.candidate === null ? m.rates.egg * (m.fixedG ?? m.fromG) : 0), 0);
 
 /** Weight of the batter the search starts from. */
 const batterNow = (bowl: Bowl): number => bowl.moves.reduce((s, m) => s + (m.candidate ? 0 : m.line.grams), 0);

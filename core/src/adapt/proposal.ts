@@ -120,6 +120,7 @@ function lineWords(
     case 'left out':
       return `no ${shortName(from)}`;
     case 'heat':
+    case 'family':
       return '';
     case 'replaced':
       if (from.id === to.id) return `${item.words}, ${is}`;
@@ -347,6 +348,7 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
   return {
     ...base,
     ...(heat && { bake: heat }),
+    ...(mine.some((l) => l.kind === 'family') && { family: proposal.formula.family }),
     groups: base.groups.map((g) => ({
       ...g,
       items: [

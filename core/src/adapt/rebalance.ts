@@ -1,4 +1,5 @@
-import { familyOf, families } from '../balance/families.js';
+import { aFamily, familyOf, families } from '../balance/families.js';
+import { judgeFamily } from '../balance/infer.js';
 import { outside } from '../balance/verdict.js';
 import { LIFT_EDGE } from '../balance/verdicts.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
@@ -302,6 +303,7 @@ function whyNot(
     near.kind === 'found' && near.touched.length > 0 && near.weighed.merit <= hunt.start.merit + HAIR
       ? proposalOf('possible', formula, bowl, near, asked)
       : null;
+  const other = hunt.aimed ? asAnother(formula, asked, kitchen, solver, limits) : null;
   const named = hunt.aimed
     ? conflictOf(formula, asked, kitchen, solver, limits)
     : lockedOut(formula, asked, kitchen, hunt, solver, limits);
@@ -319,7 +321,44 @@ function whyNot(
     : named.length === 1
       ? `This cannot be had: ${list[0]}.`
       : `These cannot be had together: ${listed(list)}.`;
-  return conflict(locked ? 'locked' : 'wishes', words, named, nearest);
+  // what only the family forbids can be had as a bake of another kind
+  const band = named.some((n) => n.band !== undefined);
+  return conflict(locked ? 'locked' : 'wishes', words, named, band && other ? other : nearest);
+}
+
+/** The wishes met with no family's bands in the way, where another family then suits the formula; null when none does. */
+function asAnother(
+  formula: Formula,
+  asked: Request,
+  kitchen: Kitchen,
+  solver: Solver,
+  limits: Limits,
+): Proposal | null {
+  const wishes = asked.wishes ?? [];
+  const bowl = { ...bowlOf(formula, asked, kitchen, wishes), family: familyOf('free') };
+  const found = search(bowl, { wishes, weights: NEAREST }, solver, limits);
+  if (found.kind !== 'found' || !found.met) return null;
+  const { nearest } = judgeFamily(formula.family, found.weighed.totals, found.weighed.lift.mmolPer100gBase.typical);
+  if (nearest === formula.family || nearest === 'free') return null;
+  const family = familyOf(nearest);
+  const now: Formula = { ...found.formula, family: nearest };
+  if (weigh(now, kitchen).merit > TRIFLE) return null;
+  const p = proposalOf('possible', formula, bowl, found, asked, { title: `As ${aFamily(family)}`, formula: now });
+  return {
+    ...p,
+    lines: [
+      ...p.lines,
+      {
+        id: 'family',
+        kind: 'family',
+        name: 'Family',
+        fromG: 0,
+        toG: 0,
+        words: `judge it as ${aFamily(family)}`,
+        reason: 'that is what it then is, by its figures',
+      },
+    ],
+  };
 }
 
 const listed = (names: readonly string[]): string =>

@@ -2,7 +2,7 @@ import type { Formula } from '../formula/types.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { formulaWith, type Bowl, type Move } from './bowl.js';
 import { combine, constant, term, valueOf, type Limits, type Linear, type Solver } from './linear.js';
-import { FREELY, modelOf, type BandRow, type Model, type Weights } from './model.js';
+import { modelOf, type BandRow, type Model, type Weights } from './model.js';
 import { tidy } from './steps.js';
 import type { Wish } from './types.js';
 import { isMet, rowsOf } from './wishes.js';
@@ -92,6 +92,8 @@ function weighedUp(bowl: Bowl, grams: readonly number[], wishes: readonly Wish[]
   };
 }
 
+/** A touch that costs no more than this need not be weighed against what it is for. */
+const LIGHTLY = 0.7;
 /** A change of less than this share of a line is let go where nothing hangs on it. */
 const SLIGHT = 0.05;
 
@@ -100,7 +102,7 @@ const SLIGHT = 0.05;
  * miss them; null where that leaves more to mend than the answer did, or breaks a wish.
  */
 function roundedOff(bowl: Bowl, model: Model, values: ReadonlyMap<string, number>, terms: Terms): Found | null {
-  if (terms.weights.touch >= FREELY || terms.bending !== undefined || terms.bandLimit !== undefined) return null;
+  if (terms.weights.touch > LIGHTLY || terms.bending !== undefined || terms.bandLimit !== undefined) return null;
   const enough = saidOf(model, values) + 0.005;
   const good = (f: Found): boolean => f.met && f.weighed.merit <= enough;
   let grams = gramsIn(bowl, model, values).map((g, i) => {

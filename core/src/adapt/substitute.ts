@@ -14,6 +14,7 @@ import { candidateOf, limitsOf } from './rebalance.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
 import { solverOf } from './solver.js';
+import { jobOf } from './stand-ins.js';
 import { onStep } from './steps.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
 
@@ -72,8 +73,10 @@ export function companions(
     );
   const soda = has((i) => i.leavener !== undefined && i.leavener !== 'acid') || from.leavener !== undefined;
   if (lostAcid > 3 && soda) {
-    add('lemon-juice', (150 * lostAcid) / 85, 'acid for the soda', 0.1);
-    add('vinegar', (150 * lostAcid) / 83, 'acid for the soda', 0.3);
+    // the acid of a sour liquid is made good with another; that of cocoa or beer, by the leavener
+    const sour = jobOf(from) === 'sour milk' || jobOf(from) === 'acid';
+    add('lemon-juice', (150 * lostAcid) / 85, 'acid for the soda', sour ? 0.1 : 2);
+    add('vinegar', (150 * lostAcid) / 83, 'acid for the soda', sour ? 0.3 : 2);
   }
   if ((lostAcid > 3 || from.leavener === 'soda' || from.co2Mmol) && !has((i) => i.leavener === 'powder'))
     add('baking-powder', 0.07 * flourG, 'keeps the lift');

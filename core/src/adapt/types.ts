@@ -89,7 +89,7 @@ export interface AdaptOptions {
 export interface ProposalLine {
   /** The item's id. */
   readonly id: string;
-  readonly kind: 'amount' | 'added' | 'replaced' | 'left out' | 'heat';
+  readonly kind: 'amount' | 'added' | 'replaced' | 'left out' | 'heat' | 'family';
   readonly name: string;
   readonly fromG: number;
   readonly toG: number;
