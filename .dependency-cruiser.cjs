@@ -19,7 +19,8 @@ module.exports = {
       comment: 'No Angular, no DOM libraries, no Node modules in the core.',
       from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
       to: {
-        pathNot: '^(core/src|node_modules/(joi|highs|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
+        pathNot:
+          '^(core/src|node_modules/(joi|highs|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
       },
     },
     {

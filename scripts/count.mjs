@@ -9,7 +9,7 @@ const files = execFileSync(
 )
   .trim()
   .split('\n');
-const data = /^(?:core\/src\/ingredient\/table\/|demo\/)/;
+const data = /^(?:core\/src\/(?:ingredient|adapt)\/table\/|demo\/)/;
 const isTest = (f) => /\.spec\.ts$|(?:^|\/)(?:e2e|test|testing)\//.test(f);
 const lines = (f) =>
   readFileSync(f, 'utf8')

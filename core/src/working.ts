@@ -87,7 +87,8 @@ export {
 
 export { rebalance } from './adapt/rebalance.js';
 export { substitute, type SubstituteOptions } from './adapt/substitute.js';
-export { adapt, type PresetOptions } from './adapt/adapt.js';
+export { adapt } from './adapt/adapt.js';
+export type { PresetOptions } from './adapt/ask.js';
 export { compose, type ComposeWishes } from './adapt/compose.js';
 export { presets, presetOf, type Preset, type PresetId } from './adapt/presets.js';
 export { replacements, type Replacement } from './adapt/replacements.js';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { catalogueRow, families, powders } from '../src/index.js';
-import { standIns } from '../src/adapt/stand-ins.js';
+import { standIns } from '../src/adapt/table/stand-ins.js';
 import { DISSOLVED, acids } from '../src/leavening/acids.js';
 import type { Band } from '../src/index.js';
 

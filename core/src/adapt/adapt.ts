@@ -1,163 +1,25 @@
 import { weigh } from '../balance/weigh.js';
-import { allItems, batterItems, ingredientFor, usableGrams } from '../formula/formula.js';
+import { allItems, ingredientFor, usableGrams } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
-import { dietsOf, nutAllergens } from '../ingredient/diet.js';
 import { defaultKitchen } from '../kitchen/default.js';
-import { linesOf } from '../leavening/parts.js';
-import { pressureRatio } from '../leavening/volume.js';
-import { bowlOf, freshId, type Bowl } from './bowl.js';
+import { ask, type Asked, type PresetOptions } from './ask.js';
+import { freshId, type Bowl } from './bowl.js';
 import { heatBy } from './heat.js';
-import { distances } from './model.js';
+import { planOf, type Planned } from './plan.js';
 import { presetOf, type Preset, type PresetId } from './presets.js';
 import { capital, proposalOf, shortName } from './proposal.js';
-import { candidateOf, conflict, fault, limitsOf, rebalance } from './rebalance.js';
-import { replacements, type Replacement } from './replacements.js';
+import { conflict, fault } from './faults.js';
+import { rebalance } from './rebalance.js';
+import { limitsOf, SWAP } from './settings.js';
+import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
-import { isBread, standIns } from './stand-ins.js';
-import { companions, eggCosts, methodCost, SWAP, swappedItem, withGum } from './substitute.js';
-import {
-  isConflict,
-  type AdaptOptions,
-  type Candidate,
-  type Conflict,
-  type Proposal,
-  type ProposalLine,
-  type Request,
-  type Wish,
-} from './types.js';
+import { eggCosts, methodCost, swappedItem } from './substitute.js';
+import { isConflict, type AdaptOptions, type Conflict, type Proposal, type ProposalLine, type Wish } from './types.js';
 import { measuredOf, shortOf } from './wishes.js';
 
-export interface PresetOptions extends AdaptOptions {
-  /** For less sugar, fat or salt: how much less, per cent; 25 unless said. */
-  readonly byPct?: number;
-  /** For high altitude: metres; the kitchen's own from 900 m, else 1500. */
-  readonly altitudeM?: number;
-  /** For whole grain: share of the flour, per cent; 50 unless said. */
-  readonly sharePct?: number;
-}
-
-/** How many stand-ins of a line the search may choose from. */
-const CHOICES = 3;
 const BENT = 60;
-
-/** What a preset asks: lines that cannot stay, wishes, and what is said besides. */
-interface Asked {
-  readonly out: readonly Item[];
-  readonly wishes: readonly Wish[];
-  /** Wishes that hold only as far as the family lets them. */
-  readonly bending: boolean;
-  readonly costs: readonly string[];
-  readonly heatC: number;
-  readonly extra: readonly { readonly ingredient: string; readonly maxG: number; readonly why: string }[];
-  readonly kitchen: Kitchen;
-  readonly fits: (i: Ingredient) => boolean;
-}
-
-function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: PresetOptions): Asked {
-  const items = allItems(formula).filter((i) => i.grams > 0);
-  const of = (i: Item): Ingredient => ingredientFor(formula, i, kitchen);
-  const suits = (i: Ingredient): boolean => preset.suits.every((d) => dietsOf(i).includes(d));
-  const base: Asked = {
-    out: items.filter((i) => !suits(of(i))),
-    wishes: [],
-    bending: false,
-    costs: [],
-    heatC: 0,
-    extra: [],
-    kitchen,
-    fits: suits,
-  };
-  const by = -Math.abs(o.byPct ?? 25);
-  const w = weigh(formula, kitchen);
-  switch (preset.id) {
-    case 'less-sugar':
-      return { ...base, wishes: [{ kind: 'change', of: 'sugar', byPct: by }] };
-    case 'less-fat':
-      return { ...base, wishes: [{ kind: 'change', of: 'fat', byPct: by }] };
-    case 'lower-sodium':
-      return { ...base, wishes: [{ kind: 'change', of: 'sodium', byPct: by }] };
-    case 'whole-grain': {
-      const bears =
-        standIns.flour?.find((s) => s.id === 'wholemeal-flour')?.most?.[isBread(formula.family) ? 0 : 1] ?? 1;
-      const to = Math.min(o.sharePct ?? 50, 100 * bears);
-      const flours = w.lines.some((l) => l.ingredient.id === 'wholemeal-flour');
-      return {
-        ...base,
-        wishes: [
-          {
-            kind: 'measure',
-            of: 'wholegrain',
-            min: Math.max(to, measuredOf(w, kitchen).wholegrain),
-            words: `whole grain for ${Math.round(to)} % of the flour`,
-          },
-        ],
-        extra: flours
-          ? []
-          : [{ ingredient: 'wholemeal-flour', maxG: 1.2 * w.totals.flourG, why: 'flour from the whole grain' }],
-        costs: ['let it stand 10 minutes before baking: bran drinks slowly'],
-      };
-    }
-    case 'small-child': {
-      const no = (i: Ingredient): boolean =>
-        i.id === 'honey' ||
-        /^(spirit|liqueur|fortified-wine|wine|stout|cider|coffee|instant-coffee|tea)$/.test(i.id) ||
-        (i.pieces === true && i.allergens.some((a) => nutAllergens.has(a)));
-      return {
-        ...base,
-        out: items.filter((i) => no(of(i))),
-        wishes: [
-          { kind: 'change', of: 'sugar', byPct: -40 },
-          { kind: 'change', of: 'salt', byPct: -70 },
-        ],
-        bending: true,
-        // seeds are as hard as nuts
-        fits: (i) => !no(i) && !(i.pieces === true && i.per100.fat > 30) && !/coffee|tea/.test(i.id),
-      };
-    }
-    case 'high-altitude': {
-      const at = o.altitudeM ?? (kitchen.altitudeM >= 900 ? kitchen.altitudeM : 1500);
-      // a formula that is baked here already is balanced for here; one that is not comes from lower down
-      const from = kitchen.altitudeM >= 900 && o.altitudeM === undefined ? 0 : kitchen.altitudeM;
-      const thin = pressureRatio(at) / pressureRatio(from);
-      const rise = Math.max(0, at - Math.max(from, 600));
-      const now = w.lift.mmolPer100gBase.typical;
-      const wetter = Math.min(0.25, 0.06 + (0.03 * Math.max(0, at - 900)) / 300);
-      return {
-        ...base,
-        kitchen: { ...kitchen, altitudeM: at },
-        wishes: [
-          { kind: 'lift', max: now * thin * 1.04, words: `lift for ${Math.round(at)} m` },
-          { kind: 'measure', of: 'water', min: w.totals.waterPct * (1 + wetter * 0.6), words: 'a little more liquid' },
-          {
-            kind: 'measure',
-            of: 'sugar',
-            max: w.totals.sugarPct * (1 - Math.min(0.08, rise / 30_000)),
-            words: 'a little less sugar',
-          },
-        ],
-        bending: true,
-        heatC: at >= 900 ? 10 : 0,
-        costs: [
-          `for ${Math.round(at)} m: water boils at about ${Math.round(100 - at / 300)} °C, so test early and go by the middle, not the clock`,
-        ],
-      };
-    }
-    case 'what-i-have': {
-      const short = shortOf(formula, kitchen);
-      const gone = new Set(short.filter((s) => s.haveG < 0.35 * s.needG).map((s) => s.ingredient));
-      return {
-        ...base,
-        out: items.filter((i) => gone.has(i.ingredient)),
-        wishes: [{ kind: 'stock' }],
-        fits: (i) => i.id === 'water' || (kitchen.stock[i.id] ?? 0) > 0,
-      };
-    }
-    default:
-      return base;
-  }
-}
 
 /**
  * Adapts a formula to a preset: what cannot stay goes, what may take its place competes for it, and the search finds the
@@ -241,129 +103,6 @@ const figuresIn = (formula: Formula, item: Item, kitchen: Kitchen): boolean => {
 const stopped = async (o: AdaptOptions): Promise<boolean> => (await o.cancelled?.()) === true;
 const came = (bowl: Bowl, found: Found, id: string): boolean =>
   (found.grams[bowl.moves.findIndex((m) => m.line.item.id === id)] ?? 0) > 0;
-
-interface Planned {
-  readonly bowl: Bowl;
-  readonly pinnedWishes: readonly Wish[];
-  readonly request: Request;
-  /** For each line that goes: the ids of the candidates for its place. */
-  readonly choices: readonly (readonly string[])[];
-  readonly goes: readonly Item[];
-  readonly chosenFor: ReadonlyMap<string, { readonly item: Item; readonly replacement: Replacement }>;
-  /** Lines that nothing takes the place of. */
-  readonly lost: readonly Item[];
-  /** Lines swapped at once, since no figure hangs on them. */
-  readonly direct: readonly { readonly item: Item; readonly to: Ingredient }[];
-}
-
-/** Sets the table: what goes, who may come instead, and what else the batter may then need. */
-function planOf(formula: Formula, asked: Asked, preset: Preset): Planned {
-  const { kitchen } = asked;
-  const batter = new Set(batterItems(formula).map((i) => i.id));
-  const lines = new Map(linesOf(formula, kitchen).map((l) => [l.item.id, l]));
-  const flourG = weigh(formula, kitchen).totals.flourG;
-  const taken = new Set<string>();
-  const candidates: Candidate[] = [];
-  const choices: string[][] = [];
-  const chosenFor = new Map<string, { item: Item; replacement: Replacement }>();
-  const lost: Item[] = [];
-  const direct: { item: Item; to: Ingredient }[] = [];
-  const goes: Item[] = [];
-  for (const item of asked.out) {
-    const line = lines.get(item.id);
-    const options = replacements(formula, item.id, kitchen, preset.suits).filter(
-      (r) => !r.state && asked.fits(ingredientOf(r.ingredient, formula.ingredients, kitchen)),
-    );
-    const figures = line && batter.has(item.id) && !line.whole && line.ingredient.role !== 'flavour';
-    if (options.length === 0) {
-      lost.push(item);
-      continue;
-    }
-    if (!figures) {
-      direct.push({ item, to: ingredientOf((options[0] as Replacement).ingredient, formula.ingredients, kitchen) });
-      continue;
-    }
-    goes.push(item);
-    // the first stand-ins that a crumb bears in this amount
-    const bearable = options.filter((r) => r.most === null || r.most * flourG >= 0.8 * item.grams);
-    const few = (bearable.length > 0 ? bearable : options)
-      .filter((r, n, all) => all.findIndex((x) => x.kin === r.kin) === n)
-      .slice(0, CHOICES);
-    const ids = few.map((r, rank) => {
-      const c = candidateOf(formula, r.ingredient, 1.5 * r.grams, kitchen, taken);
-      taken.add(c.item.id);
-      candidates.push({
-        ...c,
-        groupId: groupOf(formula, item.id) ?? c.groupId,
-        instead: item.id,
-        reluctance: 0.3 + 1.1 * rank,
-        minG: (line?.ingredient.role === 'egg' ? 0.5 : 0.75) * r.grams,
-      });
-      chosenFor.set(c.item.id, { item, replacement: r });
-      return c.item.id;
-    });
-    choices.push(ids);
-  }
-  const left = dropped(formula, lost, direct);
-  const without =
-    preset.suits.includes('gluten-free') && goes.some((i) => ingredientFor(formula, i, kitchen).base === 'flour')
-      ? withGum(left, kitchen, true)
-      : left;
-  for (const { item, replacement } of [...chosenFor.values()]) {
-    const from = ingredientFor(formula, item, kitchen);
-    const to = ingredientOf(replacement.ingredient, formula.ingredients, kitchen);
-    for (const c of companions(formula, from, to, usableGrams(item.grams), kitchen))
-      if (
-        asked.fits(ingredientOf(c.item.ingredient, undefined, kitchen)) &&
-        !candidates.some((x) => x.item.ingredient === c.item.ingredient)
-      )
-        candidates.push(c);
-  }
-  for (const e of asked.extra)
-    candidates.push({ ...candidateOf(formula, e.ingredient, e.maxG, kitchen, taken), reluctance: 0.2, why: e.why });
-  const request: Request = {
-    like: formula,
-    out: goes.map((i) => i.id),
-    candidates,
-    oneOf: choices,
-    wishes: asked.wishes,
-  };
-  const wishes = pinnedFor(formula, asked);
-  const bowl: Bowl = {
-    ...bowlOf(without, { ...request, wishes }, kitchen, wishes),
-    excused: distances(bowlOf(formula, {}, kitchen, [])),
-  };
-  return { bowl, pinnedWishes: wishes, request: { ...request, wishes }, choices, goes, chosenFor, lost, direct };
-}
-
-const groupOf = (f: Formula, itemId: string): string | undefined =>
-  f.groups.find((g) => g.items.some((i) => i.id === itemId))?.id;
-
-/** Relative wishes as figures of the formula as it was. */
-function pinnedFor(formula: Formula, asked: Asked): readonly Wish[] {
-  const now = measuredOf(weigh(formula, asked.kitchen), asked.kitchen);
-  return asked.wishes.map((w): Wish =>
-    w.kind === 'change'
-      ? { kind: 'measure', of: w.of, max: now[w.of] * (1 + w.byPct / 100), words: `less ${w.of}` }
-      : w,
-  );
-}
-
-/** The formula without what nothing replaces, and with what is swapped like for like. */
-function dropped(formula: Formula, lost: readonly Item[], direct: readonly { item: Item; to: Ingredient }[]): Formula {
-  const gone = new Set(lost.map((i) => i.id));
-  const swap = new Map(direct.map((d) => [d.item.id, d.to]));
-  return {
-    ...formula,
-    groups: formula.groups.map((g) => ({
-      ...g,
-      items: g.items.map((i) => {
-        const to = swap.get(i.id);
-        return gone.has(i.id) ? { ...i, grams: 0 } : to ? swappedItem(i, to, i.grams) : i;
-      }),
-    })),
-  };
-}
 
 /** Puts the chosen stand-ins in the places of what they stand in for, and says what it cost. */
 function told(formula: Formula, preset: Preset, plan: Planned, found: Found, asked: Asked): Proposal {

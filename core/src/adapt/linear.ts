@@ -21,6 +21,14 @@ export function combine(parts: readonly (readonly [Linear, number])[]): Linear {
   return { constant: c, terms };
 }
 
+export const plus = (...parts: readonly Linear[]): Linear => combine(parts.map((e) => [e, 1] as const));
+export const minus = (a: Linear, b: Linear): Linear =>
+  combine([
+    [a, 1],
+    [b, -1],
+  ]);
+export const scaled = (e: Linear, k: number): Linear => combine([[e, k]]);
+
 /** What an expression comes to with these values. */
 export function valueOf(e: Linear, values: ReadonlyMap<string, number>): number {
   let sum = e.constant;

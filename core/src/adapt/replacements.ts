@@ -4,7 +4,8 @@ import { ingredients } from '../ingredient/catalogue.js';
 import { dietsOf, type Diet } from '../ingredient/diet.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { linesOf } from '../leavening/parts.js';
-import { equalG, holdOf, isBread, jobOf, standIns, type Job, type StandIn } from './stand-ins.js';
+import { equalG, holdOf, isBread, jobOf, type Job } from './jobs.js';
+import { standIns, type StandIn } from './table/stand-ins.js';
 import { tidy } from './steps.js';
 
 /** Something that could take an ingredient's place, before anything is solved. */

@@ -1,7 +1,18 @@
 import type { Formula } from '../formula/types.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { formulaWith, type Bowl, type Move } from './bowl.js';
-import { combine, constant, term, valueOf, type Limits, type Linear, type Solver } from './linear.js';
+import {
+  combine,
+  constant,
+  minus,
+  plus,
+  scaled,
+  term,
+  valueOf,
+  type Limits,
+  type Linear,
+  type Solver,
+} from './linear.js';
 import { modelOf, type BandRow, type Model, type Weights } from './model.js';
 import { tidy } from './steps.js';
 import type { Wish } from './types.js';
@@ -138,62 +149,23 @@ function programmeOf(
   for (const wish of terms.wishes)
     for (const row of rowsOf(wish, bowl, model, grams)) {
       const give: Linear = terms.bending === undefined ? constant(0) : p.slack(`w${bent++}`, terms.bending);
-      p.row(
-        combine([
-          [row.e, 1],
-          [give, row.sense === '>=' ? row.unit : -row.unit],
-        ]),
-        row.sense,
-      );
+      p.row(plus(row.e, scaled(give, row.sense === '>=' ? row.unit : -row.unit)), row.sense);
     }
   if (terms.bending !== undefined) {
     // or a smaller batch would pass for a smaller miss
     const g = bowl.moves.reduce((sum, m) => sum + (m.candidate ? 0 : m.line.grams), 0);
-    p.row(
-      combine([
-        [model.total('batter'), 1],
-        [constant(1.1 * g), -1],
-      ]),
-      '<=',
-    );
-    p.row(
-      combine([
-        [model.total('batter'), 1],
-        [constant(0.9 * g), -1],
-      ]),
-      '>=',
-    );
+    p.row(minus(model.total('batter'), constant(1.1 * g)), '<=');
+    p.row(minus(model.total('batter'), constant(0.9 * g)), '>=');
     const flourG = Math.max(1, bowl.like.totals.flourG);
     const off = p.slack('flour', (2 * terms.bending) / flourG);
-    p.row(
-      combine([
-        [model.total('flour'), 1],
-        [constant(flourG), -1],
-        [off, -1],
-      ]),
-      '<=',
-    );
-    p.row(
-      combine([
-        [model.total('flour'), 1],
-        [constant(flourG), -1],
-        [off, 1],
-      ]),
-      '>=',
-    );
+    p.row(plus(model.total('flour'), scaled(constant(flourG), -1), scaled(off, -1)), '<=');
+    p.row(plus(model.total('flour'), scaled(constant(flourG), -1), off), '>=');
   }
   if (terms.maxMerit !== undefined)
     p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxMerit), -1]]), '<=');
   for (const b of model.bands) {
     const most = terms.bandLimit?.get(b.id);
-    if (most !== undefined)
-      p.row(
-        combine([
-          [term(b.slack), 1],
-          [constant(most), -1],
-        ]),
-        '<=',
-      );
+    if (most !== undefined) p.row(minus(term(b.slack), constant(most)), '<=');
   }
   for (const set of bowl.request.oneOf ?? []) {
     const some = bowl.moves.flatMap((m, i) => (set.includes(m.line.item.id) && about?.get(i) !== null ? [i] : []));

@@ -7,19 +7,17 @@ import { ingredientOf } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { linesOf } from '../leavening/parts.js';
 import { bowlOf, freshId } from './bowl.js';
-import { distances, type Weights } from './model.js';
+import { distances } from './model.js';
+import { candidateOf } from './candidates.js';
 import { heatBy } from './heat.js';
 import { capital, pairOf, proposalOf, shortName } from './proposal.js';
-import { candidateOf, limitsOf } from './rebalance.js';
+import { limitsOf, SWAP } from './settings.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
 import { solverOf } from './solver.js';
-import { jobOf } from './stand-ins.js';
+import { jobOf } from './jobs.js';
 import { onStep } from './steps.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
-
-/** How a swap is judged: the character is kept, and each further line touched has to be worth it. */
-export const SWAP: Weights = { merit: 400, touch: 0.9, change: 0.8, character: 6 };
 
 export interface SubstituteOptions extends AdaptOptions {
   /** `frozen` for fruit that goes in from the freezer. */

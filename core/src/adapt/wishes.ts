@@ -6,7 +6,7 @@ import { SODA_G_PER_MOL } from '../leavening/acids.js';
 import { textureOf } from '../balance/texture.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { formulaWith, type Bowl } from './bowl.js';
-import { combine, constant, type Linear, type Sense } from './linear.js';
+import { combine, constant, minus, scaled, type Linear, type Sense } from './linear.js';
 import type { Model } from './model.js';
 import { ratesOf } from './rates.js';
 import type { Measured, Request, TraitId, Wish } from './types.js';
@@ -237,10 +237,7 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
     ...(lo
       ? [
           {
-            e: combine([
-              [e, 1],
-              [lo, -1],
-            ]),
+            e: minus(e, lo),
             sense: '>=' as const,
             unit,
           },
@@ -249,17 +246,14 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
     ...(hi
       ? [
           {
-            e: combine([
-              [e, 1],
-              [hi, -1],
-            ]),
+            e: minus(e, hi),
             sense: '<=' as const,
             unit,
           },
         ]
       : []),
   ];
-  const times = (x: number | undefined, of: Linear): Linear | null => (x === undefined ? null : combine([[of, x]]));
+  const times = (x: number | undefined, of: Linear): Linear | null => (x === undefined ? null : scaled(of, x));
   const plain = (x: number | undefined): Linear | null => (x === undefined ? null : constant(x));
   const sumOf = (ingredient: string): Linear =>
     combine(bowl.moves.map((m, i) => [model.amount(i), m.line.ingredient.id === ingredient ? 1 : 0] as const));
@@ -313,7 +307,7 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
       );
     case 'left-soda':
       return limit(
-        combine([[model.left, SODA_G_PER_MOL / 1000]]),
+        scaled(model.left, SODA_G_PER_MOL / 1000),
         wish.min === undefined ? null : times(wish.min / 100, total('batter')),
         wish.max === undefined ? null : times(wish.max / 100, total('batter')),
         0.002 * t.batterG,

@@ -1,4 +1,4 @@
-import type { FamilyId } from '../formula/types.js';
+import type { FamilyId } from '../../formula/types.js';
 
 /** The plainest formula of a family, % of flour, from the middle of its ranges; own ratios, for the search to round. */
 export interface Skeleton {

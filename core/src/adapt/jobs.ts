@@ -1,0 +1,123 @@
+import { pullOf } from '../balance/pulls.js';
+import type { Ingredient } from '../formula/types.js';
+
+/** What an ingredient does in a batter, as far as another can do it instead. */
+export type Job =
+  | 'flour'
+  | 'starch'
+  | 'egg'
+  | 'solid fat'
+  | 'oil'
+  | 'dry sugar'
+  | 'syrup'
+  | 'milk'
+  | 'sour milk'
+  | 'cream'
+  | 'water'
+  | 'purée'
+  | 'grated'
+  | 'cocoa'
+  | 'soda'
+  | 'powder'
+  | 'acid'
+  | 'salt'
+  | 'nut flour'
+  | 'nuts'
+  | 'dried fruit'
+  | 'fresh fruit'
+  | 'chocolate'
+  | 'cheese'
+  | 'alcohol'
+  | 'flavour';
+
+const CREAMS = /cream|mascarpone|creme-fraiche|ricotta|coconut-(milk|cream)/;
+const SOUR = /buttermilk|yogurt|kefir|milk-soured|sour-cream|quark|whey/;
+const OILS = /oil|tahini|almond-butter|peanut-butter|mayonnaise/;
+const ALCOHOL = /^(spirit|liqueur|fortified-wine|wine|stout|cider)$/;
+
+/** The job an ingredient does; null where nothing does it instead. */
+export function jobOf(i: Ingredient): Job | null {
+  if (i.leavener) return i.leavener === 'soda' ? 'soda' : i.leavener === 'powder' ? 'powder' : 'acid';
+  if (ALCOHOL.test(i.id)) return 'alcohol';
+  switch (i.role) {
+    case 'flour':
+      return 'flour';
+    case 'egg':
+      return 'egg';
+    case 'fat':
+      return OILS.test(i.id) && i.id !== 'coconut-oil' ? 'oil' : 'solid fat';
+    case 'sugar':
+      return i.per100.water >= 10 ? 'syrup' : 'dry sugar';
+    case 'cocoa':
+      return 'cocoa';
+    case 'salt':
+      return 'salt';
+    case 'acid':
+      return 'acid';
+    case 'liquid':
+      if (i.id === 'aquafaba' || i.id === 'silken-tofu') return 'egg';
+      if (SOUR.test(i.id)) return 'sour milk';
+      if (CREAMS.test(i.id)) return 'cream';
+      return i.per100.protein > 0.25 || i.per100.fat > 0.5 ? 'milk' : 'water';
+    case 'fruit':
+      if (/^(carrot|parsnip|courgette|beetroot|sweet-potato)$/.test(i.id)) return 'grated';
+      if (i.pieces) return i.per100.water < 45 ? 'dried fruit' : 'fresh fruit';
+      return 'purée';
+    case 'addin':
+      if (i.base === 'nut') return 'nut flour';
+      if (/chocolate|cocoa/.test(i.id)) return 'chocolate';
+      if (/cheese|parmesan|feta/.test(i.id)) return 'cheese';
+      if (/ground-flax|chia|egg-replacer|psyllium|xanthan/.test(i.id)) return 'egg';
+      if (i.per100.fat > 30 && i.pieces) return 'nuts';
+      return null;
+    case 'flavour':
+      return 'flavour';
+    default:
+      return null;
+  }
+}
+
+/** Whether a family's crumb is a bread's or a cake's, for how much of a weak flour it bears. */
+export const isBread = (family: string): boolean => /bread|loaf|biscuit|scone/.test(family) && family !== 'quick-bread';
+
+/** g of soda in a gram of double-acting powder. */
+const SODA_IN_POWDER = 0.29;
+
+/** How much a gram of each must weigh the same as, by the job: pure fat, sugar, salt, gas or plain weight. */
+export function equalG(job: Job, from: Ingredient, to: Ingredient, grams: number): number {
+  const by = (a: number, b: number): number => (a > 0 && b > 0 ? (grams * a) / b : grams);
+  switch (job) {
+    case 'solid fat':
+    case 'oil':
+      return by(from.per100.fat, to.per100.fat);
+    case 'dry sugar':
+    case 'syrup':
+      return by(from.per100.sugar, to.per100.sugar);
+    case 'salt':
+      return by(from.saltG ?? 0, to.id === 'salt-low-sodium' ? (from.saltG ?? 0) : (to.saltG ?? 0));
+    case 'acid':
+      return by(from.acidMeq?.typical ?? 0, to.acidMeq?.typical ?? 0);
+    case 'soda':
+    case 'powder':
+      // by gas: a double-acting powder is a little over a quarter soda
+      return from.leavener === to.leavener
+        ? grams
+        : to.leavener === 'soda'
+          ? grams * SODA_IN_POWDER
+          : grams / SODA_IN_POWDER;
+    case 'cream':
+      return clamp(by(from.per100.fat, to.per100.fat), 0.6 * grams, 1.6 * grams);
+    default:
+      return grams;
+  }
+}
+const clamp = (x: number, lo: number, hi: number): number => Math.min(Math.max(x, lo), hi);
+
+/** Points of structure that 100 g hold, for the distance between two ingredients. */
+export const holdOf = (i: Ingredient): number =>
+  pullOf({
+    item: { id: '', ingredient: i.id, words: '', entered: null, grams: 100 },
+    ingredient: i,
+    grams: 100,
+    whole: false,
+  }).holds;

@@ -1,0 +1,131 @@
+import type { Family } from '../balance/families.js';
+import type { Ingredient } from '../formula/types.js';
+import { isBread, jobOf } from './jobs.js';
+import { flavourPct, type Skeleton } from './table/skeletons.js';
+import { standIns } from './table/stand-ins.js';
+
+/** A line of a formula that is being made up, as a share of its flour. */
+export interface Part {
+  readonly ingredient: Ingredient;
+  readonly pct: number;
+  readonly group: 'dry' | 'wet' | 'fold-in' | 'fat-sugar' | 'egg';
+}
+
+const SAVOURY_SUGAR_PCT = 5;
+/** Flavours that go in with the wet part. */
+const WET_FLAVOUR = /extract|spirit|liqueur|flower-water|food-colour|^mustard$/;
+/** What makes a muffin a savoury one. */
+const SAVOURY =
+  /cheese|parmesan|feta|bacon|onion|olives|tomato|pepper-sweet|spinach|sweetcorn|garlic|^herbs|mustard|chilli|curry/;
+
+/** The lines of a family's plain formula with flavours in their places, % of flour. */
+export function partsFor(
+  family: Family,
+  s: Skeleton,
+  flavours: readonly Ingredient[],
+  find: (id: string) => Ingredient,
+): Part[] {
+  const parts = new Map<string, Part>();
+  const put = (id: string, pct: number, group: Part['group']): void => {
+    const had = parts.get(id);
+    if (pct > 0) parts.set(id, { ingredient: find(id), pct: (had?.pct ?? 0) + pct, group });
+  };
+  const is = (test: (i: Ingredient) => boolean): Ingredient | undefined => flavours.find(test);
+  const bread = isBread(family.id);
+
+  // flours: what is wished for takes its share of the plain flour
+  const besides = [...(s.beside ?? []).filter(([id]) => find(id).base === 'flour')];
+  const wished = flavours.filter(
+    (i) => i.base === 'flour' && !besides.some(([id]) => id === i.id) && i.id !== 'plain-flour',
+  );
+  const share = (i: Ingredient): number => {
+    const most = standIns.flour?.find((x) => x.id === i.id)?.most?.[bread ? 0 : 1] ?? 1;
+    return 100 * Math.min(most, wished.length > 1 ? 0.3 : most === 1 ? 1 : most);
+  };
+  const taken = besides.reduce((a, [, p]) => a + p, 0) + wished.reduce((a, i) => a + share(i), 0);
+  const fit = taken > 100 ? 100 / taken : 1;
+  put('plain-flour', Math.max(0, 100 - taken * fit), 'dry');
+  for (const [id, pct] of besides) put(id, pct * fit, 'dry');
+  for (const i of wished) put(i.id, share(i) * fit, 'dry');
+
+  const cocoa = is((i) => i.base === 'cocoa');
+  const skeletonCocoa = (s.beside ?? []).find(([id]) => find(id).base === 'cocoa');
+  if (cocoa ?? skeletonCocoa) put(cocoa?.id ?? (skeletonCocoa?.[0] as string), skeletonCocoa?.[1] ?? 12, 'dry');
+  const nut = is((i) => i.base === 'nut');
+  if (nut) put(nut.id, 25, 'dry');
+
+  const fat = is((i) => i.role === 'fat') ?? find(s.fat[0]);
+  put(fat.id, (s.fat[1] * find(s.fat[0]).per100.fat) / Math.max(20, fat.per100.fat), 'fat-sugar');
+
+  const savoury =
+    family.id === 'muffin' && flavours.some((i) => SAVOURY.test(i.id)) && !flavours.some((i) => i.role === 'sugar');
+  // sweetness stays as it is when a wished-for sugar or syrup brings a part of it, and sweet purées bring theirs
+  const sweet = flavours.filter((i) => i.role === 'sugar');
+  const drySugar = s.sugar.reduce((a, [, p]) => a + p, 0);
+  const part = sweet.length > 0 ? (drySugar <= 10 ? 1 : 0.45) : 0;
+  for (const [id, pct] of s.sugar) put(id, savoury ? SAVOURY_SUGAR_PCT : pct * (1 - part), 'fat-sugar');
+  for (const i of sweet)
+    put(i.id, ((drySugar * part) / sweet.length) * (100 / Math.max(40, i.per100.sugar)), 'fat-sugar');
+
+  put('egg', s.eggPct, 'egg');
+  put('salt', savoury ? 1.5 * s.saltPct : s.saltPct, 'dry');
+
+  const purees = flavours.filter((i) => i.role === 'fruit' && !i.pieces);
+  const liquid = is((i) => i.role === 'liquid') ?? (s.liquid ? find(s.liquid[0]) : undefined);
+  const pureePct = purees.length > 0 ? Math.min(90, Math.max(30, s.carriesPct + 20)) : 0;
+  for (const i of purees) put(i.id, pureePct / purees.length, 'wet');
+  const juice = is((i) => i.role === 'acid');
+  if (juice) put(juice.id, 10, 'wet');
+  const brought = purees.reduce((a, i) => a + ((pureePct / purees.length) * i.per100.water) / 100, 0) + (juice ? 9 : 0);
+  if (liquid && s.liquid) {
+    const wants = (s.liquid[1] * find(s.liquid[0]).per100.water) / 100;
+    put(liquid.id, (100 * Math.max(0.15 * wants, wants - 0.9 * brought)) / Math.max(40, liquid.per100.water), 'wet');
+  }
+
+  const whole = flavours.filter((i) => i.pieces && i.role !== 'flavour');
+  const flavourings = flavours.filter((i) => i.role === 'flavour');
+  const addins = flavours.filter(
+    (i) => (i.role === 'addin' || i.role === 'cocoa') && !i.pieces && i.base === undefined,
+  );
+  for (const i of whole) {
+    const weightOf =
+      i.role === 'fruit' ? 1 : /cheese|parmesan|feta/.test(i.id) ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
+    put(i.id, (s.carriesPct * weightOf) / Math.max(1, whole.length * 0.75), 'fold-in');
+  }
+  for (const i of addins) put(i.id, i.drinks && i.drinks > 1 ? 4 : 25, 'dry');
+  const flavourGroup = (i: Ingredient): Part['group'] =>
+    i.pieces ? 'fold-in' : WET_FLAVOUR.test(i.id) ? 'wet' : 'dry';
+  for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
+  if (flavourings.length + whole.length + purees.length === 0 && !nut && !juice)
+    for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));
+  else if (/fruit-cake|tea-loaf/.test(family.id) && whole.length === 0)
+    for (const [id, pct] of s.plainly ?? []) if (find(id).pieces) put(id, pct, 'fold-in');
+
+  leaven(parts, family, put);
+  return [...parts.values()];
+}
+
+/** Soda for most of the acid that the batter brings, and powder for the rest of the family's middle lift. */
+function leaven(
+  parts: ReadonlyMap<string, Part>,
+  family: Family,
+  put: (id: string, pct: number, group: Part['group']) => void,
+): void {
+  const list = [...parts.values()];
+  const meq = list.reduce(
+    (a, p) => a + ((p.ingredient.acidMeq?.typical ?? 0) * p.pct * (p.ingredient.pieces ? 0.1 : 1)) / 100,
+    0,
+  );
+  const base = list.reduce(
+    (a, p) => a + (p.ingredient.base === 'flour' || p.ingredient.base === 'cocoa' ? p.pct : 0),
+    0,
+  );
+  const own = list.reduce((a, p) => a + ((p.ingredient.co2Mmol?.typical ?? 0) * p.pct) / 100, 0);
+  const wanted = ((0.55 * family.lift[0] + 0.45 * family.lift[1]) * base) / 100 - own;
+  if (wanted <= 0.5) return;
+  const bySoda = meq > 3 ? Math.min(0.85 * meq, 0.8 * wanted) : 0;
+  // 1 g of soda is 11.9 mmol; a gram of double-acting powder gives about 3.45
+  if (bySoda > 1) put('baking-soda', bySoda / 11.9, 'dry');
+  const rest = wanted - bySoda;
+  if (rest > 1) put('baking-powder', rest / 3.45, 'dry');
+}
