@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, gramsField, sampleKitchen } from './src/steps';
+import { complaints, gramsField, larder, sampleKitchen } from './src/steps';
 
 async function bench(page: Page, id: string): Promise<void> {
   await page.goto(`/bench/${id}`);
@@ -145,4 +146,110 @@ test('only a worker may compile: its script says so, and no page does', async ({
   expect((await request.get(script)).headers()['content-security-policy']).toContain("'wasm-unsafe-eval'");
   expect((await request.get('/bench/anything')).headers()['content-security-policy']).not.toContain('wasm');
   expect((await request.get('/wasm/highs.wasm')).headers()['cache-control']).toBe('no-cache');
+});
+
+test('by keys alone: a line is replaced, the choice flicked through, a wish made and taken back', async ({ page }) => {
+  await sampleKitchen(page);
+  await bench(page, 'rye-and-pear-loaf');
+  await page.getByRole('slider', { name: 'Egg', exact: true }).focus();
+  await page.keyboard.press('r');
+  const limit = page.getByLabel('Of it there is to be');
+  await expect(limit).toBeFocused();
+  await expect(limit).toHaveValue('100');
+  await expect(page.locator('.swaps .swap').first()).toBeEnabled();
+  // three ways of limiting, then the replacements
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Tab');
+  await expect(page.locator('.swaps .swap').first()).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(offer(page)).toContainText('for egg, 2 eggs');
+  await page.keyboard.press('Escape');
+  await expect(gramsField(page, 'Egg')).toHaveValue('100');
+
+  await page.keyboard.press('a');
+  const vegan = page.getByRole('button', { name: 'without anything animal' });
+  await vegan.focus();
+  await page.keyboard.press('Space');
+  await expect(offer(page)).toContainText('1 of 2');
+  const first = await offer(page).innerText();
+  await page.keyboard.press('n');
+  await expect(offer(page)).toContainText('2 of 2');
+  expect(await offer(page).innerText()).not.toBe(first);
+  await page.keyboard.press('Shift+N');
+  await expect(offer(page)).toContainText('1 of 2');
+  await page.getByRole('button', { name: 'vegan; take this wish away' }).press('Enter');
+  await expect(page.getByText('It is in balance as it is.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('orvin-proposals')).toHaveCount(0);
+});
+
+test('what a family forbids is said, with what stands in the way and the nearest that can be had', async ({ page }) => {
+  await sampleKitchen(page);
+  await bench(page, 'lime-and-coconut-tray-cake');
+  await page.keyboard.press('a');
+  await expect(offer(page)).toContainText('water left low');
+  await page.getByRole('button', { name: 'ask for something else' }).click();
+  await page.getByRole('button', { name: 'less sugar' }).click();
+  await expect(page.locator('.no')).toContainText('25 % less sugar');
+  await expect(page.locator('.no')).toContainText('as much sugar as a high-ratio butter cake has');
+  await expect(offer(page)).toContainText('in balance');
+  await page.getByRole('button', { name: 'less sugar; take this wish away' }).click();
+  await expect(page.locator('.no')).toHaveCount(0);
+  // a limit that nothing can keep to: no flour to speak of
+  await page.getByRole('slider', { name: 'Plain flour', exact: true }).focus();
+  await page.keyboard.press('r');
+  await page.getByLabel('Of it there is to be').fill('a bucket');
+  await page.getByRole('button', { name: 'at most' }).click();
+  await expect(page.getByRole('alert')).toContainText('a bucket');
+});
+
+test('versions with their names, notes and reasons travel in the kitchen’s file', async ({ page }) => {
+  await sampleKitchen(page);
+  await bench(page, 'oat-and-rhubarb-muffins');
+  await page.keyboard.press('a');
+  await expect(offer(page)).toBeVisible();
+  await page.getByRole('button', { name: 'keep it' }).click();
+  await expect(offer(page)).toBeHidden();
+  await page.keyboard.press('v');
+  const newest = page.locator('.tree > li').first();
+  await newest.getByRole('button', { name: /Name or note/ }).click();
+  await page.getByPlaceholder('a name').fill('Saturday’s');
+  await page.getByPlaceholder(/a note/).fill('no soap, at last');
+  await page.getByRole('button', { name: 'that is it' }).click();
+  await expect(newest).toContainText('no soap, at last');
+  await larder(page, 'Your data');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'export the kitchen' }).click();
+  const path = await (await saved).path();
+  const file = JSON.parse(readFileSync(path, 'utf8')) as { versions: Record<string, unknown>[] };
+  const last = file.versions.find((v) => v['name'] === 'Saturday’s');
+  expect(last?.['note']).toBe('no soap, at last');
+  expect(last?.['parent']).toBe('oat-and-rhubarb-muffins@1');
+  expect(last?.['reasons']).toEqual([expect.stringContaining('as its acid can meet')]);
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('asking, replacing and making up fit the screen, and can be pressed', async ({ page }) => {
+    await sampleKitchen(page);
+    const fits = async (what: string): Promise<void> => {
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(over, what).toBeLessThanOrEqual(0);
+    };
+    await bench(page, 'oat-and-rhubarb-muffins');
+    await page.getByRole('button', { name: /other ways|change it|put it right/ }).click();
+    await expect(offer(page)).toBeVisible();
+    await fits('a proposal');
+    await page.getByRole('button', { name: 'ask for something else' }).click();
+    await page.getByRole('button', { name: 'without egg' }).click();
+    await expect(offer(page)).toContainText('in balance');
+    await fits('the asks');
+    await page.getByRole('button', { name: 'drop it' }).click();
+    await page.goto('/versions/oat-and-rhubarb-muffins');
+    await expect(page.getByRole('heading', { name: /Versions/ })).toBeVisible();
+    await fits('versions');
+    await page.goto('/compose');
+    await expect(page.getByRole('region', { name: 'The new formula' })).toContainText('In balance');
+    await fits('a new formula');
+  });
 });

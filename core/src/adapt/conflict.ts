@@ -3,7 +3,7 @@ import { aFamily } from '../balance/families.js';
 import { bowlOf } from './bowl.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow } from './model.js';
-import { search } from './search.js';
+import { feasible } from './search.js';
 import type { NamedWish, Request, Wish } from './types.js';
 import { wishWords } from './wishes.js';
 
@@ -78,7 +78,7 @@ export function conflictOf(
     const bandLimit = new Map(
       set.flatMap((m) => (m.band ? [[m.band, (outside.get(m.band) ?? 0) + 1e-4] as const] : [])),
     );
-    return search(bowl, { wishes, weights: FREE, bandLimit }, solver, { ...limits, gap: 1 }).kind !== 'infeasible';
+    return feasible(bowl, { wishes, weights: FREE, bandLimit }, solver, { ...limits, gap: 1 });
   };
 
   const out: Member[] = [];

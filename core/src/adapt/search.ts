@@ -81,6 +81,12 @@ export function search(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits)
   return best ?? { kind: 'limit' };
 }
 
+/** Whether anything could hold at all, steps aside: one quick programme, from where the bowl starts. */
+export function feasible(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits): boolean {
+  const grams = bowl.moves.map((m) => m.fixedG ?? m.fromG);
+  return programmeOf(bowl, bowl.start, terms, grams).programme.solve(solver, limits).kind !== 'infeasible';
+}
+
 const gramsIn = (bowl: Bowl, model: Model, values: ReadonlyMap<string, number>): number[] =>
   bowl.moves.map((_, i) => tidy(Math.max(0, valueOf(model.amount(i), values))));
 /** The merit as the programme sees it. */

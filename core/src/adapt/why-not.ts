@@ -51,14 +51,15 @@ export function whyNot(
     near.kind === 'found' && near.touched.length > 0 && near.weighed.merit <= hunt.start.merit + HAIR
       ? proposalOf('possible', formula, bowl, near, asked)
       : null;
-  const other = hunt.aimed ? asAnother(formula, asked, kitchen, solver, limits) : null;
   const named = hunt.aimed
     ? conflictOf(formula, asked, kitchen, solver, limits)
     : lockedOut(formula, asked, kitchen, hunt, solver, limits);
   if (named.length === 0)
     return conflict(
       'cannot',
-      `No change that can be measured makes it better than it is as ${familyOf(formula.family).name}.`,
+      hunt.aimed
+        ? 'That cannot be had in steps that can be measured; ask for a little less of it.'
+        : `No change that can be measured makes it better than it is as ${familyOf(formula.family).name}.`,
       [],
       nearest,
     );
@@ -71,7 +72,8 @@ export function whyNot(
       : `These cannot be had together: ${listed(list)}.`;
   // what only the family forbids can be had as a bake of another kind
   const band = named.some((n) => n.band !== undefined);
-  return conflict(locked ? 'locked' : 'wishes', words, named, band && other ? other : nearest);
+  const other = band ? asAnother(formula, asked, kitchen, solver, limits) : null;
+  return conflict(locked ? 'locked' : 'wishes', words, named, other ?? nearest);
 }
 
 /** The wishes met with no family's bands in the way, where another family then suits the formula; null when none does. */

@@ -7,6 +7,11 @@ import { all, host } from '../bench/testing/drawings';
 import { ComposeView } from './compose';
 
 describe('making up a formula', () => {
+  // each begins with a worker of its own, whose solver is cold
+  const usual = jasmine.DEFAULT_TIMEOUT_INTERVAL;
+  beforeAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = 40_000));
+  afterAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = usual));
+
   let store: Store;
   let name: string;
   let fixture: ComponentFixture<ComposeView>;
@@ -25,7 +30,7 @@ describe('making up a formula', () => {
     await new KitchenDatabase(name).delete();
   });
   async function until(what: () => boolean): Promise<void> {
-    for (let i = 0; i < 400 && !what(); i++) {
+    for (let i = 0; i < 1200 && !what(); i++) {
       await fixture.whenStable();
       await new Promise((r) => setTimeout(r, 25));
     }
