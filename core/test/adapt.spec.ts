@@ -242,6 +242,24 @@ describe('presets', () => {
     }
   });
 
+  it('keep to locks and limits beside, and say what the method still speaks of', async () => {
+    const f = demo('cardamom-yogurt-round');
+    const yogurt = lineOf(f, 'yogurt');
+    const sugar = lineOf(f, 'caster-sugar');
+    const wishes = [{ kind: 'amount' as const, itemId: yogurt, maxG: 205 }];
+    for (const p of had(await adapt(f, 'eggless', defaultKitchen, { locked: [sugar], wishes }))) {
+      expect(gramsOf(p.formula, 'caster-sugar')).toBe(gramsOf(f, 'caster-sugar'));
+      expect(allItems(p.formula).find((i) => i.id === yogurt)?.grams ?? 0).toBeLessThanOrEqual(205.006);
+      expect(p.costs.join('; ')).toContain('your method still says egg');
+    }
+    // a wish about a line that has to go is left aside
+    const egg = [{ kind: 'amount' as const, itemId: lineOf(f, 'egg'), minG: 100 }];
+    expect(had(await adapt(f, 'eggless', defaultKitchen, { wishes: egg })).length).toBeGreaterThan(0);
+    const held = await substitute(f, lineOf(f, 'butter'), 'neutral-oil', defaultKitchen, { locked: [yogurt, sugar] });
+    expect(gramsOf(held.formula, 'yogurt')).toBe(200);
+    expect(held.costs.join('; ')).toContain('your method still says butter');
+  });
+
   it('bake from what there is, or say what is missing', async () => {
     const f = demo('maize-and-chive-skillet-bread');
     const stock = {

@@ -15,7 +15,7 @@ import { limitsOf, SWAP } from './settings.js';
 import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
-import { eggCosts, methodCost, swappedItem } from './substitute.js';
+import { eggCosts, methodCost, stillSaid, swappedItem } from './substitute.js';
 import { isConflict, type AdaptOptions, type Conflict, type Proposal, type ProposalLine, type Wish } from './types.js';
 import { measuredOf, shortOf } from './wishes.js';
 
@@ -33,17 +33,22 @@ export async function adapt(
 ): Promise<Proposal[] | Conflict> {
   const preset = presetOf(presetId);
   if (!preset) return conflict('wishes', `There is no request called "${String(presetId)}".`);
-  const asked = ask(preset, formula, kitchen, options);
+  const asked = withWishes(ask(preset, formula, kitchen, options), options.wishes ?? []);
   const wrong = fault(formula, { wishes: [{ kind: 'stock' }] }, kitchen);
   if (wrong) return wrong;
   if (asked.out.length === 0 && asked.extra.length === 0 && !asked.bending && presetId !== 'what-i-have') {
     if (asked.wishes.length === 0) return [];
-    const out = await rebalance(formula, { wishes: asked.wishes }, asked.kitchen, options);
+    const out = await rebalance(
+      formula,
+      { wishes: asked.wishes, locked: options.locked ?? [] },
+      asked.kitchen,
+      options,
+    );
     return isConflict(out)
       ? out
       : out.map((p) => ({ ...p, costs: [...p.costs, ...asked.costs], cautions: preset.cautions }));
   }
-  const plan = planOf(formula, asked, preset);
+  const plan = planOf(formula, asked, preset, options.locked ?? []);
   // what only flavours can be done without; what a batter is made of cannot
   const needed = preset.id === 'what-i-have' ? plan.lost.filter((i) => figuresIn(formula, i, kitchen)) : [];
   if (needed.length > 0) return notThere(needed.map((i) => ingredientFor(formula, i, kitchen)));
@@ -85,6 +90,13 @@ export async function adapt(
   if (best.merit > start + 0.03)
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);
   return out.filter((p) => p.merit <= start + 0.03);
+}
+
+/** What was asked, and what the baker wishes besides of the lines that stay. */
+function withWishes(asked: Asked, wishes: readonly Wish[]): Asked {
+  const gone = new Set(asked.out.map((i) => i.id));
+  const more = wishes.filter((w) => !('itemId' in w) || !gone.has(w.itemId));
+  return { ...asked, wishes: [...asked.wishes, ...more] };
 }
 
 const notThere = (what: readonly Ingredient[]): Conflict =>
@@ -155,6 +167,12 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
         ...[...new Set(replaced.filter((r) => r.check !== '').map((r) => `check ${r.check}`))],
         ...(preset.id === 'eggless' || preset.id === 'vegan' ? eggCosts(formula, kitchen) : []),
         ...methodCost(formula, heated.formula, kitchen),
+        ...stillSaid(
+          formula,
+          [...plan.goes, ...plan.lost, ...plan.direct.map((d) => d.item)].map((i) =>
+            ingredientFor(formula, i, kitchen),
+          ),
+        ),
         ...asked.costs,
       ],
       cautions: preset.cautions,

@@ -10,6 +10,8 @@ import type { AdaptOptions, Wish } from './types.js';
 import { measuredOf, shortOf } from './wishes.js';
 
 export interface PresetOptions extends AdaptOptions {
+  /** Wishes besides; those that speak of a line that has to go are left aside. */
+  readonly wishes?: readonly Wish[];
   /** For less sugar, fat or salt: how much less, per cent; 25 unless said. */
   readonly byPct?: number;
   /** For high altitude: metres; the kitchen's own from 900 m, else 1500. */

@@ -32,7 +32,7 @@ export interface Planned {
 }
 
 /** Sets the table: what goes, who may come instead, and what else the batter may then need. */
-export function planOf(formula: Formula, asked: Asked, preset: Preset): Planned {
+export function planOf(formula: Formula, asked: Asked, preset: Preset, locked: readonly string[] = []): Planned {
   const { kitchen } = asked;
   const batter = new Set(batterItems(formula).map((i) => i.id));
   const lines = new Map(linesOf(formula, kitchen).map((l) => [l.item.id, l]));
@@ -101,6 +101,7 @@ export function planOf(formula: Formula, asked: Asked, preset: Preset): Planned 
     out: goes.map((i) => i.id),
     candidates,
     oneOf: choices,
+    locked: locked.filter((id) => !asked.out.some((i) => i.id === id)),
     wishes: asked.wishes,
   };
   const wishes = pinnedFor(formula, asked);

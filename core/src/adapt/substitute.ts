@@ -196,7 +196,10 @@ export async function substitute(
               maxG: bySwap * (flexible[1] ?? 1),
             },
           ],
-    locked: put.kept > 0 ? [item.id] : [],
+    locked: [
+      ...(options.locked ?? []).filter((id) => id !== item.id && !put.eased.includes(id)),
+      ...(put.kept > 0 ? [item.id] : []),
+    ],
   };
   const solver = await solverOf(options);
   const excused = distances(bowlOf(formula, {}, kitchen, []));
@@ -227,6 +230,7 @@ export async function substitute(
       ...(r && r.check !== '' ? [`check ${r.check}`] : []),
       ...(from.role === 'egg' ? eggCosts(formula, kitchen) : []),
       ...methodCost(formula, solved.formula, kitchen),
+      ...(put.kept > 0 ? [] : stillSaid(formula, [from])),
     ],
   });
   const reasoned = proposal.lines.map((l) =>
@@ -245,6 +249,15 @@ export async function substitute(
 export function eggCosts(formula: Formula, kitchen: Kitchen): string[] {
   const pct = weigh(formula, kitchen).totals.eggPct;
   return pct > 55 ? ['egg builds this crumb: expect it lower and closer, and cool it fully before cutting'] : [];
+}
+
+/** What the baker's own method still speaks of, although it is gone. */
+export function stillSaid(formula: Formula, gone: readonly Ingredient[]): string[] {
+  const text = formula.method.map((m) => m.text).join(' ');
+  const words = gone
+    .map((i) => shortName(i).split(' ').at(-1) ?? '')
+    .filter((w) => w !== '' && new RegExp(`\\b${w}s?\\b`, 'i').test(text));
+  return words.length > 0 ? [`your method still says ${[...new Set(words)].join(' and ')}`] : [];
 }
 
 /** When the way of mixing no longer suits: which one does. */

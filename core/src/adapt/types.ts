@@ -82,6 +82,8 @@ export interface AdaptOptions {
   /** How far from the best, as a share; 0.01 unless said. */
   readonly gap?: number;
   readonly seed?: number;
+  /** Lines that keep their weight, for searches that take no request. */
+  readonly locked?: readonly string[];
   /** Asked between searches; true ends the work. A promise lets a worker hear its messages meanwhile. */
   readonly cancelled?: () => boolean | Promise<boolean>;
 }

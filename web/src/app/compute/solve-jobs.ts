@@ -22,14 +22,14 @@ export interface SolveJobs {
     itemId: string,
     ingredient: string,
     kitchen: Kitchen,
-    options: Pick<SubstituteOptions, 'state'>,
+    options: Pick<SubstituteOptions, 'state' | 'locked'>,
   ): Promise<Proposal>;
   adapt(
     wasm: WasmUrl,
     formula: Formula,
     preset: PresetId,
     kitchen: Kitchen,
-    options: Pick<PresetOptions, 'byPct' | 'altitudeM' | 'sharePct'>,
+    options: Pick<PresetOptions, 'wishes' | 'locked'>,
   ): Promise<Proposal[] | Conflict>;
   compose(wasm: WasmUrl, wishes: ComposeWishes, kitchen: Kitchen): Promise<Proposal[] | Conflict>;
   /** Loads the solver, so that the first wish does not wait for it. */

@@ -1,18 +1,15 @@
 import { TestBed } from '@angular/core/testing';
 import { allItems, assess, defaultKitchen, isConflict, type Conflict, type Formula, type Proposal } from '@orvin/core';
+import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom, toArray } from 'rxjs';
-import { base, lineOf } from '../bench/testing/drawings';
 import type { Outcome } from './pool';
 import { Solving } from './solving';
 
-const off: Formula = {
-  ...base,
-  id: 'off',
-  groups: base.groups.map((g) => ({
-    ...g,
-    items: g.items.map((i) => (i.ingredient === 'baking-soda' ? { ...i, grams: 14 } : i)),
-  })),
-};
+/** Far too much soda for its acid. */
+const off: Formula = readRecipe(
+  'Muffins\n250 g flour\n2 eggs\n120 g sugar\n80 g oil\n200 g yogurt\n8 g baking powder\n14 g baking soda\n3 g salt',
+).formula;
+const yogurt = allItems(off).find((i) => i.ingredient === 'yogurt')?.id ?? '';
 
 describe('the solving worker', () => {
   // each begins with a worker of its own, whose solver is cold
@@ -51,9 +48,7 @@ describe('the solving worker', () => {
     const given = solving.rebalance(off, {}, defaultKitchen).subscribe(() => (came = true));
     await new Promise((r) => setTimeout(r, 5));
     given.unsubscribe();
-    const swap = value(
-      await firstValueFrom(solving.substitute(off, lineOf('yogurt', off), 'buttermilk', defaultKitchen)),
-    );
+    const swap = value(await firstValueFrom(solving.substitute(off, yogurt, 'buttermilk', defaultKitchen)));
     expect(allItems(swap.formula).some((i) => i.ingredient === 'buttermilk')).toBeTrue();
     expect(came).toBeFalse();
   });

@@ -29,8 +29,13 @@ export class Solving extends Pool<SolveJobs> {
     return this.run('proposals', 'rebalance', this.wasm, formula, request, kitchen);
   }
 
-  adapt(formula: Formula, preset: PresetId, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {
-    return this.run('proposals', 'adapt', this.wasm, formula, preset, kitchen, {});
+  adapt(
+    formula: Formula,
+    preset: PresetId,
+    kitchen: Kitchen,
+    besides: Pick<Request, 'wishes' | 'locked'> = {},
+  ): Observable<Outcome<Proposal[] | Conflict>> {
+    return this.run('proposals', 'adapt', this.wasm, formula, preset, kitchen, besides);
   }
 
   substitute(
@@ -39,8 +44,9 @@ export class Solving extends Pool<SolveJobs> {
     ingredient: string,
     kitchen: Kitchen,
     state?: 'frozen' | 'fresh',
+    locked: readonly string[] = [],
   ): Observable<Outcome<Proposal>> {
-    const options = state ? { state } : {};
+    const options = { locked, ...(state && { state }) };
     return this.run(
       `swap:${itemId}:${ingredient}:${state ?? ''}`,
       'substitute',

@@ -165,7 +165,9 @@ export class Proposals {
     ];
     this.busy.set(true);
     this.requests.next(
-      preset ? this.solving.adapt(f, preset, kitchen) : this.solving.rebalance(f, { wishes, locked }, kitchen),
+      preset
+        ? this.solving.adapt(f, preset, kitchen, { wishes, locked })
+        : this.solving.rebalance(f, { wishes, locked }, kitchen),
     );
   }
 
@@ -235,10 +237,11 @@ export class Proposals {
       })),
     );
     if (!item) return;
+    const locked = this.desk.plan().locked ?? [];
     best.forEach((r, i) => {
       this.solves.push(
         this.solving
-          .substitute(f, itemId, r.ingredient, kitchen, r.state)
+          .substitute(f, itemId, r.ingredient, kitchen, r.state, locked)
           .subscribe((out) =>
             this.swaps.update((now) =>
               now.map((s, j) => (j === i ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s)),
