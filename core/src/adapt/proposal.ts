@@ -178,9 +178,11 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
       candidate?.why ??
       (kind === 'left out'
         ? 'as you asked'
-        : bowl.formula !== asked && wishes.some((w) => w.kind === 'batter')
-          ? 'scaled with the rest'
-          : 'rounds to what can be measured');
+        : !found.met && wishes.length > 0
+          ? 'as near to what you asked as it can be'
+          : bowl.formula !== asked && wishes.some((w) => w.kind === 'batter')
+            ? 'scaled with the rest'
+            : 'rounds to what can be measured');
     return [
       {
         id: item.id,

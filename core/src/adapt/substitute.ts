@@ -257,7 +257,9 @@ export function stillSaid(formula: Formula, gone: readonly Ingredient[]): string
   const words = gone
     .map((i) => shortName(i).split(' ').at(-1) ?? '')
     .filter((w) => w !== '' && new RegExp(`\\b${w}s?\\b`, 'i').test(text));
-  return words.length > 0 ? [`your method still says ${[...new Set(words)].join(' and ')}`] : [];
+  const said = [...new Set(words)];
+  const list = said.length < 2 ? (said[0] ?? '') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
+  return said.length > 0 ? [`your method still says ${list}`] : [];
 }
 
 /** When the way of mixing no longer suits: which one does. */

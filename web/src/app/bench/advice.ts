@@ -90,6 +90,12 @@ import { Panels } from '../ui/panels';
       gap: 0.6rem;
       flex: none;
     }
+    @media (max-width: 1180px) {
+      :host {
+        margin-inline: -1.1rem;
+        padding-inline: 1.1rem;
+      }
+    }
     @media (max-width: 720px) {
       :host {
         flex-direction: column;
