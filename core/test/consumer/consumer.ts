@@ -18,11 +18,20 @@ import {
   write,
   differences,
   calibrate,
+  adapt,
+  compose,
+  isConflict,
+  rebalance,
+  replacements,
+  substitute,
   type Assessment,
   type Band,
   type BakePrediction,
   type Formula,
+  type Conflict,
   type Kitchen,
+  type Proposal,
+  type Request,
   type RecipeDraft,
   type Tin,
 } from '@orvin/core';
@@ -47,6 +56,18 @@ const words: string[] = [
   ...readRecipes('').map((r) => r.formula.title),
   ...differences(formula, formula).map((d) => d.words),
 ];
+const request: Request = { locked: ['i1'], wishes: [{ kind: 'change', of: 'sugar', byPct: -25 }] };
+const proposals: Promise<Proposal[] | Conflict> = rebalance(formula, request, kitchen, { maxNodes: 500 });
+const swap: Promise<Proposal> = substitute(
+  formula,
+  'i1',
+  replacements(formula, 'i1', kitchen)[0]?.ingredient ?? 'spelt-flour',
+  kitchen,
+);
+const made: Promise<readonly string[]> = Promise.all([
+  adapt(formula, 'eggless', kitchen),
+  compose({ family: 'muffin', flavours: ['pear'] }, kitchen),
+]).then((all) => all.map((x) => (isConflict(x) ? x.words : (x[0]?.words ?? ''))));
 const file: KitchenFile['version'] = 1;
 
 export const all = {
@@ -56,6 +77,9 @@ export const all = {
   when,
   words,
   file,
+  proposals,
+  swap,
+  made,
   ok: checkFormula(formula).ok,
   speed: calibrate([]).speed,
   factor: scale(formula, { by: 'factor', factor: 2 }).factor,

@@ -4,6 +4,7 @@ import { allItems, assess, defaultKitchen } from '@orvin/core';
 import { KitchenDatabase } from '../data/database';
 import { Store } from '../data/store';
 import { all, host } from '../bench/testing/drawings';
+import { until } from '../bench/testing/until';
 import { ComposeView } from './compose';
 
 describe('making up a formula', () => {
@@ -29,25 +30,16 @@ describe('making up a formula', () => {
     store.close();
     await new KitchenDatabase(name).delete();
   });
-  async function until(what: () => boolean): Promise<void> {
-    for (let i = 0; i < 1200 && !what(); i++) {
-      await fixture.whenStable();
-      await new Promise((r) => setTimeout(r, 25));
-    }
-    expect(what())
-      .withContext(host(fixture).textContent ?? '')
-      .toBeTrue();
-  }
   const ask = (words: string): HTMLButtonElement =>
     all(host(fixture), '.ask').find((b) => b.textContent?.trim() === words) as HTMLButtonElement;
 
   it('takes shape as wishes are made, and goes to the Shelf with its first version', async () => {
-    await until(() => /In balance/.test(host(fixture).textContent ?? ''));
+    await until(fixture, () => /In balance/.test(host(fixture).textContent ?? ''));
     expect(host(fixture).textContent).toContain('Plain muffins');
     ask('egg').click();
-    await until(() => !all(host(fixture), '.line').some((l) => /Egg/.test(l.textContent ?? '')));
+    await until(fixture, () => !all(host(fixture), '.line').some((l) => /Egg/.test(l.textContent ?? '')));
     (all(host(fixture), 'button').find((b) => /put it on/.test(b.textContent ?? '')) as HTMLButtonElement).click();
-    await until(() => TestBed.inject(Router).url.startsWith('/bench/'));
+    await until(fixture, () => TestBed.inject(Router).url.startsWith('/bench/'));
     const [record] = await store.database.working.toArray();
     expect(record && assess(record.formula).merit).toBeLessThan(0.03);
     expect(record?.formula.method.length).toBeGreaterThan(3);
@@ -61,12 +53,14 @@ describe('making up a formula', () => {
   });
 
   it('says what is wrong with a number of pieces, and what is not in stock', async () => {
-    await until(() => host(fixture).querySelector('.line') !== null);
+    await until(fixture, () => host(fixture).querySelector('.line') !== null);
     const pieces = host(fixture).querySelector('#pieces') as HTMLInputElement;
     pieces.value = 'lots';
     pieces.dispatchEvent(new Event('change'));
-    await until(() => /no number of pieces/.test(host(fixture).querySelector('[role=alert]')?.textContent ?? ''));
+    await until(fixture, () =>
+      /no number of pieces/.test(host(fixture).querySelector('[role=alert]')?.textContent ?? ''),
+    );
     ask('what is in stock').click();
-    await until(() => /in stock/.test(host(fixture).querySelector('.no')?.textContent ?? ''));
+    await until(fixture, () => /in stock/.test(host(fixture).querySelector('.no')?.textContent ?? ''));
   });
 });

@@ -6,6 +6,7 @@ import type { VersionRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { all, base, host } from '../bench/testing/drawings';
+import { until } from '../bench/testing/until';
 import { treeOf } from './tree';
 import { Versions } from './versions';
 
@@ -59,7 +60,7 @@ describe('the page of versions', () => {
     await store.freeze(withFlour(220), 'less flour', 'cake@1');
     fixture = TestBed.createComponent(Versions);
     fixture.componentRef.setInput('id', 'cake');
-    await until(() => all(host(fixture), '.tree > li').length === 3);
+    await until(fixture, () => all(host(fixture), '.tree > li').length === 3);
   });
   afterEach(async () => {
     await store.settled();
@@ -67,15 +68,6 @@ describe('the page of versions', () => {
     store.close();
     await new KitchenDatabase(name).delete();
   });
-  async function until(what: () => boolean): Promise<void> {
-    for (let i = 0; i < 120 && !what(); i++) {
-      await fixture.whenStable();
-      await new Promise((r) => setTimeout(r, 25));
-    }
-    expect(what())
-      .withContext(host(fixture).textContent ?? '')
-      .toBeTrue();
-  }
   const row = (n: number): Element => all(host(fixture), '.tree > li')[3 - n] as Element;
   const word = (n: number, label: RegExp): HTMLButtonElement =>
     all(row(n), 'button').find((b) => label.test(b.textContent ?? '')) as HTMLButtonElement;
@@ -88,9 +80,9 @@ describe('the page of versions', () => {
 
   it('goes back to one without losing what stood on the Bench, as one step that can be undone', async () => {
     desk.setGrams(allItems(cake)[0]?.id ?? '', 275, 'flour');
-    await until(() => /in no version yet/.test(host(fixture).textContent ?? ''));
+    await until(fixture, () => /in no version yet/.test(host(fixture).textContent ?? ''));
     word(2, /go back/).click();
-    await until(() => desk.plan().version === 'cake@2');
+    await until(fixture, () => desk.plan().version === 'cake@2');
     await store.settled();
     expect(desk.formula()).toEqual(withFlour(300));
     const all = await store.database.versions.toArray();
@@ -101,14 +93,14 @@ describe('the page of versions', () => {
 
   it('takes a name and a note for one, and gives them back on undo', async () => {
     word(2, /name, note/).click();
-    await until(() => host(fixture).querySelector('form') !== null);
+    await until(fixture, () => host(fixture).querySelector('form') !== null);
     (host(fixture).querySelector('form input') as HTMLInputElement).value = 'the firm one';
     (host(fixture).querySelector('form textarea') as HTMLTextAreaElement).value = 'stood up well';
     host(fixture).querySelector('form')?.dispatchEvent(new Event('submit'));
-    await until(() => /the firm one/.test(row(2).textContent ?? ''));
+    await until(fixture, () => /the firm one/.test(row(2).textContent ?? ''));
     expect(row(2).textContent).toContain('stood up well');
     await store.undo('cake');
-    await until(() => !/the firm one/.test(row(2).textContent ?? ''));
+    await until(fixture, () => !/the firm one/.test(row(2).textContent ?? ''));
     expect((await store.database.versions.get('cake@2'))?.formula).toEqual(withFlour(300));
   });
 });

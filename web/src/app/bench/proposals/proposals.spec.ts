@@ -4,6 +4,7 @@ import { KitchenDatabase } from '../../data/database';
 import { Store } from '../../data/store';
 import { Desk } from '../../desk/desk';
 import { all, base, host, lineOf, press } from '../testing/drawings';
+import { until } from '../testing/until';
 import { Proposals } from './proposals';
 import { ProposalsBar } from './proposals-bar';
 
@@ -52,15 +53,6 @@ describe('proposals on the Bench', () => {
     await new KitchenDatabase(name).delete();
   });
 
-  /** Waits until something holds; the solving is a worker's. */
-  async function until(what: () => boolean, words: string): Promise<void> {
-    for (let i = 0; i < 1200 && !what(); i++) {
-      await fixture.whenStable();
-      await new Promise((r) => setTimeout(r, 25));
-    }
-    expect(what()).withContext(words).toBeTrue();
-    await fixture.whenStable();
-  }
   const button = (words: string | RegExp): HTMLButtonElement => {
     const found = all(host(fixture), 'button').find((b) => {
       const said = (b.getAttribute('aria-label') ?? b.textContent ?? '').trim();
@@ -74,7 +66,7 @@ describe('proposals on the Bench', () => {
 
   it('puts each on the instruments as a ghost, flicked with one key, and stores nothing of it', async () => {
     p.open();
-    await until(() => p.list().length > 1, 'proposals');
+    await until(fixture, () => p.list().length > 1, 'proposals');
     expect(desk.assessment()?.merit).toBeLessThan(assess(off).merit);
     const first = desk.shown();
     press(document.body, 'n');
@@ -83,7 +75,7 @@ describe('proposals on the Bench', () => {
     expect(desk.shown()).not.toEqual(first);
     expect(host(fixture).querySelector('.turn')?.textContent).toContain('in balance');
     press(document.body, 'Escape');
-    await until(() => p.mode() === 'shut', 'shut');
+    await until(fixture, () => p.mode() === 'shut', 'shut');
     expect(desk.shown()).toEqual(off);
     await store.settled();
     expect((await store.database.working.get('muffins'))?.formula).toEqual(off);
@@ -91,7 +83,7 @@ describe('proposals on the Bench', () => {
 
   it('takes a proposal line by line, and keeps what was taken as a version with its reasons', async () => {
     p.open();
-    await until(() => p.list().length > 0, 'proposals');
+    await until(fixture, () => p.list().length > 0, 'proposals');
     const many = p.list().findIndex((x) => x.lines.length > 1);
     if (many >= 0) p.show(p.list(), many);
     await fixture.whenStable();
@@ -106,7 +98,7 @@ describe('proposals on the Bench', () => {
     const kept = desk.shown();
     const taken = p.taken().size;
     button(/^keep it/).click();
-    await until(() => p.mode() === 'shut', 'kept');
+    await until(fixture, () => p.mode() === 'shut', 'kept');
     await store.settled();
     expect(desk.formula()).toEqual(kept);
     const newest = (await store.database.versions.orderBy('at').toArray()).at(-1);
@@ -118,7 +110,7 @@ describe('proposals on the Bench', () => {
 
   it('joins wishes, lets a preset stand alone, and says in words what cannot be had', async () => {
     p.open();
-    await until(() => p.list().length > 0, 'proposals');
+    await until(fixture, () => p.list().length > 0, 'proposals');
     button('ask for something else').click();
     await fixture.whenStable();
     button('less sugar').click();
@@ -126,27 +118,27 @@ describe('proposals on the Bench', () => {
     expect([...p.asked()].sort()).toEqual(['less-sugar', 'moister']);
     p.toggle('eggless');
     expect([...p.asked()]).toEqual(['eggless']);
-    await until(() => !p.busy() && Number.isNaN(grams('egg')), 'without egg');
+    await until(fixture, () => !p.busy() && Number.isNaN(grams('egg')), 'without egg');
     // nothing of the sugar may go, and yet a quarter of it is to
     p.toggle('less-sugar');
     const sugar = lineOf('white-sugar', off) || lineOf('caster-sugar', off);
     expect(sugar).not.toBe('');
     p.limit(sugar, { minG: 400 });
     p.limit(lineOf('plain-flour', off), { minG: 250, maxG: 250 });
-    await until(() => !p.busy() && p.conflict() !== null, 'a conflict');
+    await until(fixture, () => !p.busy() && p.conflict() !== null, 'a conflict');
     expect(host(fixture).querySelector('.no')?.textContent).toContain('cannot be had');
     expect(host(fixture).textContent).toContain('at least 400 g');
   });
 
   it('solves what could take a line’s place as it comes in, and says what has to follow', async () => {
     p.openLine(lineOf('yogurt', off));
-    await until(() => p.swaps().length > 3 && p.swaps().every((s) => s.proposal !== null), 'all solved');
+    await until(fixture, () => p.swaps().length > 3 && p.swaps().every((s) => s.proposal !== null), 'all solved');
     const rows = all(host(fixture), '.swap');
     expect(rows.length).toBe(p.swaps().length);
     const milk = rows.find((r) => /Whole milk/.test(r.textContent ?? '')) as HTMLButtonElement;
     expect(milk.textContent).toMatch(/needs |nothing else to change/);
     milk.click();
-    await until(() => p.shown() !== null, 'tried');
+    await until(fixture, () => p.shown() !== null, 'tried');
     expect(grams('yogurt')).toBeNaN();
     expect(grams('milk')).toBeGreaterThan(100);
     p.close();
@@ -155,7 +147,7 @@ describe('proposals on the Bench', () => {
 
   it('reads a limit in any unit and keeps what it cannot read', async () => {
     p.openLine(lineOf('yogurt', off));
-    await until(() => host(fixture).querySelector('#limit') !== null, 'the field');
+    await until(fixture, () => host(fixture).querySelector('#limit') !== null, 'the field');
     const field = host(fixture).querySelector('#limit') as HTMLInputElement;
     field.value = 'a bucket';
     button('at most').click();
@@ -163,7 +155,7 @@ describe('proposals on the Bench', () => {
     expect(host(fixture).querySelector('[role=alert]')?.textContent).toContain('a bucket');
     field.value = '1/2 cup';
     button('at most').click();
-    await until(() => !p.busy() && p.list().length > 0, 'within it');
+    await until(fixture, () => !p.busy() && p.list().length > 0, 'within it');
     expect(p.limits().get(lineOf('yogurt', off))?.maxG).toBeCloseTo(124, 0);
     for (const x of p.list())
       expect(allItems(x.formula).find((i) => i.ingredient === 'yogurt')?.grams ?? 0).toBeLessThanOrEqual(124.3);
