@@ -163,7 +163,7 @@ describe('rebalancing', () => {
           }
         },
       ),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 

@@ -22,7 +22,8 @@ export function stepG(ingredient: Ingredient, aboutG: number, batterG: number, k
     return aboutG > 60 * eighth ? Math.max(1, scale) : eighth;
   }
   const fine = aboutG < 20 || batterG < 300 ? 1 : aboutG < 2000 ? 5 : 50;
-  return Math.max(fine, scale);
+  // on a scale that reads in twos, six grams rather than five
+  return Math.ceil(fine / scale - 1e-9) * scale;
 }
 
 /** The amount as it can be measured, nearest to what is wanted. */

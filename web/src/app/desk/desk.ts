@@ -139,8 +139,8 @@ export class Desk {
     this.forget();
   }
 
-  /** Stores a new state of the document as one undoable command. */
-  change(label: string, next: Partial<Doc>): void {
+  /** Shows a new state of the document at once and stores it as one undoable command; resolves when it is on disk. */
+  async change(label: string, next: Partial<Doc>): Promise<void> {
     const now = this.local();
     const id = this.id();
     if (!now || id === null) return;
@@ -149,22 +149,22 @@ export class Desk {
     this.remember(now.formula, after.formula);
     this.local.set(after);
     this.drop();
-    void this.persist(() => this.store.commit(id, label, 'working', id, now, after));
+    await this.persist(() => this.store.commit(id, label, 'working', id, now, after));
   }
 
   setGrams(itemId: string, grams: number, label: string): void {
     const f = this.formula();
-    if (f) this.change(label, { formula: applyChanges(f, [{ itemId, grams }]) });
+    if (f) void this.change(label, { formula: applyChanges(f, [{ itemId, grams }]) });
   }
 
   setMany(changes: readonly Change[], label: string): void {
     const f = this.formula();
-    if (f) this.change(label, { formula: applyChanges(f, changes) });
+    if (f) void this.change(label, { formula: applyChanges(f, changes) });
     this.drag.set(null);
   }
 
   setTins(tins: readonly TinUse[]): void {
-    this.change(`fit to ${tins.map((t) => `${t.count} × ${t.tin.name}`).join(', ')}`, {
+    void this.change(`fit to ${tins.map((t) => `${t.count} × ${t.tin.name}`).join(', ')}`, {
       plan: { ...this.plan(), tins },
     });
   }
@@ -190,7 +190,7 @@ export class Desk {
     const from = await this.store.freeze(was, 'as it was before', this.plan().version);
     const version = await this.store.freeze(ghost.formula, ghost.words, from ?? undefined, ghost.reasons ?? []);
     if (this.formula()?.id !== was.id) return;
-    this.change(ghost.words, {
+    await this.change(ghost.words, {
       formula: ghost.formula,
       plan: { ...this.plan(), ...(version !== null && { version }) },
     });
@@ -202,7 +202,7 @@ export class Desk {
     const version = await this.store.database.versions.get(id);
     if (!was || version?.formulaId !== was.id) return;
     await this.store.freeze(was, 'as it was before', this.plan().version);
-    this.change(label, { formula: version.formula, plan: { ...this.plan(), version: id } });
+    await this.change(label, { formula: version.formula, plan: { ...this.plan(), version: id } });
   }
 
   async undo(): Promise<Command | null> {
