@@ -68,6 +68,7 @@ export class Proposals {
   private readonly requests = new Subject<Observable<Result>>();
   private readonly result = toSignal(this.requests.pipe(switchMap((r) => r)), { initialValue: null });
   private solves: Subscription[] = [];
+  private keeping = false;
 
   constructor() {
     effect(() => {
@@ -78,7 +79,7 @@ export class Proposals {
       const limits = this.limits();
       const locked = this.desk.plan().locked ?? [];
       untracked(() => {
-        if (mode === 'ask' && f) this.ask(f, kitchen, asked, limits, locked);
+        if (mode === 'ask' && f && !this.keeping) this.ask(f, kitchen, asked, limits, locked);
       });
     });
     effect(() => {
@@ -89,7 +90,7 @@ export class Proposals {
     effect(() => {
       const ghost = this.desk.ghost();
       untracked(() => {
-        if (ghost === null && this.shown() !== null && this.mode() !== 'shut') this.close();
+        if (ghost === null && this.shown() !== null && this.mode() !== 'shut' && !this.keeping) this.close();
       });
     });
   }
@@ -219,9 +220,16 @@ export class Proposals {
     });
   }
 
+  /** Keeps what is shown; it goes away once it is on disk. */
   async keep(): Promise<void> {
-    await this.desk.keep();
-    this.close();
+    if (this.keeping) return;
+    this.keeping = true;
+    try {
+      await this.desk.keep();
+    } finally {
+      this.keeping = false;
+      this.close();
+    }
   }
 
   /** Solves the best replacements one after another; each is shown as it comes in. */
