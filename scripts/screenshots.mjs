@@ -167,7 +167,6 @@ const shots = [
   ['larder', 1280, 800, '/larder'],
   ['larder-tins', 1280, 800, '/larder?part=tins'],
   ['larder-kit', 1280, 800, '/larder?part=kit'],
-  [
     'larder-label',
     1280,
     800,

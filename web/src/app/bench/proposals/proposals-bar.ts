@@ -90,7 +90,7 @@ export class ProposalsBar {
       (l) => l.id !== this.p.lineId() && !(l.kind === 'added' && l.item?.ingredient === s.replacement.ingredient),
     );
     const worse = p.merit > p.before.merit + 0.03 ? [`leaves it ${p.after.words}`] : [];
-    const words = [...others.map((l) => l.words), ...worse];
+    const words = [...others.map((l) => l.words.replace(/^add /, '')), ...worse];
     return words.length > 0 ? `needs ${words.join(', ')}` : p.lines.length === 0 ? '' : 'nothing else to change';
   }
 
@@ -99,6 +99,11 @@ export class ProposalsBar {
       .flatMap((g) => g.items)
       .find((i) => i.ingredient === s.replacement.ingredient);
     return item ? `${scaleG(item.grams)} g` : '';
+  }
+
+  /** What it costs in the bake; what is to be mended in the method is said once it is tried. */
+  protected swapCost(s: Swap): string {
+    return s.proposal ? s.proposal.costs.filter((c) => !c.startsWith('your method')).join('; ') : s.replacement.costs;
   }
 
   protected cost(p: Proposal): string {
