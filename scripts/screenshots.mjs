@@ -167,24 +167,6 @@ const shots = [
   ['larder', 1280, 800, '/larder'],
   ['larder-tins', 1280, 800, '/larder?part=tins'],
   ['larder-kit', 1280, 800, '/larder?part=kit'],
-    'larder-label',
-    1280,
-    800,
-    '/larder',
-    async (p) => {
-      await p.click('text=new, from its label');
-      const figures = {
-        name: 'Mill wholemeal',
-        energyKcal: '338',
-        fatG: '2.3',
-        carbohydrateG: '61',
-        sugarsG: '1.1',
-        fibreG: '10.5',
-        proteinG: '12.4',
-      };
-      for (const [k, v] of Object.entries(figures)) await p.fill(`#own-${k}`, v);
-    },
-  ],
 ];
 
 const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });
