@@ -1,5 +1,5 @@
 // Sets everything up and runs every check; ends with `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { ensureBrowser, ensureBuilt, ensureInstalled, root } from './lib/ready.mjs';
 
 ensureInstalled();
@@ -28,16 +28,22 @@ const playwright = (text) => {
   return good + bad > 0 ? [good, bad] : null;
 };
 
-function check(name, command, args, read = whole, cwd = root) {
-  const start = Date.now();
-  const done = spawnSync(command, args, {
-    cwd,
-    encoding: 'utf8',
-    env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: undefined },
-    maxBuffer: 1 << 28,
+/** Runs a command to its end; what it printed and how it ended. */
+function ran(command, args, cwd) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd, env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: undefined } });
+    let text = '';
+    child.stdout.on('data', (d) => (text += d));
+    child.stderr.on('data', (d) => (text += d));
+    child.on('error', (e) => done({ status: 1, text: `${text}\n${e.message}` }));
+    child.on('close', (status) => done({ status, text }));
   });
-  const text = `${done.stdout ?? ''}${done.stderr ?? ''}`;
-  const ok = done.status === 0;
+}
+
+async function check(name, command, args, read = whole, cwd = root) {
+  const start = Date.now();
+  const { status, text } = await ran(command, args, cwd);
+  const ok = status === 0;
   // a runner that fell over without counting is one failure, whatever it printed
   let [good, bad] = read(text, ok) ?? [0, 1];
   if (!ok && bad === 0) bad = 1;
@@ -56,17 +62,20 @@ function check(name, command, args, read = whole, cwd = root) {
     );
 }
 
-check('lint', 'npx', ['eslint', '.']);
-check('formatting', 'npx', ['prettier', '--check', '.']);
-check('arrows between packages', 'npm', ['run', '-s', 'arrows']);
-check('types', 'npm', ['run', '-s', 'types']);
-check('core', 'npm', ['run', '-s', 'test', '-w', 'core'], jasmine);
-check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
-check('core used from outside, types', 'npx', ['tsc', '-p', 'core/test/consumer/tsconfig.json']);
-check('core used from outside, in Node alone', process.execPath, ['core/test/consumer/run.mjs']);
-check('web', 'npx', ['ng', 'test'], karma);
+/** The quick checks one after another, beside the core's tests, which take one processor for about as long. */
+async function quick() {
+  await check('lint', 'npx', ['eslint', '.']);
+  await check('formatting', 'npx', ['prettier', '--check', '.']);
+  await check('arrows between packages', 'npm', ['run', '-s', 'arrows']);
+  await check('types', 'npm', ['run', '-s', 'types']);
+  await check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
+  await check('core used from outside, types', 'npx', ['tsc', '-p', 'core/test/consumer/tsconfig.json']);
+  await check('core used from outside, in Node alone', process.execPath, ['core/test/consumer/run.mjs']);
+}
+await Promise.all([quick(), check('core', 'npm', ['run', '-s', 'test', '-w', 'core'], jasmine)]);
+await check('web', 'npx', ['ng', 'test'], karma);
 ensureBuilt();
-check('journeys', 'npx', ['playwright', 'test'], playwright, `${root}e2e`);
+await check('journeys', 'npx', ['playwright', 'test'], playwright, `${root}e2e`);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
