@@ -150,10 +150,13 @@ test('the day: counted back from the time that was typed, however it was typed',
     await expect(heading).toHaveText(new RegExp(`at ${at}$`));
   }
   const first = async (p: Page): Promise<string> => p.locator('ol time').first().innerText();
-  const nine = await first(page);
-  await type('10:00');
   const minutes = (t: string): number => Number(t.slice(0, 2)) * 60 + Number(t.slice(3));
-  await expect.poll(async () => minutes(await first(page)) - minutes(nine)).toBe(60);
+  const startFor = async (text: string): Promise<number> => {
+    await type(text);
+    return minutes(await first(page));
+  };
+  // the bake's own time may come in between the two, and then both are asked again
+  await expect.poll(async () => -(await startFor('9')) + (await startFor('10:00'))).toBe(60);
   await type('half past tea');
   await expect(page.getByRole('alert')).toContainText('no time of day');
   await expect(heading).toHaveText(/10:00$/);
