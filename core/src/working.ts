@@ -94,7 +94,7 @@ export { presets, presetOf, type Preset, type PresetId } from './adapt/presets.j
 export { replacements, type Replacement } from './adapt/replacements.js';
 export { withLines } from './adapt/proposal.js';
 export { wishWords } from './adapt/wishes.js';
-export { isMeasurable, stepG } from './adapt/steps.js';
+export { isMeasurable, stepG } from './quantity/steps.js';
 export type { Solver } from './adapt/linear.js';
 export {
   isConflict,

@@ -14,7 +14,7 @@ import {
   type Wish,
 } from '../src/index.js';
 import { isBread, jobOf } from '../src/adapt/jobs.js';
-import { onStep } from '../src/adapt/steps.js';
+import { onStep } from '../src/quantity/steps.js';
 import { flavourPct, skeletons } from '../src/adapt/table/skeletons.js';
 import { standIns } from '../src/adapt/table/stand-ins.js';
 import { isMet, measuredOf, pinned, shortOf, traitsOf } from '../src/adapt/wishes.js';

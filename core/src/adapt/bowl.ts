@@ -5,7 +5,7 @@ import { allItems, applyChanges, isBatter } from '../formula/formula.js';
 import type { Formula, Kitchen, Role } from '../formula/types.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { ratesOf, type Rates } from './rates.js';
-import { onStep, stepG } from './steps.js';
+import { onStep, stepG } from '../quantity/steps.js';
 import type { Candidate, Request, Wish } from './types.js';
 
 /** A line of the batter as the programme sees it. */

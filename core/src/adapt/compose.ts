@@ -15,7 +15,7 @@ import { search } from './search.js';
 import { partsFor, type Part } from './parts.js';
 import { skeletons } from './table/skeletons.js';
 import { solverOf } from './solver.js';
-import { onStep } from './steps.js';
+import { onStep } from '../quantity/steps.js';
 import { withGum } from './substitute.js';
 import type { AdaptOptions, Conflict, Proposal, Request, TraitId, Wish } from './types.js';
 import { pinned } from './wishes.js';

@@ -1,13 +1,13 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { aFamily } from '../balance/families.js';
-import { bowlOf } from './bowl.js';
+import { bowlOf, type Bowl } from './bowl.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow } from './model.js';
 import { feasible } from './search.js';
 import type { NamedWish, Request, Wish } from './types.js';
-import { wishWords } from './wishes.js';
+import { stockLimits, wishWords } from './wishes.js';
 
-/** Something that must hold: a wish, a lock, or one of the family's bands. */
+/** Something that must hold: a wish, a lock, what is in stock, or one of the family's bands. */
 interface Member {
   readonly named: NamedWish;
   readonly wish: Wish;
@@ -29,7 +29,8 @@ const BANDS = Object.keys(bandWords) as BandRow['id'][];
 const FREE = { merit: 0, touch: 0, change: 0, character: 0 };
 
 /** Everything that a request wants to hold at once. */
-function membersOf(formula: Formula, request: Request, kitchen: Kitchen, familyName: string): Member[] {
+function membersOf(whole: Bowl, request: Request, familyName: string): Member[] {
+  const { formula, kitchen } = whole;
   const wishes = request.wishes ?? [];
   return [
     ...wishes.map((wish, index): Member => ({
@@ -44,6 +45,9 @@ function membersOf(formula: Formula, request: Request, kitchen: Kitchen, familyN
       const wish: Wish = { kind: 'hold', itemId };
       return { wish, named: { index: null, itemId, words: wishWords(wish, formula, kitchen) } };
     }),
+    ...stockLimits(whole, wishes).map(
+      (wish): Member => ({ wish, named: { index: null, words: wishWords(wish, formula, kitchen) } }),
+    ),
     ...(familyName === ''
       ? []
       : BANDS.map((band): Member => ({
@@ -55,7 +59,7 @@ function membersOf(formula: Formula, request: Request, kitchen: Kitchen, familyN
 }
 
 /**
- * The smallest set of wishes, locks and bands of the family that cannot hold together, found by leaving members out one
+ * The smallest set of wishes, locks, stocks and bands of the family that cannot hold together, found by leaving members out one
  * by one and then looking for a smaller set; and further sets, as long as what is left is still impossible.
  *
  * @param reach how far outside each band may be; bands that are further out already are no wish
@@ -69,7 +73,7 @@ export function conflictOf(
 ): readonly NamedWish[] {
   const whole = bowlOf(formula, request, kitchen, request.wishes ?? []);
   const family = whole.family;
-  const members = membersOf(formula, request, kitchen, family.id === 'free' ? '' : aFamily(family));
+  const members = membersOf(whole, request, family.id === 'free' ? '' : aFamily(family));
   const outside = distances(whole);
 
   const possible = (set: readonly Member[]): boolean => {

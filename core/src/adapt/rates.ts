@@ -34,9 +34,12 @@ export interface Rates {
 export type Quantity = keyof Rates;
 
 const WHOLE =
-  /^(wholemeal|self-raising-wholemeal|rye-flour|barley-flour|oat|rolled-oats|buckwheat|millet|brown-rice|sorghum|teff|ragi|quinoa|amaranth|malted|einkorn|emmer|khorasan|maize-meal|bran|wheat-bran|wheat-germ)/;
-/** Whether a flour is ground from the whole grain. */
-export const isWholegrain = (id: string): boolean => WHOLE.test(id);
+  /^(wholemeal|self-raising-wholemeal|rye-flour|barley-flour|oat|rolled-oats|buckwheat|millet|brown-rice|sorghum|teff|ragi|quinoa|amaranth|einkorn|emmer|khorasan|maize-meal)/;
+/**
+ * Whether a flour is ground from the whole grain. Bran and germ are parts of one, and malted flour is mostly white with
+ * some malted grain; none of them counts.
+ */
+export const isWholegrain = (id: string): boolean => WHOLE.test(id) && !/bran|germ|starch/.test(id);
 
 /** @param nutIsBase whether nut flour counts as base, as it does where there is hardly any flour */
 export function ratesOf(line: Line, kitchen: Kitchen, nutIsBase: boolean): Rates {

@@ -149,26 +149,12 @@ class Hunt {
     notAgain: readonly (readonly number[])[] = [],
   ): Searched {
     const terms: Terms = {
-      wishes: [...wishes, ...this.stockLimits(bowl, wishes)],
+      wishes,
       weights,
       notAgain,
       // what is wished for may not be paid for with another figure
       ...(this.aimed && { maxMerit: this.start.merit, bandLimit: this.outside }),
     };
     return search(bowl, terms, this.solver, this.limits);
-  }
-
-  /** A line may not grow beyond what the kitchen has of it, where the kitchen says what it has. */
-  private stockLimits(bowl: Bowl, wishes: readonly Wish[]): Wish[] {
-    if (wishes.some((w) => w.kind === 'stock')) return [];
-    const ids = new Set(bowl.moves.map((m) => m.line.ingredient.id));
-    return [...ids].flatMap((id): Wish[] => {
-      const have = this.kitchen.stock[id];
-      if (have === undefined) return [];
-      const needs = bowl.formula.groups
-        .flatMap((g) => g.items)
-        .reduce((s, i) => s + (i.ingredient === id ? i.grams : 0), 0);
-      return [{ kind: 'have', ingredient: id, grams: Math.max(have, needs) }];
-    });
   }
 }

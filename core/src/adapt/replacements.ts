@@ -6,7 +6,7 @@ import { defaultKitchen } from '../kitchen/default.js';
 import { linesOf } from '../leavening/parts.js';
 import { equalG, holdOf, isBread, jobOf, type Job } from './jobs.js';
 import { standIns, type StandIn } from './table/stand-ins.js';
-import { tidy } from './steps.js';
+import { tidy } from '../quantity/steps.js';
 
 /** Something that could take an ingredient's place, before anything is solved. */
 export interface Replacement {

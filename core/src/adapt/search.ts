@@ -14,9 +14,9 @@ import {
   type Solver,
 } from './linear.js';
 import { modelOf, type BandRow, type Model, type Weights } from './model.js';
-import { tidy } from './steps.js';
+import { tidy } from '../quantity/steps.js';
 import type { Wish } from './types.js';
-import { isMet, rowsOf } from './wishes.js';
+import { isMet, rowsOf, stockLimits } from './wishes.js';
 
 /** A weighed solution. */
 export interface Found {
@@ -50,8 +50,12 @@ const PASSES = 4;
 /** What the full assessment may find above what the programme said. */
 const SURPRISE = 0.02;
 
-/** Weighs, linearises, solves, weighs the solution in full, and does so again from there until the two agree. */
-export function search(bowl: Bowl, terms: Terms, solver: Solver, limits: Limits): Searched {
+/**
+ * Weighs, linearises, solves, weighs the solution in full, and does so again from there until the two agree. The stock
+ * of the kitchen holds in every search.
+ */
+export function search(bowl: Bowl, asked: Terms, solver: Solver, limits: Limits): Searched {
+  const terms: Terms = { ...asked, wishes: [...asked.wishes, ...stockLimits(bowl, asked.wishes)] };
   let at = bowl.start;
   let grams: readonly number[] = bowl.moves.map((m) => m.fixedG ?? m.fromG);
   let best: Found | null = null;

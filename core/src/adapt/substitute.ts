@@ -16,7 +16,7 @@ import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
 import { solverOf } from './solver.js';
 import { jobOf } from './jobs.js';
-import { onStep } from './steps.js';
+import { onStep } from '../quantity/steps.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
 
 export interface SubstituteOptions extends AdaptOptions {

@@ -189,6 +189,21 @@ export function shortOf(formula: Formula, kitchen: Kitchen): { ingredient: strin
     .filter((x) => x.needG > x.haveG + 0.006);
 }
 
+/**
+ * No line grows beyond what the kitchen has of it, where the kitchen says what it has; what a formula needs already it
+ * may keep, and what was chosen to stand in for another comes whether it is there or not.
+ */
+export function stockLimits(bowl: Bowl, wishes: readonly Wish[]): Wish[] {
+  if (wishes.some((w) => w.kind === 'stock')) return [];
+  const chosen = new Set(bowl.moves.flatMap((m) => (m.candidate?.instead === undefined ? [] : [m.line.ingredient.id])));
+  const ids = new Set(bowl.moves.map((m) => m.line.ingredient.id));
+  return [...ids].flatMap((ingredient): Wish[] => {
+    const have = bowl.kitchen.stock[ingredient];
+    if (have === undefined || chosen.has(ingredient)) return [];
+    return [{ kind: 'have', ingredient, grams: Math.max(have, used(bowl.formula, ingredient)) }];
+  });
+}
+
 /** How far a trait may be trusted to its slope: further than this, and it is looked at again from there. */
 const TRAIT_STEP = 0.02;
 

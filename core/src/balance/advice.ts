@@ -1,7 +1,7 @@
 import { applyChanges } from '../formula/formula.js';
 import type { Change, Formula, Kitchen } from '../formula/types.js';
-import { teaspoonMl } from '../quantity/units.js';
-import { asMeasured, densityIn } from '../quantity/amount.js';
+import { asMeasured } from '../quantity/amount.js';
+import { onStep } from '../quantity/steps.js';
 import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
 import type { Line } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/powders.js';
@@ -30,23 +30,13 @@ interface Idea {
   readonly why: string;
 }
 
-const eighth = (line: Line, kitchen: Kitchen): number =>
-  (teaspoonMl(kitchen.measures) * densityIn(line.ingredient, kitchen.measures)) / 8;
-
-/** Rounds an amount to what can be measured: an eighth of a teaspoon of leavener or salt, 1 g below 20 g, else 5 g. */
-function measurable(line: Line, grams: number, kitchen: Kitchen): number {
-  const step =
-    line.ingredient.role === 'leavener' || line.ingredient.role === 'salt' ? eighth(line, kitchen) : grams < 20 ? 1 : 5;
-  return Math.max(0, Math.round(Math.round(grams / step) * step * 100) / 100);
-}
-
 /** Soda so that left-over is about AIM_LEFT_G per 100 g batter, given the acid that is there. */
 function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
   const soda = w.lines.find((l) => l.ingredient.leavener === 'soda');
   if (!soda || soda.grams <= 0) return [];
   const aim = (AIM_LEFT_G * w.totals.batterG) / 100;
   const left = (w.ledger.leftSodaGPer100gBatter.typical * w.totals.batterG) / 100;
-  const right = measurable(soda, Math.max(0, soda.grams - Math.max(0, left - aim)), kitchen);
+  const right = onStep(soda.ingredient, Math.max(0, soda.grams - Math.max(0, left - aim)), w.totals.batterG, kitchen);
   const change = { itemId: soda.item.id, grams: right };
   const out: Idea[] = [];
   if (right < soda.grams) out.push({ id: 'soda-to-its-acid', changes: [change], why: 'what its acid can meet' });
@@ -55,7 +45,7 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
     const wanted = ((w.lift.target[0] * 0.6 + w.lift.target[1] * 0.4) * w.totals.baseG) / 100;
     const met = Math.min((right / SODA_G_PER_MOL) * 1000, w.ledger.acidMeq.typical);
     const perGram = 3.45;
-    const g = measurable(powder, Math.max(powder.grams, (wanted - met) / perGram), kitchen);
+    const g = onStep(powder.ingredient, Math.max(powder.grams, (wanted - met) / perGram), w.totals.batterG, kitchen);
     if (g !== powder.grams)
       out.push({
         id: 'soda-and-powder',
@@ -81,7 +71,7 @@ function liftIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
       .reduce((s, e) => s + e.meq.typical, 0);
     const perBase = (share * 100) / w.totals.baseG;
     if (perBase <= 0) continue;
-    const g = measurable(line, line.grams * Math.max(0, 1 + (aim - now) / perBase), kitchen);
+    const g = onStep(line.ingredient, line.grams * Math.max(0, 1 + (aim - now) / perBase), w.totals.batterG, kitchen);
     if (g !== line.grams && (kind === 'powder' || w.lift.state === 'high'))
       out.push({
         id: `lift-by-${line.item.id}`,
@@ -107,7 +97,7 @@ function waterIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
     .sort((a, b) => b.grams * b.ingredient.per100.water - a.grams * a.ingredient.per100.water)[0];
   if (!line) return [];
   const need = ((aim - availablePct) * w.totals.flourG) / line.ingredient.per100.water;
-  const grams = measurable(line, line.grams + need, kitchen);
+  const grams = onStep(line.ingredient, line.grams + need, w.totals.batterG, kitchen);
   if (grams === line.grams || grams <= 0) return [];
   return [
     {
@@ -137,7 +127,7 @@ function beamIdeas(w: Weighed, kitchen: Kitchen): Idea[] {
     const slope = t - h - aim * (t + h);
     if (Math.abs(slope) < 1e-9) continue;
     const x = (aim * (beam.tenders + beam.holds) - (beam.tenders - beam.holds)) / slope;
-    const grams = measurable(line, line.grams + x, kitchen);
+    const grams = onStep(line.ingredient, line.grams + x, w.totals.batterG, kitchen);
     if (grams > 0 && grams !== line.grams && grams < 3 * line.grams)
       out.push({
         id: `beam-by-${role}`,
@@ -182,7 +172,7 @@ function rangeIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
       .sort((a, b) => b.rate * b.line.grams - a.rate * a.line.grams)[0];
     if (!best) continue;
     const need = ((aim - x) * w.totals.flourG) / 100 / best.rate;
-    const g = measurable(best.line, best.line.grams + need, kitchen);
+    const g = onStep(best.line.ingredient, best.line.grams + need, w.totals.batterG, kitchen);
     if (g !== best.line.grams && g > 0)
       out.push({
         id: `${m}-into-range`,

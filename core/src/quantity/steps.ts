@@ -1,6 +1,6 @@
 import type { Ingredient, Item, Kitchen } from '../formula/types.js';
-import { densityIn, pieceGrams } from '../quantity/amount.js';
-import { teaspoonMl } from '../quantity/units.js';
+import { densityIn, pieceGrams } from './amount.js';
+import { teaspoonMl } from './units.js';
 
 /**
  * The step in which an amount is measured in this kitchen, g: an eighth of a teaspoon of leavener, salt or spice; half
