@@ -7,6 +7,7 @@ import { ask, type Asked, type PresetOptions } from './ask.js';
 import { freshId, type Bowl } from './bowl.js';
 import { heatBy } from './heat.js';
 import { planOf, type Planned } from './plan.js';
+import { conflictOf } from './conflict.js';
 import { presetOf, type Preset, type PresetId } from './presets.js';
 import { capital, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
@@ -16,7 +17,16 @@ import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
 import { eggCosts, methodCost, stillSaid, swappedItem } from './substitute.js';
-import { isConflict, type AdaptOptions, type Conflict, type Proposal, type ProposalLine, type Wish } from './types.js';
+import {
+  isConflict,
+  type AdaptOptions,
+  type Conflict,
+  type NamedWish,
+  type Proposal,
+  type ProposalLine,
+  type Wish,
+} from './types.js';
+import { listed } from './why-not.js';
 import { measuredOf, shortOf } from './wishes.js';
 
 const BENT = 60;
@@ -36,6 +46,21 @@ export async function adapt(
   const asked = withWishes(ask(preset, formula, kitchen, options), options.wishes ?? []);
   const wrong = fault(formula, { wishes: [{ kind: 'stock' }] }, kitchen);
   if (wrong) return wrong;
+  /** A conflict as the caller knows it: the preset by its name, and the caller's own wishes by their places. */
+  const named = (wishes: readonly NamedWish[], c: Conflict): Conflict => {
+    const own = asked.wishes.length - asked.besides.length;
+    const list = wishes.map((n): NamedWish => {
+      if (n.index === null) return n;
+      const wish = asked.besides[n.index - own];
+      return wish
+        ? { ...n, index: options.wishes?.indexOf(wish) ?? null }
+        : { index: null, words: preset.id === 'what-i-have' ? n.words : preset.name };
+    });
+    const others = list.filter((n) => n.words !== preset.name).map((n) => n.words);
+    const words =
+      others.length > 0 ? `These cannot be had together: ${listed([preset.name, ...new Set(others)])}.` : c.words;
+    return { ...c, words, wishes: list.length > 0 ? list : [{ index: null, words: preset.name }] };
+  };
   if (asked.out.length === 0 && asked.extra.length === 0 && !asked.bending && presetId !== 'what-i-have') {
     if (asked.wishes.length === 0) return [];
     const out = await rebalance(
@@ -45,7 +70,7 @@ export async function adapt(
       options,
     );
     return isConflict(out)
-      ? out
+      ? named(out.wishes, out)
       : out.map((p) => ({ ...p, costs: [...p.costs, ...asked.costs], cautions: preset.cautions }));
   }
   const plan = planOf(formula, asked, preset, options.locked ?? []);
@@ -68,11 +93,9 @@ export async function adapt(
     const missing = presetId === 'what-i-have' ? shortOf(near.kind === 'found' ? near.formula : formula, kitchen) : [];
     if (missing.length > 0)
       return { ...notThere(missing.map((m) => ingredientOf(m.ingredient, formula.ingredients, kitchen))), nearest };
-    return conflict(
-      'wishes',
-      `It cannot be had ${preset.name} and stay what it is.`,
-      asked.wishes.map((_, index) => ({ index, words: preset.name })),
-      nearest,
+    return named(
+      conflictOf(bowl.formula, plan.request, kitchen, solver, limits),
+      conflict('wishes', `It cannot be had ${preset.name} and stay what it is.`, [], nearest),
     );
   }
   const out = [told(formula, preset, plan, first, asked)];
@@ -93,17 +116,17 @@ export async function adapt(
 }
 
 /** What was asked, and what the baker wishes besides of the lines that stay. */
-function withWishes(asked: Asked, wishes: readonly Wish[]): Asked {
+function withWishes(asked: Asked, wishes: readonly Wish[]): Asked & { readonly besides: readonly Wish[] } {
   const gone = new Set(asked.out.map((i) => i.id));
-  const more = wishes.filter((w) => !('itemId' in w) || !gone.has(w.itemId));
-  return { ...asked, wishes: [...asked.wishes, ...more] };
+  const besides = wishes.filter((w) => !('itemId' in w) || !gone.has(w.itemId));
+  return { ...asked, wishes: [...asked.wishes, ...besides], besides };
 }
 
 const notThere = (what: readonly Ingredient[]): Conflict =>
   conflict(
     'wishes',
     `There is not enough in stock of ${what.map(shortName).join(', ')}, and nothing there to take its place.`,
-    [{ index: 0, words: 'nothing but what is in stock' }],
+    [{ index: null, words: 'nothing but what is in stock' }],
   );
 
 /** Whether a line counts for more than its taste. */

@@ -7,7 +7,7 @@ import { isBread } from './jobs.js';
 import type { Preset } from './presets.js';
 import { standIns } from './table/stand-ins.js';
 import type { AdaptOptions, Wish } from './types.js';
-import { measuredOf, shortOf } from './wishes.js';
+import { inStock, measuredOf, shortOf } from './wishes.js';
 
 export interface PresetOptions extends AdaptOptions {
   /** Wishes besides; those that speak of a line that has to go are left aside. */
@@ -97,7 +97,8 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
     }
     case 'high-altitude': {
       const at = o.altitudeM ?? (kitchen.altitudeM >= 900 ? kitchen.altitudeM : 1500);
-      // a formula that is baked here already is balanced for here; one that is not comes from lower down
+      // asked for without a height in a high kitchen, the formula is taken to come from sea level; with a height, the
+      // kitchen moves up from where it stands
       const from = kitchen.altitudeM >= 900 && o.altitudeM === undefined ? 0 : kitchen.altitudeM;
       const thin = pressureRatio(at) / pressureRatio(from);
       const rise = Math.max(0, at - Math.max(from, 600));
@@ -130,7 +131,7 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
         ...base,
         out: items.filter((i) => gone.has(i.ingredient)),
         wishes: [{ kind: 'stock' }],
-        fits: (i) => i.id === 'water' || (kitchen.stock[i.id] ?? 0) > 0,
+        fits: (i) => inStock(i, kitchen),
       };
     }
     default:

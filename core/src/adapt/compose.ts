@@ -1,11 +1,12 @@
-import { families, familyOf, type Family } from '../balance/families.js';
+import { families, familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
-import type { FamilyId, Formula, Group, Ingredient, Item, Kitchen, TinShape, TinUse } from '../formula/types.js';
+import type { FamilyId, Formula, Ingredient, Kitchen, TinShape, TinUse } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
-import { dietsOf, type Diet } from '../ingredient/diet.js';
+import { dietsOf } from '../ingredient/diet.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { batterForTins } from '../scale/scale.js';
 import { bowlOf } from './bowl.js';
+import { formulaOf, roundedTo, type ComposeWishes } from './draft.js';
 import { methodText } from './method-text.js';
 import { capital, proposalOf, shortName } from './proposal.js';
 import { conflict } from './faults.js';
@@ -15,26 +16,11 @@ import { search } from './search.js';
 import { partsFor, type Part } from './parts.js';
 import { skeletons } from './table/skeletons.js';
 import { solverOf } from './solver.js';
-import { onStep } from '../quantity/steps.js';
 import { withGum } from './substitute.js';
-import type { AdaptOptions, Conflict, Proposal, Request, TraitId, Wish } from './types.js';
-import { pinned } from './wishes.js';
+import type { AdaptOptions, Conflict, Proposal, Request, Wish } from './types.js';
+import { inStock, isMet, pinned, shortOf, wishWords } from './wishes.js';
 
-/** What a new formula should be. */
-export interface ComposeWishes {
-  readonly family: FamilyId;
-  /** Ingredients that it is to taste of: catalogue ids, or own ones. */
-  readonly flavours?: readonly string[];
-  /** The crumb wanted, against the family's middle. */
-  readonly texture?: readonly { readonly trait: TraitId; readonly by: number }[];
-  readonly tins?: readonly TinUse[];
-  readonly pieces?: number;
-  readonly batterG?: number;
-  /** Only from what the kitchen has in stock. */
-  readonly stock?: boolean;
-  readonly suits?: readonly Diet[];
-  readonly title?: string;
-}
+export type { ComposeWishes };
 
 /** Batter for one tin, or for so many pieces, when nothing says how much, g. */
 const USUAL_BATTER_G = 900;
@@ -66,7 +52,8 @@ export async function compose(
       `Nobody knows ${unknown.map((u) => `"${u}"`).join(' and ')} here. Add it to the Larder first, or choose another.`,
     );
   const suits = wishes.suits ?? [];
-  const against = (wishes.flavours ?? []).map(find).filter((i) => !suits.every((d) => dietsOf(i).includes(d)));
+  const wished = [...new Set(wishes.flavours ?? [])].map(find);
+  const against = wished.filter((i) => !suits.every((d) => dietsOf(i).includes(d)));
   if (against.length > 0)
     return conflict(
       'wishes',
@@ -77,17 +64,27 @@ export async function compose(
       ],
     );
 
-  const parts = settled(
-    partsFor(family, skeletons[wishes.family], (wishes.flavours ?? []).map(find), find),
-    wishes,
-    kitchen,
-    find,
-  );
+  if (wishes.stock) {
+    const away = wished.filter((i) => !inStock(i, kitchen)).map(shortName);
+    if (away.length > 0)
+      return conflict('wishes', `There is no ${away.join(', ')} in stock.`, [
+        { index: null, words: `${away.join(', ')} in it` },
+        { index: null, words: STOCK_ONLY },
+      ]);
+  }
+  const parts = settled(partsFor(family, skeletons[wishes.family], wished, find), wishes, kitchen, find);
   const missing = parts.missing;
   if (missing.length > 0)
     return conflict('wishes', `There is no ${missing.join(', ')} in stock, and nothing there to take its place.`, [
-      { index: null, words: 'nothing but what is in stock' },
+      { index: null, words: STOCK_ONLY },
     ]);
+  const placeless = wished.filter((i) => !parts.list.some((p) => p.ingredient.id === i.id)).map(shortName);
+  if (placeless.length > 0)
+    return conflict(
+      'wishes',
+      `${capital(placeless.join(', '))} has no place of its own in ${family.plural}. Leave it out, and put it in by hand on the Bench.`,
+      [{ index: null, words: `${placeless.join(', ')} in it` }],
+    );
 
   const tins = tinsFor(wishes, kitchen);
   const skeleton = skeletons[wishes.family];
@@ -106,13 +103,17 @@ export async function compose(
       `${Math.round(batterG)} g of batter is no batch for a kitchen. Choose other tins, or fewer pieces.`,
     );
   const now = weigh(gummed, kitchen).totals.batterG;
-  const start = roundedTo(gummed, batterG / now, batterG, kitchen);
+  const start = roundedTo(gummed, batterG / now, batterG, kitchen, wishes.flavours ?? []);
 
   const stock: Wish[] = wishes.stock ? [{ kind: 'stock' }] : [];
   const texture = (wishes.texture ?? []).map((t): Wish => ({ kind: 'texture', ...t }));
+  // an acid moves freely, but one that was wished for is to be tasted
+  const kept = wished
+    .filter((i) => i.role === 'acid')
+    .map((i): Wish => ({ kind: 'amount', itemId: i.id, minG: 0.3 * (gramsOf(start, i.id) ?? 0) }));
   const request: Request = pinned(
     start,
-    { wishes: [...texture, ...stock, { kind: 'batter', grams: batterG, withinPct: 7 }] },
+    { wishes: [...texture, ...stock, ...kept, { kind: 'batter', grams: batterG, withinPct: 7 }] },
     kitchen,
   );
   const solver = await solverOf(options);
@@ -129,19 +130,29 @@ export async function compose(
     );
   if (found.kind === 'infeasible' || !found.met) {
     const near = search(bowl, { ...terms, bending: 60 }, solver, limits);
-    const asked = [...texture, ...stock];
+    if (near.kind !== 'found')
+      return conflict('wishes', `That cannot be had all together in ${family.plural}: ask for less at once.`);
+    const short = shortOf(near.formula, kitchen).map((x) => shortName(find(x.ingredient)));
+    // what the nearest has to leave unmet is what stands in the way
+    const unmet = (request.wishes ?? []).filter((w) => !isMet(w, near.formula, near.weighed, kitchen, start));
+    const remedies = [
+      ...(wishes.stock && short.length > 0 ? [`there is not enough ${short.join(', ')} in stock`] : []),
+      ...(unmet.some((w) => w.kind === 'trait') ? ['ask for less of a texture'] : []),
+      ...(unmet.some((w) => w.kind === 'batter') ? ['choose another amount of batter'] : []),
+    ];
     return conflict(
       'wishes',
-      `That cannot be had all together in ${family.plural}: ${(wishes.texture ?? []).length > 0 ? 'ask for less of a texture' : 'something is short in stock'}.`,
-      asked.map((_, index) => ({
-        index,
-        words: index < texture.length ? 'the texture' : 'nothing but what is in stock',
-      })),
-      near.kind === 'found' ? finished(near.formula, start, { ...wishes, tins }, kitchen, bowl, near, request) : null,
+      `That cannot be had all together in ${family.plural}: ${remedies.join(', and ') || 'ask for less at once'}.`,
+      unmet.map((w) => ({ index: null, words: w.kind === 'stock' ? STOCK_ONLY : wishWords(w, start, kitchen) })),
+      finished(near.formula, start, { ...wishes, tins }, kitchen, bowl, near, request),
     );
   }
   return [finished(found.formula, start, { ...wishes, tins }, kitchen, bowl, found, request)];
 }
+
+const STOCK_ONLY = 'nothing but what is in stock';
+const gramsOf = (f: Formula, id: string): number | undefined =>
+  f.groups.flatMap((g) => g.items).find((i) => i.id === id)?.grams;
 
 /** The shape of tin that each family is usually baked in, in the order of liking. */
 const SHAPES: Readonly<Record<string, readonly TinShape[]>> = {
@@ -177,7 +188,7 @@ function settled(
 ): { list: readonly Part[]; missing: readonly string[] } {
   const suits = wishes.suits ?? [];
   const fits = (i: Ingredient): boolean =>
-    suits.every((d) => dietsOf(i).includes(d)) && (!wishes.stock || i.id === 'water' || (kitchen.stock[i.id] ?? 0) > 0);
+    suits.every((d) => dietsOf(i).includes(d)) && (!wishes.stock || inStock(i, kitchen));
   const missing: string[] = [];
   const list = parts.flatMap((p): Part[] => {
     if (fits(p.ingredient)) return [p];
@@ -204,102 +215,6 @@ function settled(
     merged.set(p.ingredient.id, had ? { ...had, pct: had.pct + p.pct } : p);
   }
   return { list: [...merged.values()], missing };
-}
-
-const groupNames: Readonly<Record<Part['group'], string>> = {
-  dry: 'Dry',
-  'fat-sugar': 'Fat and sugar',
-  egg: 'Egg',
-  wet: 'Wet',
-  'fold-in': 'Fold in',
-};
-
-function formulaOf(
-  wishes: ComposeWishes,
-  family: Family,
-  parts: readonly Part[],
-  kitchen: Kitchen,
-  flourG: number,
-): Formula {
-  const { scaleG, ...source } = kitchen.measures;
-  void scaleG;
-  const order: readonly Part['group'][] = family.creamed
-    ? ['fat-sugar', 'egg', 'dry', 'wet', 'fold-in']
-    : ['dry', 'fat-sugar', 'egg', 'wet', 'fold-in'];
-  const item = (p: Part): Item => {
-    const grams = (p.pct * flourG) / 100;
-    return {
-      id: p.ingredient.id,
-      ingredient: p.ingredient.id,
-      words: shortName(p.ingredient),
-      entered: { value: grams, unit: 'g' },
-      grams,
-    };
-  };
-  const groups = order.flatMap((role): Group[] => {
-    const items = parts.filter((p) => p.group === role && p.pct > 0).map(item);
-    return items.length === 0 ? [] : [{ id: role, name: groupNames[role], role, items }];
-  });
-  const ovenC = 5 * Math.round((family.ovenC[0] + family.ovenC[1]) / 10);
-  return {
-    format: 'orvin.formula',
-    version: 1,
-    id: slug(titleOf(wishes, family, parts)),
-    title: titleOf(wishes, family, parts),
-    family: family.id,
-    source,
-    groups,
-    method: [],
-    bake: { ovenC, fan: false },
-    ...(wishes.tins && wishes.tins.length > 0 && { tins: wishes.tins }),
-  };
-}
-
-const slug = (s: string): string =>
-  s
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '') || 'new-formula';
-
-function titleOf(wishes: ComposeWishes, family: Family, parts: readonly Part[]): string {
-  if (wishes.title !== undefined && wishes.title.trim() !== '') return wishes.title.trim();
-  const wished = (wishes.flavours ?? [])
-    .map((id) => parts.find((p) => p.ingredient.id === id)?.ingredient)
-    .filter((i) => i !== undefined);
-  const names = wished
-    .slice(0, 3)
-    .map((i) =>
-      one(
-        shortName(i).replace(/^(ground|grated|ripe|plain|fresh|hard|brewed|mixed) | (purée|flour|juice|powder)$/g, ''),
-      ),
-    );
-  const of = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? 'plain');
-  const many = skeletons[wishes.family as Exclude<FamilyId, 'free'>].piece === family.plural;
-  return capital(`${of} ${many || /muffin|scone|biscuit/.test(family.id) ? family.plural : family.name}`);
-}
-
-/** One of them, as in a title: `raisins` is `raisin`. */
-const one = (s: string): string =>
-  /ss$/.test(s)
-    ? s
-    : s
-        .replace(/ies$/, 'y')
-        .replace(/(tomato|potato)es$/, '$1')
-        .replace(/s$/, '');
-
-/** The formula at another size, each line on a step that can be measured. */
-function roundedTo(formula: Formula, factor: number, batterG: number, kitchen: Kitchen): Formula {
-  return {
-    ...formula,
-    groups: formula.groups.map((g) => ({
-      ...g,
-      items: g.items.flatMap((i): Item[] => {
-        const grams = onStep(ingredientOf(i.ingredient, undefined, kitchen), i.grams * factor, batterG, kitchen);
-        return grams > 0 ? [{ ...i, grams, entered: { value: grams, unit: 'g' } }] : [];
-      }),
-    })),
-  };
 }
 
 /** Method, yield and words for the finished formula. */

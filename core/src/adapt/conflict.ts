@@ -45,9 +45,10 @@ function membersOf(whole: Bowl, request: Request, familyName: string): Member[] 
       const wish: Wish = { kind: 'hold', itemId };
       return { wish, named: { index: null, itemId, words: wishWords(wish, formula, kitchen) } };
     }),
-    ...stockLimits(whole, wishes).map(
-      (wish): Member => ({ wish, named: { index: null, words: wishWords(wish, formula, kitchen) } }),
-    ),
+    ...stockLimits(whole, wishes).map((wish): Member => ({
+      wish,
+      named: { index: null, words: wishWords(wish, formula, kitchen) },
+    })),
     ...(familyName === ''
       ? []
       : BANDS.map((band): Member => ({

@@ -30,7 +30,11 @@ export function partsFor(
     const had = parts.get(id);
     if (pct > 0) parts.set(id, { ingredient: find(id), pct: (had?.pct ?? 0) + pct, group });
   };
-  const is = (test: (i: Ingredient) => boolean): Ingredient | undefined => flavours.find(test);
+  /** What is wished for of a kind shares the place of that kind. */
+  const of = (test: (i: Ingredient) => boolean, usual?: string): readonly Ingredient[] => {
+    const wished = flavours.filter(test);
+    return wished.length > 0 || usual === undefined ? wished : [find(usual)];
+  };
   const bread = isBread(family.id);
 
   // flours: what is wished for takes its share of the plain flour
@@ -48,14 +52,15 @@ export function partsFor(
   for (const [id, pct] of besides) put(id, pct * fit, 'dry');
   for (const i of wished) put(i.id, share(i) * fit, 'dry');
 
-  const cocoa = is((i) => i.base === 'cocoa');
-  const skeletonCocoa = (s.beside ?? []).find(([id]) => find(id).base === 'cocoa');
-  if (cocoa ?? skeletonCocoa) put(cocoa?.id ?? (skeletonCocoa?.[0] as string), skeletonCocoa?.[1] ?? 12, 'dry');
-  const nut = is((i) => i.base === 'nut');
-  if (nut) put(nut.id, 25, 'dry');
+  const usualCocoa = (s.beside ?? []).find(([id]) => find(id).base === 'cocoa');
+  const cocoas = of((i) => i.base === 'cocoa', usualCocoa?.[0]);
+  for (const i of cocoas) put(i.id, (usualCocoa?.[1] ?? 12) / cocoas.length, 'dry');
+  const nuts = of((i) => i.base === 'nut');
+  for (const i of nuts) put(i.id, 25 / nuts.length, 'dry');
 
-  const fat = is((i) => i.role === 'fat') ?? find(s.fat[0]);
-  put(fat.id, (s.fat[1] * find(s.fat[0]).per100.fat) / Math.max(20, fat.per100.fat), 'fat-sugar');
+  const fats = of((i) => i.role === 'fat', s.fat[0]);
+  const fatPct = (s.fat[1] * find(s.fat[0]).per100.fat) / fats.length;
+  for (const i of fats) put(i.id, fatPct / Math.max(20, i.per100.fat), 'fat-sugar');
 
   const savoury =
     family.id === 'muffin' && flavours.some((i) => SAVOURY.test(i.id)) && !flavours.some((i) => i.role === 'sugar');
@@ -71,16 +76,16 @@ export function partsFor(
   put('salt', savoury ? 1.5 * s.saltPct : s.saltPct, 'dry');
 
   const purees = flavours.filter((i) => i.role === 'fruit' && !i.pieces);
-  const liquid = is((i) => i.role === 'liquid') ?? (s.liquid ? find(s.liquid[0]) : undefined);
+  const liquids = of((i) => i.role === 'liquid', s.liquid?.[0]);
   const pureePct = purees.length > 0 ? Math.min(90, Math.max(30, s.carriesPct + 20)) : 0;
   for (const i of purees) put(i.id, pureePct / purees.length, 'wet');
-  const juice = is((i) => i.role === 'acid');
-  if (juice) put(juice.id, 10, 'wet');
-  const brought = purees.reduce((a, i) => a + ((pureePct / purees.length) * i.per100.water) / 100, 0) + (juice ? 9 : 0);
-  if (liquid && s.liquid) {
-    const wants = (s.liquid[1] * find(s.liquid[0]).per100.water) / 100;
-    put(liquid.id, (100 * Math.max(0.15 * wants, wants - 0.9 * brought)) / Math.max(40, liquid.per100.water), 'wet');
-  }
+  const juices = of((i) => i.role === 'acid');
+  for (const i of juices) put(i.id, 10 / juices.length, 'wet');
+  const brought =
+    purees.reduce((a, i) => a + ((pureePct / purees.length) * i.per100.water) / 100, 0) + (juices.length > 0 ? 9 : 0);
+  const wants = s.liquid ? (s.liquid[1] * find(s.liquid[0]).per100.water) / 100 : 0;
+  const poured = Math.max(0.15 * wants, wants - 0.9 * brought) / Math.max(1, liquids.length);
+  for (const i of liquids) put(i.id, (100 * poured) / Math.max(40, i.per100.water), 'wet');
 
   const whole = flavours.filter((i) => i.pieces && i.role !== 'flavour');
   const flavourings = flavours.filter((i) => i.role === 'flavour');
@@ -96,7 +101,7 @@ export function partsFor(
   const flavourGroup = (i: Ingredient): Part['group'] =>
     i.pieces ? 'fold-in' : WET_FLAVOUR.test(i.id) ? 'wet' : 'dry';
   for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
-  if (flavourings.length + whole.length + purees.length === 0 && !nut && !juice)
+  if (flavourings.length + whole.length + purees.length + nuts.length + juices.length === 0)
     for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));
   else if (/fruit-cake|tea-loaf/.test(family.id) && whole.length === 0)
     for (const [id, pct] of s.plainly ?? []) if (find(id).pieces) put(id, pct, 'fold-in');

@@ -182,7 +182,7 @@ function linesOfProposal(asked: Formula, bowl: Bowl, found: Found, request: Requ
           ? 'as near to what you asked as it can be'
           : bowl.formula !== asked && wishes.some((w) => w.kind === 'batter')
             ? 'scaled with the rest'
-            : 'rounds to what can be measured');
+            : 'goes with the other changes');
     return [
       {
         id: item.id,

@@ -111,7 +111,8 @@ function asAnother(
   };
 }
 
-const listed = (names: readonly string[]): string =>
+/** Wishes in one sentence: `a; b; and c`. */
+export const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join('; ')}; and ${names.at(-1)}`;
 
 /** The fewest locks that stand in the way of any betterment. */

@@ -1,6 +1,6 @@
 import { allItems } from '../formula/formula.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import type { Formula, Ingredient, Kitchen } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/acids.js';
 import { textureOf } from '../balance/texture.js';
@@ -180,6 +180,9 @@ const used = (formula: Formula, ingredient: string): number =>
 
 /** Water comes from the tap. */
 const ALWAYS = new Set(['water']);
+/** Whether the kitchen has any of it. */
+export const inStock = (i: Pick<Ingredient, 'id'>, kitchen: Kitchen): boolean =>
+  ALWAYS.has(i.id) || (kitchen.stock[i.id] ?? 0) > 0;
 
 /** What a formula needs more of than the kitchen has, g. What is not in the stock list is not there. */
 export function shortOf(formula: Formula, kitchen: Kitchen): { ingredient: string; needG: number; haveG: number }[] {
