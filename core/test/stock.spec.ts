@@ -135,6 +135,8 @@ describe('what a new formula is to taste of', () => {
       const out = refused(await compose({ family: family.id, flavours: ['egg-yolk'] }));
       expect(out.words).withContext(family.id).toContain('yolk');
       expect(out.words).withContext(family.id).toContain(family.plural);
+      // and what can be had without it is there to see
+      expect(out.nearest?.formula.family).toBe(family.id);
     }
     const kitchen = withStock({ 'plain-flour': 900, butter: 400, 'caster-sugar': 500, egg: 300, milk: 900 });
     const out = refused(await compose({ family: 'muffin', flavours: ['pear'], stock: true }, kitchen));

@@ -17,7 +17,7 @@ import { partsFor, type Part } from './parts.js';
 import { skeletons } from './table/skeletons.js';
 import { solverOf } from './solver.js';
 import { withGum } from './substitute.js';
-import type { AdaptOptions, Conflict, Proposal, Request, Wish } from './types.js';
+import { isConflict, type AdaptOptions, type Conflict, type Proposal, type Request, type Wish } from './types.js';
 import { inStock, isMet, pinned, shortOf, wishWords } from './wishes.js';
 
 export type { ComposeWishes };
@@ -78,13 +78,18 @@ export async function compose(
     return conflict('wishes', `There is no ${missing.join(', ')} in stock, and nothing there to take its place.`, [
       { index: null, words: STOCK_ONLY },
     ]);
-  const placeless = wished.filter((i) => !parts.list.some((p) => p.ingredient.id === i.id)).map(shortName);
-  if (placeless.length > 0)
+  const placeless = wished.filter((i) => !parts.list.some((p) => p.ingredient.id === i.id));
+  if (placeless.length > 0) {
+    const names = placeless.map(shortName).join(', ');
+    const flavours = (wishes.flavours ?? []).filter((id) => !placeless.some((i) => i.id === id));
+    const rest = await compose({ ...wishes, flavours }, kitchen, options);
     return conflict(
       'wishes',
-      `${capital(placeless.join(', '))} has no place of its own in ${family.plural}. Leave it out, and put it in by hand on the Bench.`,
-      [{ index: null, words: `${placeless.join(', ')} in it` }],
+      `${capital(names)} has no place of its own in ${family.plural}. It can be put in by hand, on the Bench.`,
+      [{ index: null, words: `${names} in it` }],
+      isConflict(rest) ? rest.nearest : (rest[0] ?? null),
     );
+  }
 
   const tins = tinsFor(wishes, kitchen);
   const skeleton = skeletons[wishes.family];

@@ -64,45 +64,7 @@ import { Panels } from '../ui/panels';
       }
     }
   `,
-  styles: `
-    :host {
-      position: sticky;
-      bottom: 0;
-      z-index: 2;
-      display: flex;
-      justify-content: space-between;
-      align-items: center;
-      gap: 1.2rem;
-      margin: 0.45rem -1.4rem -0.8rem;
-      padding: 0.5rem 1.4rem;
-      background: var(--enamel-2);
-      border-top: 1px solid var(--hair);
-      border-radius: 0 0 12px 12px;
-    }
-    :host(.trying) {
-      background: var(--rim-wash);
-    }
-    h2 {
-      font-size: 1.02rem;
-    }
-    .presses {
-      display: flex;
-      gap: 0.6rem;
-      flex: none;
-    }
-    @media (max-width: 1180px) {
-      :host {
-        margin-inline: -1.1rem;
-        padding-inline: 1.1rem;
-      }
-    }
-    @media (max-width: 720px) {
-      :host {
-        flex-direction: column;
-        align-items: stretch;
-      }
-    }
-  `,
+  styleUrl: './advice.scss',
 })
 export class AdviceBar {
   protected readonly desk = inject(Desk);

@@ -63,4 +63,17 @@ describe('making up a formula', () => {
     ask('what is in stock').click();
     await until(fixture, () => /in stock/.test(host(fixture).querySelector('.no')?.textContent ?? ''));
   });
+
+  it('names a taste that has no place, beside what can be had without it, until it is taken out', async () => {
+    await until(fixture, () => host(fixture).querySelector('.line') !== null);
+    const view = fixture.componentInstance as unknown as { taste(f: { id: string; name: string }): void };
+    view.taste({ id: 'egg-yolk', name: 'Egg yolk' });
+    view.taste({ id: 'pear', name: 'Pear, diced' });
+    const refused = (): string => host(fixture).querySelector('.no')?.textContent ?? '';
+    await until(fixture, () => /Egg yolk has no place/.test(refused()));
+    await until(fixture, () => all(host(fixture), '.line').some((l) => /pear/i.test(l.textContent ?? '')));
+    (host(fixture).querySelector('[aria-label="Egg yolk; take it out again"]') as HTMLButtonElement).click();
+    await until(fixture, () => refused() === '');
+    expect(all(host(fixture), '.line').some((l) => /pear/i.test(l.textContent ?? ''))).toBeTrue();
+  });
 });

@@ -24,6 +24,7 @@ import { Subject, switchMap } from 'rxjs';
 import { Solving } from '../compute/solving';
 import { Store } from '../data/store';
 import { pct, roleColour, scaleG } from '../bench/words';
+import { Asks } from '../ui/asks';
 import { bakeWords, tinWords } from '../ui/words';
 
 interface Flavour {
@@ -43,13 +44,17 @@ const diets: readonly { id: Diet; name: string }[] = [
   { id: 'nut-free', name: 'nuts' },
   { id: 'gluten-free', name: 'gluten' },
 ];
+const sources = [
+  { id: 'anything', name: 'anything' },
+  { id: 'stock', name: 'what is in stock' },
+];
 /** Not worth offering as a taste. */
 const PLAIN = /^(water|salt|baking-|plain-flour|caster-sugar|white-sugar|unknown)/;
 
 /** A new formula from a family and wishes; it takes shape as they are made. */
 @Component({
   selector: 'orvin-compose',
-  imports: [AutoCompleteModule, FormsModule, RouterLink, SelectModule],
+  imports: [Asks, AutoCompleteModule, FormsModule, RouterLink, SelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './compose.html',
   styleUrl: './compose.scss',
@@ -62,12 +67,13 @@ export class ComposeView {
   protected readonly families = families.filter((f) => f.id !== 'free').map((f) => ({ id: f.id, name: f.name }));
   protected readonly textures = textures;
   protected readonly diets = diets;
+  protected readonly sources = sources;
 
   protected readonly family = signal<FamilyId>('muffin');
   protected readonly flavours = signal<readonly Flavour[]>([]);
   protected readonly texture = signal<ReadonlySet<string>>(new Set());
-  protected readonly without = signal<ReadonlySet<Diet>>(new Set());
-  protected readonly fromStock = signal(false);
+  protected readonly without = signal<ReadonlySet<string>>(new Set());
+  protected readonly source = signal('anything');
   protected readonly tinId = signal<string>('');
   protected readonly pieces = signal<number | null>(null);
   protected readonly title = signal('');
@@ -87,8 +93,8 @@ export class ComposeView {
       family: this.family(),
       flavours: this.flavours().map((f) => f.id),
       texture: textures.filter((t) => this.texture().has(t.id)).map(({ trait, by }) => ({ trait, by })),
-      suits: [...this.without()],
-      stock: this.fromStock(),
+      suits: diets.filter((d) => this.without().has(d.id)).map((d) => d.id),
+      stock: this.source() === 'stock',
       ...(tin && { tins: [{ tin, count: 1 }] }),
       ...(pieces !== null && { pieces }),
     };
@@ -188,7 +194,7 @@ export class ComposeView {
     this.flavours.update((now) => now.filter((x) => x.id !== id));
   }
 
-  protected toggle<T>(set: ReadonlySet<T>, id: T): ReadonlySet<T> {
+  protected toggle(set: ReadonlySet<string>, id: string): ReadonlySet<string> {
     return set.has(id) ? new Set([...set].filter((x) => x !== id)) : new Set([...set, id]);
   }
 

@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core';
 import { Desk } from '../../desk/desk';
+import { Asks } from '../../ui/asks';
 import { Panels } from '../../ui/panels';
 import { scaleG } from '../words';
 import { askOf, asks } from './asks';
@@ -19,6 +20,7 @@ import { Proposals, type Swap } from './proposals';
 /** Asks for something, or replaces a line, and flicks through what the search proposes: each on all instruments. */
 @Component({
   selector: 'orvin-proposals',
+  imports: [Asks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proposals-bar.html',
   styleUrl: './proposals-bar.scss',
@@ -28,11 +30,13 @@ export class ProposalsBar {
   protected readonly p = inject(Proposals);
   protected readonly desk = inject(Desk);
   private readonly panels = inject(Panels);
-  protected readonly groups = asks;
+  protected readonly groups = asks.map((g) => ({
+    name: g.name,
+    asks: g.asks.map(({ id, name, title }) => ({ id, name, title, says: `${g.name} ${name}` })),
+  }));
   /** Asked for by hand; while a proposal is shown the presses are folded away, so that the instruments can be seen. */
   protected readonly unfolded = signal(false);
   protected readonly folded = computed(() => this.p.shown() !== null && !this.unfolded());
-  protected readonly asked = computed(() => [...this.p.asked()].flatMap((id) => askOf(id) ?? []));
   protected readonly limitProblem = signal('');
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly first = viewChild<ElementRef<HTMLElement>>('first');
@@ -45,7 +49,7 @@ export class ProposalsBar {
     return { item, ingredient, name: ingredient.name, grams: scaleG(item.grams) };
   });
   /** Limits that are in force, in words. */
-  protected readonly limits = computed(() => {
+  private readonly limits = computed(() => {
     const f = this.desk.formula();
     return [...this.p.limits()].flatMap(([id, l]) => {
       const item = f && allItems(f).find((i) => i.id === id);
@@ -58,9 +62,14 @@ export class ProposalsBar {
               ...(l.minG !== undefined ? [`at least ${scaleG(l.minG)} g`] : []),
               ...(l.maxG !== undefined ? [`at most ${scaleG(l.maxG)} g`] : []),
             ].join(', ');
-      return [{ id, words: `${words} of ${name}` }];
+      return [{ id, name: `${words} of ${name}`, says: `${words} of ${name}; take this limit away` }];
     });
   });
+  /** Wishes and limits that are in force. */
+  protected readonly inForce = computed(() => [
+    ...[...this.p.asked()].flatMap((id) => askOf(id) ?? []).map((a) => ({ id: a.id, name: a.says })),
+    ...this.limits(),
+  ]);
   protected readonly heading = computed(() => {
     const p = this.p.shown();
     if (!p) return '';
@@ -80,6 +89,11 @@ export class ProposalsBar {
       if (this.p.mode() === 'line' && !this.p.shown()) first?.focus({ preventScroll: true });
       else if (document.activeElement === document.body) keep?.focus({ preventScroll: true });
     });
+  }
+
+  protected takeAway(id: string): void {
+    if (this.p.limits().has(id)) this.p.limit(id, null);
+    else this.p.toggle(id);
   }
 
   /** What has to follow a replacement, besides the replacement itself. */

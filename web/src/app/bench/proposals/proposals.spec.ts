@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { allItems, assess, defaultKitchen, type Formula } from '@orvin/core';
+import { allItems, assess, defaultKitchen, replacements, type Formula } from '@orvin/core';
 import { KitchenDatabase } from '../../data/database';
 import { Store } from '../../data/store';
 import { Desk } from '../../desk/desk';
@@ -143,6 +143,42 @@ describe('proposals on the Bench', () => {
     expect(grams('milk')).toBeGreaterThan(100);
     p.close();
     expect(grams('yogurt')).toBe(200);
+  });
+
+  it('goes on down the ranked replacements for as long as it is asked to, each once', async () => {
+    const yogurt = lineOf('yogurt', off);
+    const ranked = replacements(off, yogurt, desk.kitchen());
+    p.openLine(yogurt);
+    await until(fixture, () => p.swaps().length > 0, 'the best');
+    const first = p.swaps().length;
+    expect(first + p.further()).toBe(ranked.length);
+    expect(p.further()).toBeGreaterThan(0);
+    button(/more that could stand in/).click();
+    await until(fixture, () => p.swaps().length > first && p.swaps().every((s) => s.proposal !== null), 'the next');
+    while (p.further() > 0) p.solveMore();
+    await fixture.whenStable();
+    expect(all(host(fixture), '.more').length).toBe(0);
+    expect(p.swaps().map((s) => s.replacement.ingredient)).toEqual(ranked.map((r) => r.ingredient));
+    // another line begins anew
+    p.openLine(lineOf('baking-soda', off));
+    expect(p.swaps().some((s) => s.replacement.ingredient === 'kefir')).toBeFalse();
+  });
+
+  it('takes any wish or limit in force away again by its own press', async () => {
+    const flour = lineOf('plain-flour', off);
+    p.open();
+    p.toggle('moister');
+    p.limit(flour, { maxG: 400 });
+    await until(fixture, () => !p.busy() && p.shown() !== null, 'proposals');
+    const inForce = (): string[] => all(host(fixture), '.ask').map((b) => b.textContent?.trim() ?? '');
+    expect(inForce()).toEqual(['moister ✕', 'at most 400 g of plain flour ✕']);
+    button('at most 400 g of plain flour; take this limit away').click();
+    await until(fixture, () => p.limits().size === 0 && !p.busy(), 'no limit');
+    await fixture.whenStable();
+    expect(inForce()).toEqual(['moister ✕']);
+    button('moister; take this wish away').click();
+    await until(fixture, () => p.asked().size === 0 && !p.busy(), 'no wish');
+    expect(p.list().length).toBeGreaterThan(0);
   });
 
   it('reads a limit in any unit and keeps what it cannot read', async () => {

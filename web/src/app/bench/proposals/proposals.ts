@@ -1,7 +1,6 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
-  allItems,
   isConflict,
   replacements,
   withLines,
@@ -19,7 +18,7 @@ import { Solving } from '../../compute/solving';
 import { Desk } from '../../desk/desk';
 import { askOf } from './asks';
 
-/** How many replacements are solved beforehand. */
+/** How many replacements are solved at a time. */
 const SOLVED = 8;
 
 /** What a line may weigh, as the baker limited it here, g. */
@@ -59,6 +58,9 @@ export class Proposals {
   /** Lines of the proposal shown that are taken. */
   readonly taken = signal<ReadonlySet<string>>(new Set());
   readonly swaps = signal<readonly Swap[]>([]);
+  private readonly unsolved = signal<readonly Replacement[]>([]);
+  /** How many replacements there are besides, ranked after those that are shown. */
+  readonly further = computed(() => this.unsolved().length);
   readonly shown = computed<Proposal | null>(() => this.list()[this.at()] ?? null);
   /** True when the search is done and has nothing to say. */
   readonly content = computed(
@@ -107,7 +109,9 @@ export class Proposals {
     this.lineId.set(itemId);
     this.mode.set('line');
     const f = this.desk.formula();
-    if (f) this.solveSwaps(f, itemId, this.desk.kitchen());
+    if (!f) return;
+    this.unsolved.set(replacements(f, itemId, this.desk.kitchen()));
+    this.solveMore();
   }
 
   close(): void {
@@ -128,6 +132,7 @@ export class Proposals {
     this.failed.set('');
     this.busy.set(false);
     this.swaps.set([]);
+    this.unsolved.set([]);
     this.at.set(0);
     this.desk.drop();
   }
@@ -232,27 +237,31 @@ export class Proposals {
     }
   }
 
-  /** Solves the best replacements one after another; each is shown as it comes in. */
-  private solveSwaps(f: Formula, itemId: string, kitchen: Kitchen): void {
-    const item = allItems(f).find((i) => i.id === itemId);
-    const best = replacements(f, itemId, kitchen).slice(0, SOLVED);
-    this.swaps.set(
-      best.map((replacement) => ({
+  /** Solves the next best replacements of the line, one after another; each is shown as it comes in. */
+  solveMore(): void {
+    const f = this.desk.formula();
+    const itemId = this.lineId();
+    if (!f || itemId === null) return;
+    const from = this.swaps().length;
+    const next = this.unsolved().slice(0, SOLVED);
+    this.unsolved.update((now) => now.slice(SOLVED));
+    this.swaps.update((now) => [
+      ...now,
+      ...next.map((replacement) => ({
         replacement,
         ...(replacement.state && { state: replacement.state }),
         proposal: null,
         failed: false,
       })),
-    );
-    if (!item) return;
+    ]);
     const locked = this.desk.plan().locked ?? [];
-    best.forEach((r, i) => {
+    next.forEach((r, n) => {
       this.solves.push(
         this.solving
-          .substitute(f, itemId, r.ingredient, kitchen, r.state, locked)
+          .substitute(f, itemId, r.ingredient, this.desk.kitchen(), r.state, locked)
           .subscribe((out) =>
             this.swaps.update((now) =>
-              now.map((s, j) => (j === i ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s)),
+              now.map((s, j) => (j === from + n ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s)),
             ),
           ),
       );
