@@ -44,9 +44,9 @@ module.exports = {
       name: 'views-apart',
       severity: 'error',
       comment: 'What two views share lives in ui, desk or data; the larder may take files in through the shelf.',
-      from: { path: '^web/src/app/(shelf|bench|tins|day|counter|log|larder)/' },
+      from: { path: '^web/src/app/(shelf|bench|versions|compose|tins|day|counter|log|larder)/' },
       to: {
-        path: '^web/src/app/(shelf|bench|tins|day|counter|log|larder)/',
+        path: '^web/src/app/(shelf|bench|versions|compose|tins|day|counter|log|larder)/',
         pathNot: ['^web/src/app/$1/', '^web/src/app/shelf/intake'],
       },
     },
@@ -54,7 +54,7 @@ module.exports = {
       name: 'data-knows-no-views',
       severity: 'error',
       from: { path: '^web/src/app/(data|compute|desk|ui)/' },
-      to: { path: '^web/src/app/(shelf|bench|tins|day|counter|log|larder)/' },
+      to: { path: '^web/src/app/(shelf|bench|versions|compose|tins|day|counter|log|larder)/' },
     },
   ],
   options: {

@@ -103,8 +103,12 @@ const shots = [
       await p.waitForSelector('.line');
       for (const taste of ['pear', 'cardamom']) {
         await p.fill('#taste', taste);
-        await p.waitForSelector('[role=option]');
+        await p
+          .locator('[role=option]', { hasText: new RegExp(taste, 'i') })
+          .first()
+          .waitFor();
         await p.keyboard.press('Enter');
+        await p.waitForFunction(() => document.querySelector('#taste').value === '');
       }
       await p.waitForFunction(() => document.querySelector('.made h2')?.textContent.includes('cardamom'));
     },

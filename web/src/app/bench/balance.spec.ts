@@ -2,7 +2,9 @@ import { applyChanges, assess, families, type Assessment } from '@orvin/core';
 import { BeamDrawing } from './beam-drawing';
 import { Expect } from './expect';
 import { Ranges } from './ranges';
-import { all, base, formulas, host, lineOf, NONSENSE, num, show } from './testing/drawings';
+import { base, lineOf } from '../ui/testing/muffins';
+import { all, host, num } from '../ui/testing/page';
+import { formulas, NONSENSE, show } from './testing/drawings';
 import { WaterLineDrawing } from './water-line';
 
 const percents = (el: Element, selector: string): number[] =>

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { plain, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
-import { pct } from './words';
+import { pct } from '../ui/figures';
 
 const W = 284;
 const MID = 178;

@@ -36,7 +36,7 @@ import { ProposalsBar } from './proposals/proposals-bar';
 import { Ranges } from './ranges';
 import { Row } from './row';
 import { WaterLineDrawing } from './water-line';
-import { pct, roleColour } from './words';
+import { pct, roleColour } from '../ui/figures';
 
 const consistencies: Readonly<Record<Consistency, string>> = {
   dough: 'a dough',

@@ -6,7 +6,8 @@ import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Around } from './around';
 import { BesideView } from './beside';
-import { all, base, host, lineOf, num } from './testing/drawings';
+import { base, lineOf } from '../ui/testing/muffins';
+import { all, host, num } from '../ui/testing/page';
 import { demoPound } from './testing/pound';
 
 const muffins: Formula = { ...base, id: 'muffins', title: 'Muffins' };

@@ -11,7 +11,7 @@ import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
 import { Ranges } from './ranges';
 import { WaterLineDrawing } from './water-line';
-import { pct, roleColour, scaleG } from './words';
+import { pct, roleColour, scaleG } from '../ui/figures';
 
 /** Two formulas, or two versions of one, side by side: what differs, line by line, and every instrument of both. */
 @Component({

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { allItems, asMeasured, effectOf, ingredientFor } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { scaleG } from './words';
+import { scaleG } from '../ui/figures';
 
 const signed = (x: number, digits = 1): string => {
   const r = Number(x.toFixed(digits));

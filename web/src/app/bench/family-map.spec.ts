@@ -15,7 +15,9 @@ import {
   toX,
   toY,
 } from './map-layout';
-import { all, base, formulas, host, NONSENSE, num, show } from './testing/drawings';
+import { base } from '../ui/testing/muffins';
+import { all, host, num } from '../ui/testing/page';
+import { formulas, NONSENSE, show } from './testing/drawings';
 
 const axes = fc.constantFrom<readonly [Axis, Axis]>(['sugar', 'fat'], ['sugar', 'water'], ['fat', 'egg']);
 const family = fc.constantFrom(...families.filter((f) => f.id !== 'free'));

@@ -18,7 +18,7 @@ import {
   type Label,
   type Spot,
 } from './map-layout';
-import { pct } from './words';
+import { pct } from '../ui/figures';
 
 /** Another formula, or an earlier version of this one, on the map. */
 export interface Neighbour {

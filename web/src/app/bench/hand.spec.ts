@@ -9,7 +9,9 @@ import { EffectLine } from './effect-line';
 import { FamilyMap } from './family-map';
 import { Hand } from './hand';
 import { LedgerDrawing } from './ledger';
-import { all, base, host, lineOf, press, show } from './testing/drawings';
+import { base, lineOf } from '../ui/testing/muffins';
+import { all, host, press } from '../ui/testing/page';
+import { show } from './testing/drawings';
 
 const doc: Formula = { ...base, id: 'muffins' };
 

@@ -10,7 +10,8 @@ import {
   type Formula,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { scaleG, stepFor } from './words';
+import { scaleG } from '../ui/figures';
+import { stepFor } from './step-for';
 
 /**
  * The hand on the drawings: every bar, segment and point of the Bench that can be pulled goes through here, so that

@@ -1,6 +1,8 @@
 import { applyChanges, assess, plain } from '@orvin/core';
 import { LedgerDrawing } from './ledger';
-import { all, base, formulas, host, lineOf, NONSENSE, num, show } from './testing/drawings';
+import { base, lineOf } from '../ui/testing/muffins';
+import { all, host, num } from '../ui/testing/page';
+import { formulas, NONSENSE, show } from './testing/drawings';
 
 const MID = 284;
 

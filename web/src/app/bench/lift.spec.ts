@@ -1,7 +1,9 @@
 import { assess } from '@orvin/core';
 import { LiftDrawing } from './lift';
 import { LIFT } from './lift-scene';
-import { all, base, formulas, host, lineOf, NONSENSE, num, press, show } from './testing/drawings';
+import { base, lineOf } from '../ui/testing/muffins';
+import { all, host, num, press } from '../ui/testing/page';
+import { formulas, NONSENSE, show } from './testing/drawings';
 import { demoPound } from './testing/pound';
 
 const leftLabels = (el: Element): number[] =>

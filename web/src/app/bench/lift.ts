@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { familyFor, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
-import { pct } from './words';
+import { pct } from '../ui/figures';
 
 const said: Readonly<Record<LiftSource, string>> = {
   'soda met by acid': 'soda met by acid',

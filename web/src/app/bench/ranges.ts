@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { familyFor, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
-import { pct } from './words';
+import { pct } from '../ui/figures';
 
 type Measure = 'fat' | 'sugar' | 'egg' | 'water' | 'salt';
 const measures: readonly Measure[] = ['fat', 'sugar', 'egg', 'water', 'salt'];

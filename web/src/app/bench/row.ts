@@ -11,7 +11,8 @@ import {
   type Usual,
 } from '@orvin/core';
 import { Panels } from '../ui/panels';
-import { roleColour, scaleG, stepFor } from './words';
+import { roleColour, scaleG } from '../ui/figures';
+import { stepFor } from './step-for';
 
 /** One line of the formula sheet: as measured, name, grams, baker's %, and a bar to pull over its usual range. */
 @Component({

@@ -3,8 +3,7 @@ import { Router, provideRouter } from '@angular/router';
 import { allItems, assess, defaultKitchen } from '@orvin/core';
 import { KitchenDatabase } from '../data/database';
 import { Store } from '../data/store';
-import { all, host } from '../bench/testing/drawings';
-import { until } from '../bench/testing/until';
+import { all, host, until } from '../ui/testing/page';
 import { ComposeView } from './compose';
 
 describe('making up a formula', () => {

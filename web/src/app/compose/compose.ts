@@ -23,7 +23,7 @@ import { SelectModule } from 'primeng/select';
 import { Subject, switchMap } from 'rxjs';
 import { Solving } from '../compute/solving';
 import { Store } from '../data/store';
-import { pct, roleColour, scaleG } from '../bench/words';
+import { pct, roleColour, scaleG } from '../ui/figures';
 import { Asks } from '../ui/asks';
 import { bakeWords, tinWords } from '../ui/words';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { all, host } from '../bench/testing/drawings';
+import { all, host } from './testing/page';
 import { Asks } from './asks';
 
 @Component({

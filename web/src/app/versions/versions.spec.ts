@@ -5,8 +5,8 @@ import { KitchenDatabase } from '../data/database';
 import type { VersionRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
-import { all, base, host } from '../bench/testing/drawings';
-import { until } from '../bench/testing/until';
+import { base } from '../ui/testing/muffins';
+import { all, host, until } from '../ui/testing/page';
 import { treeOf } from './tree';
 import { Versions } from './versions';
 

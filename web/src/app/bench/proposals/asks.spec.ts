@@ -1,5 +1,5 @@
 import { presetOf, wishWords, defaultKitchen } from '@orvin/core';
-import { base } from '../testing/drawings';
+import { base } from '../../ui/testing/muffins';
 import { askOf, asks } from './asks';
 
 describe('the presses to ask with', () => {

@@ -13,7 +13,7 @@ import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core'
 import { Desk } from '../../desk/desk';
 import { Asks } from '../../ui/asks';
 import { Panels } from '../../ui/panels';
-import { scaleG } from '../words';
+import { scaleG } from '../../ui/figures';
 import { askOf, asks } from './asks';
 import { Proposals, type Swap } from './proposals';
 

@@ -3,8 +3,8 @@ import { allItems, assess, defaultKitchen, replacements, type Formula } from '@o
 import { KitchenDatabase } from '../../data/database';
 import { Store } from '../../data/store';
 import { Desk } from '../../desk/desk';
-import { all, base, host, lineOf, press } from '../testing/drawings';
-import { until } from '../testing/until';
+import { base, lineOf } from '../../ui/testing/muffins';
+import { all, host, press, until } from '../../ui/testing/page';
 import { Proposals } from './proposals';
 import { ProposalsBar } from './proposals-bar';
 

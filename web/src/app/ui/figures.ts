@@ -21,10 +21,3 @@ export const scaleG = (g: number): string =>
   g < 20 ? String(Math.round(g * 10) / 10) : g < 10_000 ? String(Math.round(g)) : `${Math.round(g / 100) / 10} k`;
 
 export const pct = (x: number): string => (x < 9.95 ? String(Math.round(x * 10) / 10) : String(Math.round(x)));
-
-/** A sensible step for the arrow keys: an eighth of a teaspoon of leavener, a gram of little, five grams of much. */
-export function stepFor(role: Role, grams: number, e: { shiftKey: boolean; altKey: boolean }): number {
-  const base =
-    role === 'leavener' || role === 'salt' || role === 'flavour' ? (grams < 8 ? 0.6 : 1) : grams < 30 ? 1 : 5;
-  return e.shiftKey ? base * 5 : e.altKey ? base / 5 : base;
-}
