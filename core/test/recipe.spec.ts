@@ -5,6 +5,7 @@ import {
   assess,
   defaultKitchen,
   differences,
+  type Formula,
   OrvinError,
   readRecipe,
   readRecipes,
@@ -303,5 +304,19 @@ describe('differences', () => {
     expect(differences(f, f)).toEqual([]);
     const d = differences(f, applyChanges(f, [{ itemId: id, grams: 175 }]));
     expect(d.map((x) => [x.kind, x.itemId, x.from, x.to])).toEqual([['amount', id, 150, 175]]);
+  });
+
+  it('tell what took the place of an ingredient on its line, be it as heavy as before', () => {
+    const f = demo('rye-and-pear-loaf');
+    const swapped: Formula = {
+      ...f,
+      groups: f.groups.map((g) => ({
+        ...g,
+        items: g.items.map((i) => (i.ingredient === 'rye-flour' ? { ...i, ingredient: 'spelt-flour' } : i)),
+      })),
+    };
+    const d = differences(f, swapped);
+    expect(d.map((x) => x.kind)).toEqual(['replaced']);
+    expect(d[0]?.words).toMatch(/^.*[Rr]ye.* \d+ g → .*[Ss]pelt.* \d+ g$/);
   });
 });

@@ -34,12 +34,14 @@ export function applyChanges(formula: Formula, changes: readonly Change[]): Form
 }
 
 export interface Difference {
-  readonly kind: 'added' | 'removed' | 'amount' | 'title' | 'family' | 'bake' | 'tins' | 'method';
+  readonly kind: 'added' | 'removed' | 'replaced' | 'amount' | 'title' | 'family' | 'bake' | 'tins' | 'method';
   readonly itemId?: string;
   readonly words: string;
   readonly from?: number;
   readonly to?: number;
 }
+
+const tenth = (g: number): number => Math.round(g * 10) / 10;
 
 /** What changed from `a` to `b`, in reading order, in words. */
 export function differences(a: Formula, b: Formula): Difference[] {
@@ -52,11 +54,19 @@ export function differences(a: Formula, b: Formula): Difference[] {
     const old = before.get(id);
     const name = ingredientFor(b, i).name;
     if (!old) out.push({ kind: 'added', itemId: id, words: `${name} added`, to: i.grams });
+    else if (old.ingredient !== i.ingredient)
+      out.push({
+        kind: 'replaced',
+        itemId: id,
+        words: `${ingredientFor(a, old).name} ${tenth(old.grams)} g → ${name} ${tenth(i.grams)} g`,
+        from: old.grams,
+        to: i.grams,
+      });
     else if (Math.abs(old.grams - i.grams) > 0.005)
       out.push({
         kind: 'amount',
         itemId: id,
-        words: `${name} ${Math.round(old.grams * 10) / 10} → ${Math.round(i.grams * 10) / 10} g`,
+        words: `${name} ${tenth(old.grams)} → ${tenth(i.grams)} g`,
         from: old.grams,
         to: i.grams,
       });
