@@ -9,7 +9,7 @@ import { heatBy } from './heat.js';
 import { planOf, type Planned } from './plan.js';
 import { conflictOf } from './conflict.js';
 import { presetOf, type Preset, type PresetId } from './presets.js';
-import { capital, proposalOf, shortName } from './proposal.js';
+import { capital, cautioned, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
 import { limitsOf, SWAP } from './settings.js';
@@ -69,9 +69,10 @@ export async function adapt(
       asked.kitchen,
       options,
     );
-    return isConflict(out)
-      ? named(out.wishes, out)
-      : out.map((p) => ({ ...p, costs: [...p.costs, ...asked.costs], cautions: preset.cautions }));
+    const said = cautioned(out, preset.cautions);
+    return isConflict(said)
+      ? named(said.wishes, said)
+      : said.map((p) => ({ ...p, costs: [...p.costs, ...asked.costs] }));
   }
   const plan = planOf(formula, asked, preset, options.locked ?? []);
   // what only flavours can be done without; what a batter is made of cannot

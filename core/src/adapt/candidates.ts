@@ -35,6 +35,15 @@ export function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Can
   return out;
 }
 
+/** Where powder brings sodium, one that brings potassium may take over a part of its work. */
+export function sodiumFreeFor(formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[] {
+  const powders = w.lines.filter((l) => l.grams > 0 && l.ingredient.leavener === 'powder');
+  if (powders.length === 0 || powders.some((l) => l.ingredient.powder === 'low-sodium')) return [];
+  const maxG = 1.5 * powders.reduce((s, l) => s + l.grams, 0);
+  const why = 'it lifts with potassium in the place of sodium';
+  return [{ ...candidateOf(formula, 'baking-powder-low-sodium', maxG, kitchen), why }];
+}
+
 /** A new line of an ingredient, not in the formula yet. */
 export function candidateOf(
   formula: Formula,

@@ -1,4 +1,5 @@
 import type { Diet } from '../ingredient/diet.js';
+import type { Wish } from './types.js';
 
 export type PresetId =
   | 'eggless'
@@ -36,7 +37,7 @@ export const presets: readonly Preset[] = [
   { id: 'whole-grain', name: 'more whole grain', about: 'half of the flour from the whole grain, or as much as the crumb bears', suits: [], cautions: [] },
   { id: 'less-sugar', name: 'less sugar', about: 'a quarter less sweet', suits: [], cautions: ['For diabetes, follow your clinician, not this program.'] },
   { id: 'less-fat', name: 'less fat', about: 'a quarter less fat', suits: [], cautions: [] },
-  { id: 'lower-sodium', name: 'less salt', about: 'a quarter less sodium, salt and leavener together', suits: [], cautions: ['Salt with potassium, and low-sodium powder, are not for everyone: ask your doctor or pharmacist.'] },
+  { id: 'lower-sodium', name: 'less salt', about: 'a quarter less sodium, salt and leavener together', suits: [], cautions: ['For a diet that a doctor has set, follow the doctor, not this program.'] },
   { id: 'nut-free', name: 'without nuts', about: 'no tree nuts and no peanut', suits: ['nut-free'], cautions: [LABELS] },
   { id: 'gluten-free', name: 'without gluten', about: 'no wheat, rye, barley, or oats', suits: ['gluten-free'], cautions: [LABELS, 'Boards, sieves, tins and toasters hold crumbs of other flours. Coeliacs follow their clinician, not this program.'] },
   { id: 'small-child', name: 'for a small child', about: 'less sugar and salt, nothing hard, no honey, alcohol or coffee', suits: [], cautions: ['No honey before 12 months, baked or not. No whole nuts or hard pieces under 5 years. Babies need no added sugar or salt at all: ask a health professional.'] },
@@ -45,3 +46,11 @@ export const presets: readonly Preset[] = [
 ];
 
 export const presetOf = (id: string): Preset | undefined => presets.find((p) => p.id === id);
+
+/** What is to be said where less of something is wished for, as its preset says it. */
+export const cautionsOf = (wishes: readonly Wish[]): string[] =>
+  wishes.flatMap((w) => {
+    if (w.kind !== 'change' || w.byPct >= 0) return [];
+    const id = w.of === 'sugar' ? 'less-sugar' : w.of === 'sodium' || w.of === 'salt' ? 'lower-sodium' : '';
+    return presetOf(id)?.cautions ?? [];
+  });

@@ -1,4 +1,5 @@
 import { assess } from '../balance/assess.js';
+import { allergensOf, cautionsOf } from '../balance/cautions.js';
 import { rangeOf, waterOutside } from '../balance/verdicts.js';
 import { outside } from '../balance/verdict.js';
 import { LEAN_USUAL } from '../balance/pulls.js';
@@ -12,7 +13,16 @@ import { familyFor } from '../balance/families.js';
 import type { Bowl } from './bowl.js';
 import { formulaWith } from './bowl.js';
 import type { Found } from './search.js';
-import type { Judged, Proposal, ProposalKind, ProposalLine, Request, Wish } from './types.js';
+import {
+  isConflict,
+  type Conflict,
+  type Judged,
+  type Proposal,
+  type ProposalKind,
+  type ProposalLine,
+  type Request,
+  type Wish,
+} from './types.js';
 import { isMet, traitsOf, wishWords } from './wishes.js';
 
 /** A figure that a change is for. */
@@ -314,9 +324,21 @@ export function proposalOf(
     after: judge(formula, bowl.kitchen),
     merit: weigh(formula, bowl.kitchen).merit,
     costs: [...costsOf(bowl.like, found.weighed), ...(extra.costs ?? [])],
-    cautions: extra.cautions ?? [],
+    cautions: [
+      ...new Set([...(kind === 'new' ? [] : newDangers(asked, formula, bowl.kitchen)), ...(extra.cautions ?? [])]),
+    ],
     request,
   };
+}
+
+/** What could hurt someone in this formula and could not in the one it came from: allergens first. */
+function newDangers(was: Formula, is: Formula, kitchen: Kitchen): string[] {
+  const had = new Set([...allergensOf(was, kitchen), ...cautionsOf(was, kitchen).map((c) => c.id)]);
+  const allergens = allergensOf(is, kitchen).filter((a) => !had.has(a));
+  return [
+    ...(allergens.length > 0 ? [`It now contains ${allergens.join(' and ')}, which it did not before.`] : []),
+    ...cautionsOf(is, kitchen).flatMap((c) => (had.has(c.id) ? [] : [c.words])),
+  ];
 }
 
 /** Lines that a swap left at nothing are gone; a line that was at nothing before stays. */
@@ -359,4 +381,11 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
       ],
     })),
   };
+}
+
+/** What came of a search, with what is to be said of every proposal in it. */
+export function cautioned(out: Proposal[] | Conflict, cautions: readonly string[]): Proposal[] | Conflict {
+  if (cautions.length === 0) return out;
+  const said = (p: Proposal): Proposal => ({ ...p, cautions: [...new Set([...p.cautions, ...cautions])] });
+  return isConflict(out) ? { ...out, nearest: out.nearest && said(out.nearest) } : out.map(said);
 }

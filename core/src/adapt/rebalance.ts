@@ -2,11 +2,12 @@ import { weigh, type Weighed } from '../balance/weigh.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { bowlOf, type Bowl } from './bowl.js';
-import { missingFrom } from './candidates.js';
+import { missingFrom, sodiumFreeFor } from './candidates.js';
 import { conflict, fault, worth } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
-import { proposalOf } from './proposal.js';
+import { cautionsOf } from './presets.js';
+import { cautioned, proposalOf } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
 import { FEWEST, HAIR, limitsOf, NEAREST, TRIFLE } from './settings.js';
 import { solverOf } from './solver.js';
@@ -28,6 +29,15 @@ export async function rebalance(
   request: Request = {},
   kitchen: Kitchen = defaultKitchen,
   options: AdaptOptions = {},
+): Promise<Proposal[] | Conflict> {
+  return cautioned(await proposalsFor(formula, request, kitchen, options), cautionsOf(request.wishes ?? []));
+}
+
+async function proposalsFor(
+  formula: Formula,
+  request: Request,
+  kitchen: Kitchen,
+  options: AdaptOptions,
 ): Promise<Proposal[] | Conflict> {
   const wrong = fault(formula, request, kitchen);
   if (wrong) return wrong;
@@ -71,7 +81,15 @@ export async function rebalance(
     offer('stock', bowl, hunt.again(bowl, NEAREST, withStock.wishes));
   }
   if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
-  if (out.length < 3) {
+  if (
+    asked.candidates === undefined &&
+    wishes.some((w) => w.kind === 'measure' && w.of === 'sodium' && w.max !== undefined)
+  ) {
+    const candidates = sodiumFreeFor(formula, start, kitchen);
+    const bowl = bowlOf(formula, { ...asked, candidates }, kitchen, wishes);
+    if (candidates.length > 0) offer('another', bowl, hunt.again(bowl, NEAREST));
+  }
+  if (out.length < 3 && !out.some((o) => o.kind === 'another')) {
     const other = hunt.again(
       first.bowl,
       FEWEST,

@@ -219,9 +219,6 @@ export async function substitute(
   const sugarG = weigh(formula, kitchen).totals.sugarG;
   const replacedSugar = Math.max(0, (from.per100.sugar * (usableGrams(item.grams) - put.kept)) / 100);
   const lower = r && r.coolerC > 0 && sugarG > 0 ? heatBy(solved.formula, (-r.coolerC * replacedSugar) / sugarG) : null;
-  // an allergen that another line has anyway is nothing new
-  const there = new Set(allItems(formula).flatMap((i) => ingredientFor(formula, i, kitchen).allergens));
-  const brings = (r?.brings ?? []).filter((a) => !there.has(a));
   const proposal = proposalOf('swap', formula, bowl, solved, request, {
     title: capital(`${pairOf(to, from)[0]} for ${pairOf(to, from)[1]}`),
     ...(lower && { formula: lower.formula }),
@@ -229,7 +226,6 @@ export async function substitute(
       ...(r && r.costs !== '' ? [r.costs] : []),
       ...(put.kept > 0 && r?.most ? [`no more than ${Math.round(100 * r.most)} % of the flour: ${r.whyMost}`] : []),
       ...(gum ? ['xanthan holds what gluten would'] : []),
-      ...(brings.length > 0 ? [`brings ${brings.join(' and ')}`] : []),
       ...(r && r.check !== '' ? [`check ${r.check}`] : []),
       ...(from.role === 'egg' ? eggCosts(formula, kitchen) : []),
       ...methodCost(formula, solved.formula, kitchen),

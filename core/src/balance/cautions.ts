@@ -26,6 +26,11 @@ export function cautionsOf(formula: Formula, kitchen?: Kitchen): Caution[] {
     });
   if (has((id) => ['plum', 'cherry', 'apricot', 'peach'].includes(id)))
     out.push({ id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.' });
+  if (has((id) => id === 'salt-low-sodium' || id === 'baking-powder-low-sodium'))
+    out.push({
+      id: 'potassium',
+      words: 'Salt or powder with potassium is not for everyone: ask your doctor or pharmacist.',
+    });
   return out;
 }
 

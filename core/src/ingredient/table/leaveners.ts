@@ -9,7 +9,7 @@ export const leaveners: readonly Row[] = [
   ['baking-powder-aluminium-free', 'Baking powder, aluminium-free', 'leavener', [6, 0, 0, 0, 30, 0], 0.91, '', { leavener: 'powder', powder: 'aluminium-free' }, 'aluminum-free baking powder|aluminium free baking powder|aluminum free baking powder'],
   ['cream-of-tartar', 'Cream of tartar', 'leavener', [0.2, 0, 0, 0, 0, 0.2], 0.65, '', { leavener: 'acid', acid: [525, 531, 531.4] }, 'tartar|potassium bitartrate|cream tartar'],
   ['citric-acid', 'Citric acid', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.95, '', { leavener: 'acid', acid: [1500, 1555, 1562] }, 'citric acid powder|lemon salt|sour salt'],
-  ['baking-powder-low-sodium', 'Baking powder, low-sodium', 'leavener', [6, 0, 0, 0, 30, 0], 0.88, '', { leavener: 'powder', powder: 'low-sodium' }, 'low-sodium baking powder|sodium-free baking powder|low sodium baking powder|salt-free baking powder'],
+  ['baking-powder-low-sodium', 'Low-sodium baking powder', 'leavener', [6, 0, 0, 0, 30, 0], 0.88, '', { leavener: 'powder', powder: 'low-sodium' }, 'baking powder, low-sodium|baking powder low-sodium|low-sodium baking powder|sodium-free baking powder|low sodium baking powder|salt-free baking powder'],
   ['baking-powder-home-made', 'Baking powder, home-made', 'leavener', [4, 0, 0, 0, 18, 0], 0.7, '', { leavener: 'powder', powder: 'home-made 1:2:1' }, 'home-made baking powder|homemade baking powder'],
   ['tartaric-acid', 'Tartaric acid', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.98, '', { leavener: 'acid', acid: [1300, 1331, 1333] }, 'tartaric acid powder'],
   ['malic-acid', 'Malic acid', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.9, '', { leavener: 'acid', acid: [1450, 1489, 1492] }, ''],

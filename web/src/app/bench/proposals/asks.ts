@@ -45,9 +45,13 @@ export const asks: readonly { readonly name: string; readonly asks: readonly Ask
   {
     name: 'less',
     asks: [
-      ask('less-sugar', 'sugar', 'A quarter less sugar', { kind: 'change', of: 'sugar', byPct: -25 }),
-      ask('less-fat', 'fat', 'A quarter less fat', { kind: 'change', of: 'fat', byPct: -25 }),
-      ask('less-salt', 'salt', 'A quarter less sodium, leavener included', {
+      ask('less-sugar', 'sugar', 'A quarter less sugar, or as much as you say', {
+        kind: 'change',
+        of: 'sugar',
+        byPct: -25,
+      }),
+      ask('less-fat', 'fat', 'A quarter less fat, or as much as you say', { kind: 'change', of: 'fat', byPct: -25 }),
+      ask('less-salt', 'salt', 'A quarter less sodium, or as much as you say; leavener counts', {
         kind: 'change',
         of: 'sodium',
         byPct: -25,
@@ -74,6 +78,18 @@ export const asks: readonly { readonly name: string; readonly asks: readonly Ask
     ],
   },
 ];
+
+/** How much less, per cent, where something is to be less. */
+export const shares: readonly { readonly pct: number; readonly name: string }[] = [
+  { pct: 10, name: 'a tenth' },
+  { pct: 25, name: 'a quarter' },
+  { pct: 33, name: 'a third' },
+  { pct: 50, name: 'half' },
+];
+export const isLess = (a: Ask | undefined): boolean => a?.wish?.kind === 'change';
+/** What an ask wishes, less by so many per cent where it is of less. */
+export const wishOf = (a: Ask, lessPct: number): Wish | undefined =>
+  a.wish?.kind === 'change' ? { ...a.wish, byPct: -lessPct } : a.wish;
 
 const all = asks.flatMap((g) => g.asks);
 export const askOf = (id: string): Ask | undefined => all.find((a) => a.id === id);

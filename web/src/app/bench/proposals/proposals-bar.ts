@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
@@ -11,16 +12,31 @@ import {
 } from '@angular/core';
 import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core';
 import { Desk } from '../../desk/desk';
+import { FormsModule } from '@angular/forms';
+import { SelectModule } from 'primeng/select';
 import { Asks } from '../../ui/asks';
 import { Panels } from '../../ui/panels';
 import { scaleG } from '../../ui/figures';
-import { askOf, asks } from './asks';
+import { askOf, asks, isLess, shares } from './asks';
 import { Proposals, type Swap } from './proposals';
+
+/**
+ * Focus needs the page laid out: once the frame is drawn it costs nothing, before it the drawing of every instrument
+ * would be one long task.
+ */
+function focusOnceDrawn(element: HTMLElement | undefined, still: () => boolean): void {
+  if (element)
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        if (element.isConnected && still()) element.focus({ preventScroll: true });
+      }),
+    );
+}
 
 /** Asks for something, or replaces a line, and flicks through what the search proposes: each on all instruments. */
 @Component({
   selector: 'orvin-proposals',
-  imports: [Asks],
+  imports: [Asks, FormsModule, NgTemplateOutlet, SelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proposals-bar.html',
   styleUrl: './proposals-bar.scss',
@@ -34,6 +50,9 @@ export class ProposalsBar {
     name: g.name,
     asks: g.asks.map(({ id, name, title }) => ({ id, name, title, says: `${g.name} ${name}` })),
   }));
+  protected readonly shares = shares.map((x) => ({ ...x, name: `by ${x.name}` }));
+  /** Whether something is to be less, so that it can be said by how much. */
+  protected readonly less = computed(() => [...this.p.asked()].some((id) => isLess(askOf(id))));
   /** Asked for by hand; while a proposal is shown the presses are folded away, so that the instruments can be seen. */
   protected readonly unfolded = signal(false);
   protected readonly folded = computed(() => this.p.shown() !== null && !this.unfolded());
@@ -86,8 +105,8 @@ export class ProposalsBar {
     afterRenderEffect(() => {
       const keep = this.keepButton()?.nativeElement;
       const first = this.first()?.nativeElement;
-      if (this.p.mode() === 'line' && !this.p.shown()) first?.focus({ preventScroll: true });
-      else if (document.activeElement === document.body) keep?.focus({ preventScroll: true });
+      if (this.p.mode() === 'line' && !this.p.shown()) focusOnceDrawn(first, () => true);
+      else focusOnceDrawn(keep, () => document.activeElement === document.body);
     });
   }
 
@@ -149,12 +168,14 @@ export class ProposalsBar {
   protected key(e: KeyboardEvent): void {
     const target = e.target as HTMLElement;
     const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && (target as HTMLInputElement).type !== 'checkbox';
+    const select = target.closest('p-select');
+    if (select?.querySelector('[aria-expanded=true]')) return;
     if (this.panels.anyOpen || e.ctrlKey || e.metaKey || e.altKey || this.p.mode() === 'shut') return;
     if (e.key === 'Escape') {
       e.preventDefault();
       return this.p.close();
     }
-    if (typing || e.defaultPrevented) return;
+    if (typing || select || e.defaultPrevented) return;
     if (e.key.toLowerCase() === 'n') this.p.next(e.shiftKey ? -1 : 1);
   }
 }

@@ -164,6 +164,26 @@ describe('proposals on the Bench', () => {
     expect(p.swaps().some((s) => s.replacement.ingredient === 'kefir')).toBeFalse();
   });
 
+  it('asks for as much less as is said, by anything that is to be less', async () => {
+    p.open();
+    p.toggle('less-sugar');
+    await until(fixture, () => !p.busy() && p.shown() !== null, 'a quarter less');
+    const sugar = (): number => assess(desk.shown() as Formula).totals.sugarPct;
+    const quarter = sugar();
+    const how = host(fixture).querySelector('p-select');
+    expect(how?.textContent).toContain('by a quarter');
+    p.lessPct.set(50);
+    await until(fixture, () => !p.busy() && sugar() < 0.8 * quarter, 'half');
+    expect(how?.textContent).toContain('by half');
+    expect(p.shown()?.cautions.join(' ')).toContain('diabetes');
+    // nothing is less: nothing to say of it
+    p.toggle('less-sugar');
+    p.toggle('moister');
+    await until(fixture, () => host(fixture).querySelector('p-select') === null, 'no longer asked');
+    p.close();
+    expect(p.lessPct()).toBe(25);
+  });
+
   it('takes any wish or limit in force away again by its own press', async () => {
     const flour = lineOf('plain-flour', off);
     p.open();

@@ -16,7 +16,7 @@ import { Subject, of, switchMap, type Subscription } from 'rxjs';
 import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';
 import { Desk } from '../../desk/desk';
-import { askOf } from './asks';
+import { askOf, wishOf } from './asks';
 
 /** How many replacements are solved at a time. */
 const SOLVED = 8;
@@ -48,6 +48,8 @@ export class Proposals {
   /** Shut, asking for something, or at one line to limit or replace it. */
   readonly mode = signal<'shut' | 'ask' | 'line'>('shut');
   readonly asked = signal<ReadonlySet<string>>(new Set());
+  /** How much less, per cent, of what is to be less. */
+  readonly lessPct = signal(25);
   readonly limits = signal<ReadonlyMap<string, Limit>>(new Map());
   readonly lineId = signal<string | null>(null);
   readonly busy = signal(false);
@@ -79,9 +81,10 @@ export class Proposals {
       const kitchen = this.desk.kitchen();
       const asked = this.asked();
       const limits = this.limits();
+      const lessPct = this.lessPct();
       const locked = this.desk.plan().locked ?? [];
       untracked(() => {
-        if (mode === 'ask' && f && !this.keeping) this.ask(f, kitchen, asked, limits, locked);
+        if (mode === 'ask' && f && !this.keeping) this.ask(f, kitchen, asked, lessPct, limits, locked);
       });
     });
     effect(() => {
@@ -118,6 +121,7 @@ export class Proposals {
     if (this.mode() === 'shut') return;
     this.reset();
     this.asked.set(new Set());
+    this.lessPct.set(25);
     this.limits.set(new Map());
     this.lineId.set(null);
     this.mode.set('shut');
@@ -160,13 +164,14 @@ export class Proposals {
     f: Formula,
     kitchen: Kitchen,
     asked: ReadonlySet<string>,
+    lessPct: number,
     limits: ReadonlyMap<string, Limit>,
     locked: readonly string[],
   ): void {
     const chosen = [...asked].map(askOf);
     const preset = chosen.find((a) => a?.preset)?.preset;
     const wishes: Wish[] = [
-      ...chosen.flatMap((a) => (a?.wish ? [a.wish] : [])),
+      ...chosen.flatMap((a) => (a && wishOf(a, lessPct)) ?? []),
       ...[...limits].map(([itemId, l]): Wish => ({ kind: 'amount', itemId, ...l })),
     ];
     this.busy.set(true);
