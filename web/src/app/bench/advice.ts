@@ -22,6 +22,7 @@ import { Panels } from '../ui/panels';
   host: {
     '(document:keydown)': 'key($event)',
     '(pointerenter)': 'warm()',
+    '(focusin)': 'warm()',
     '[class.trying]': 'desk.ghost() !== null',
     'aria-live': 'polite',
   },

@@ -32,6 +32,6 @@ export interface SolveJobs {
     options: Pick<PresetOptions, 'wishes' | 'locked'>,
   ): Promise<Proposal[] | Conflict>;
   compose(wasm: WasmUrl, wishes: ComposeWishes, kitchen: Kitchen): Promise<Proposal[] | Conflict>;
-  /** Loads the solver, so that the first wish does not wait for it. */
+  /** Loads the solver and tries it, so that the first wish does not wait for it. True where it was not stopped before. */
   warm(wasm: WasmUrl): Promise<boolean>;
 }

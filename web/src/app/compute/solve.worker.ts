@@ -1,4 +1,14 @@
-import { adapt, compose, rebalance, substitute, type Solver } from '@orvin/core';
+import {
+  adapt,
+  allItems,
+  applyChanges,
+  compose,
+  defaultKitchen,
+  isConflict,
+  rebalance,
+  substitute,
+  type Solver,
+} from '@orvin/core';
 import { expose } from 'comlink';
 import type { SolveJobs, WasmUrl } from './solve-jobs';
 
@@ -21,6 +31,21 @@ function stoppable(): () => Promise<boolean> {
   };
 }
 
+/**
+ * Loads the solver and has it search once, for anything, so that the engine has compiled what a wish will run; stopped
+ * as soon as there is a wish.
+ */
+async function warmUp(wasm: WasmUrl): Promise<boolean> {
+  const options = { solver: await solverAt(wasm), cancelled: stoppable() };
+  if (await options.cancelled()) return false;
+  const made = await compose({ family: 'muffin' }, defaultKitchen, options);
+  const formula = isConflict(made) ? null : (made[0]?.formula ?? null);
+  if (formula === null || (await options.cancelled())) return false;
+  const tilted = allItems(formula).map((i, n) => ({ itemId: i.id, grams: n % 2 === 0 ? i.grams * 1.6 : i.grams }));
+  await rebalance(applyChanges(formula, tilted), {}, defaultKitchen, options);
+  return true;
+}
+
 const jobs: SolveJobs = {
   rebalance: (wasm, formula, request, kitchen) =>
     rebalance(formula, request, kitchen, { solver: solverAt(wasm), cancelled: stoppable() }),
@@ -29,6 +54,6 @@ const jobs: SolveJobs = {
   adapt: (wasm, formula, preset, kitchen, options) =>
     adapt(formula, preset, kitchen, { ...options, solver: solverAt(wasm), cancelled: stoppable() }),
   compose: (wasm, wishes, kitchen) => compose(wishes, kitchen, { solver: solverAt(wasm) }),
-  warm: (wasm) => solverAt(wasm).then(() => true),
+  warm: warmUp,
 };
 expose(jobs);

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { allItems, assess, defaultKitchen, isConflict, type Conflict, type Formula, type Proposal } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
-import { firstValueFrom, toArray } from 'rxjs';
+import { filter, firstValueFrom, interval, toArray } from 'rxjs';
 import type { Outcome } from './pool';
 import { Solving } from './solving';
 
@@ -51,6 +51,24 @@ describe('the solving worker', () => {
     const swap = value(await firstValueFrom(solving.substitute(off, yogurt, 'buttermilk', defaultKitchen)));
     expect(allItems(swap.formula).some((i) => i.ingredient === 'buttermilk')).toBeTrue();
     expect(came).toBeFalse();
+  });
+
+  it('tries the solver beforehand where there is time, and gives that up for a wish', async () => {
+    const solving = TestBed.inject(Solving);
+    const tried = (): PerformanceEntryList => performance.getEntriesByName('orvin warm');
+    performance.clearMeasures('orvin warm');
+    solving.warm();
+    solving.warm();
+    await firstValueFrom(interval(25).pipe(filter(() => tried().length > 0)));
+    expect(tried().length).toBe(1);
+    const fresh = TestBed.runInInjectionContext(() => new Solving());
+    fresh.warm();
+    expect((await firstValueFrom(fresh.rebalance(off, {}, defaultKitchen))).ok).toBeTrue();
+    // once there was a wish there is nothing left to try
+    const before = tried().length;
+    fresh.warm();
+    await firstValueFrom(fresh.rebalance(off, {}, defaultKitchen));
+    expect(tried().length).toBe(before);
   });
 
   it('makes up formulas, and says in words what it cannot', async () => {

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { ComposeWishes, Conflict, Formula, Kitchen, PresetId, Proposal, Request } from '@orvin/core';
-import type { Observable } from 'rxjs';
+import { Subscription, defer, type Observable } from 'rxjs';
 import { Pool, type Outcome } from './pool';
 import type { SolveJobs } from './solve-jobs';
 
@@ -15,14 +15,24 @@ export class Solving extends Pool<SolveJobs> {
     worker.postMessage('stop');
   }
 
-  private warmed = false;
+  private warming: Subscription | null = null;
 
-  /** Loads the solver, once, so that the first wish does not wait for it. */
+  /** Loads the solver and tries it, once, so that the first wish does not wait for it. */
   warm(): void {
-    if (this.warmed) return;
-    this.warmed = true;
     // should it fail, the first wish says so
-    this.run('warm', 'warm', this.wasm).subscribe();
+    this.warming ??= super.run('warm', 'warm', this.wasm).subscribe();
+  }
+
+  /** A wish comes before any warming. */
+  override run<K extends keyof SolveJobs & string>(
+    channel: string,
+    job: K,
+    ...args: Parameters<SolveJobs[K]>
+  ): Observable<Outcome<Awaited<ReturnType<SolveJobs[K]>>>> {
+    return defer(() => {
+      (this.warming ??= Subscription.EMPTY).unsubscribe();
+      return super.run(channel, job, ...args);
+    });
   }
 
   rebalance(formula: Formula, request: Request, kitchen: Kitchen): Observable<Outcome<Proposal[] | Conflict>> {

@@ -137,6 +137,11 @@ describe('proposals on the Bench', () => {
     expect(rows.length).toBe(p.swaps().length);
     const milk = rows.find((r) => /Whole milk/.test(r.textContent ?? '')) as HTMLButtonElement;
     expect(milk.textContent).toMatch(/needs |nothing else to change/);
+    // what a swap could do to someone is said before it is tried
+    for (const s of p.swaps())
+      for (const c of s.proposal?.cautions ?? [])
+        expect(host(fixture).querySelector('.swaps')?.textContent).toContain(c);
+    expect(p.swaps().some((s) => (s.proposal?.cautions.length ?? 0) > 0)).toBeTrue();
     milk.click();
     await until(fixture, () => p.shown() !== null, 'tried');
     expect(grams('yogurt')).toBeNaN();
