@@ -336,7 +336,7 @@ function newDangers(was: Formula, is: Formula, kitchen: Kitchen): string[] {
   const had = new Set([...allergensOf(was, kitchen), ...cautionsOf(was, kitchen).map((c) => c.id)]);
   const allergens = allergensOf(is, kitchen).filter((a) => !had.has(a));
   return [
-    ...(allergens.length > 0 ? [`It now contains ${allergens.join(' and ')}, which it did not before.`] : []),
+    ...(allergens.length > 0 ? [`Brings ${allergens.join(' and ')}, which was not in it before.`] : []),
     ...cautionsOf(is, kitchen).flatMap((c) => (had.has(c.id) ? [] : [c.words])),
   ];
 }
