@@ -25,6 +25,7 @@ import {
 import { bowlOf } from '../src/adapt/bowl.js';
 import { distances } from '../src/adapt/model.js';
 import { weigh } from '../src/balance/weigh.js';
+import { saysItsDangers } from './support/dangers.js';
 import { disturb, randomFrom } from './support/disturbed.js';
 import { demo, demoIds } from './support/make.js';
 
@@ -180,6 +181,7 @@ describe('replacing an ingredient', () => {
         if (!r) return;
         const p = await substitute(f, item.id, r.ingredient, defaultKitchen, r.state ? { state: r.state } : {});
         expect(Number.isFinite(p.merit)).toBeTrue();
+        saysItsDangers(f, p);
         expect(p.lines.length > 0 || p.costs.length > 0)
           .withContext(`${id}: ${r.ingredient} for ${item.ingredient}`)
           .toBeTrue();
@@ -213,6 +215,7 @@ describe('presets', () => {
               .withContext(`${context}: ${i.ingredient}`)
               .toContain(diet);
           expect(p.cautions.join()).withContext(context).toContain('packets');
+          saysItsDangers(f, p);
           if (!isConflict(out))
             expect(p.merit)
               .withContext(context)
