@@ -125,6 +125,21 @@ describe('rebalancing', () => {
     }
   });
 
+  it('keeps the batter as much as it is beside another wish, and then scales nothing', async () => {
+    for (const id of ['cardamom-yogurt-round', 'rye-and-pear-loaf']) {
+      const f = demo(id);
+      const grams = assess(f).totals.batterG;
+      const less: Wish = { kind: 'change', of: 'sugar', byPct: -25 };
+      for (const p of proposals(await rebalance(f, { wishes: [less, { kind: 'batter', grams }] }))) {
+        expect(Math.abs(assess(p.formula).totals.batterG / grams - 1)).toBeLessThan(0.0201);
+        for (const l of p.lines) {
+          expect(l.reason).not.toContain('scaled');
+          expect(l.fromG).not.toBeCloseTo(l.toG, 1);
+        }
+      }
+    }
+  });
+
   it('never moves a locked line, goes beyond a limit or above what is in stock', async () => {
     await fc.assert(
       fc.asyncProperty(

@@ -6,6 +6,7 @@ import type { Formula, Kitchen, Role } from '../formula/types.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { ratesOf, type Rates } from './rates.js';
 import { onStep, stepG } from '../quantity/steps.js';
+import { BATTER_WITHIN_PCT } from './settings.js';
 import type { Candidate, Request, Wish } from './types.js';
 
 /** A line of the batter as the programme sees it. */
@@ -96,8 +97,12 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     ),
   );
   // a batter of another weight is the same one scaled, from where the search begins
-  const scaled = total?.kind === 'batter' ? scaledTo(asked, total.grams, [...held, ...exact.keys()], kitchen) : asked;
   const start = weigh(asked, kitchen);
+  const scaled =
+    total?.kind === 'batter' &&
+    Math.abs(start.totals.batterG / total.grams - 1) > (total.withinPct ?? BATTER_WITHIN_PCT) / 100
+      ? scaledTo(asked, total.grams, [...held, ...exact.keys()], kitchen)
+      : asked;
   const like = request.like ? weigh(request.like, kitchen) : start;
   const groupOf = new Map(asked.groups.flatMap((g) => g.items.map((i) => [i.id, g])));
   const nutIsBase = start.totals.baseG > start.totals.flourG + start.totals.cocoaG + 1e-9;

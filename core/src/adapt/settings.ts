@@ -20,3 +20,6 @@ export const limitsOf = (o: AdaptOptions): Limits => ({
 
 /** How a swap is judged: the character is kept, and each further line touched has to be worth it. */
 export const SWAP: Weights = { merit: 400, touch: 0.9, change: 0.8, character: 6 };
+
+/** How far a batter may be from the weight that is wished for, %, unless the wish says. */
+export const BATTER_WITHIN_PCT = 2;

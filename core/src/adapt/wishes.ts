@@ -10,6 +10,7 @@ import { combine, constant, minus, scaled, type Linear, type Sense } from './lin
 import type { Model } from './model.js';
 import { ratesOf } from './rates.js';
 import type { Measured, Request, TraitId, Wish } from './types.js';
+import { BATTER_WITHIN_PCT } from './settings.js';
 
 export const measuredWords: Readonly<Record<Measured, string>> = {
   fat: 'fat',
@@ -168,7 +169,7 @@ export function isMet(wish: Wish, formula: Formula, w: Weighed, kitchen: Kitchen
     case 'left-soda':
       return between(w.ledger.leftSodaGPer100gBatter.typical, wish.min, wish.max, 0.005);
     case 'batter':
-      return Math.abs(w.totals.batterG / wish.grams - 1) <= (wish.withinPct ?? 2) / 100 + 1e-6;
+      return Math.abs(w.totals.batterG / wish.grams - 1) <= (wish.withinPct ?? BATTER_WITHIN_PCT) / 100 + 1e-6;
     case 'change':
     case 'texture':
       return true;
@@ -331,7 +332,7 @@ export function rowsOf(wish: Wish, bowl: Bowl, model: Model, grams: readonly num
         0.002 * t.batterG,
       );
     case 'batter': {
-      const by = (wish.withinPct ?? 2) / 100;
+      const by = (wish.withinPct ?? BATTER_WITHIN_PCT) / 100;
       return limit(total('batter'), constant(wish.grams * (1 - by)), constant(wish.grams * (1 + by)), 0.2 * wish.grams);
     }
     case 'hold': // pinned in the bowl

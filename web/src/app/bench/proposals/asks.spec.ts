@@ -16,7 +16,7 @@ describe('the presses to ask with', () => {
       expect(a.title.length).withContext(a.id).toBeGreaterThan(4);
       if (a.preset) expect(presetOf(a.preset)).withContext(a.id).toBeDefined();
       if (a.wish)
-        expect(wishWords(a.wish, base, defaultKitchen).length)
+        expect(wishWords(a.wish({ lessPct: 25, batterG: 900 }), base, defaultKitchen).length)
           .withContext(a.id)
           .toBeGreaterThan(5);
     }

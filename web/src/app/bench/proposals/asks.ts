@@ -1,5 +1,12 @@
 import { presetOf, type PresetId, type Wish } from '@orvin/core';
 
+/** What a wish is worked out from. */
+export interface AskedNow {
+  /** How much less, per cent, where something is to be less. */
+  readonly lessPct: number;
+  readonly batterG: number;
+}
+
 /** Something to ask of a formula with one press. */
 export interface Ask {
   readonly id: string;
@@ -8,17 +15,20 @@ export interface Ask {
   readonly says: string;
   readonly title: string;
   /** Wishes join; presets stand alone. */
-  readonly wish?: Wish;
+  readonly wish?: (now: AskedNow) => Wish;
   readonly preset?: PresetId;
 }
 
-const ask = (id: string, name: string, title: string, wish: Wish): Ask => ({
+const ask = (id: string, name: string, title: string, wish: Wish | ((now: AskedNow) => Wish)): Ask => ({
   id,
   name,
-  says: id.startsWith('less-') ? `less ${name}` : name,
+  says: id.startsWith('less-') ? `less ${name}` : id === 'as-much' ? 'as much batter as now' : name,
   title,
-  wish,
+  wish: typeof wish === 'function' ? wish : () => wish,
 });
+/** Less of something, by as much as is said. */
+const less = (of: 'sugar' | 'fat' | 'sodium', name: string, title: string): Ask =>
+  ask(`less-${name}`, name, title, ({ lessPct }) => ({ kind: 'change', of, byPct: -lessPct }));
 const preset = (id: PresetId, name: string, title: string): Ask => ({
   id,
   name,
@@ -40,22 +50,23 @@ export const asks: readonly { readonly name: string; readonly asks: readonly Ask
         min: 0.13,
         max: 0.22,
       }),
+      ask(
+        'as-much',
+        'as much as now',
+        'No more batter than now, and no less: it has to fill the same tin',
+        ({ batterG }) => ({
+          kind: 'batter',
+          grams: batterG,
+        }),
+      ),
     ],
   },
   {
     name: 'less',
     asks: [
-      ask('less-sugar', 'sugar', 'A quarter less sugar, or as much as you say', {
-        kind: 'change',
-        of: 'sugar',
-        byPct: -25,
-      }),
-      ask('less-fat', 'fat', 'A quarter less fat, or as much as you say', { kind: 'change', of: 'fat', byPct: -25 }),
-      ask('less-salt', 'salt', 'A quarter less sodium, or as much as you say; leavener counts', {
-        kind: 'change',
-        of: 'sodium',
-        byPct: -25,
-      }),
+      less('sugar', 'sugar', 'A quarter less sugar, or as much as you say'),
+      less('fat', 'fat', 'A quarter less fat, or as much as you say'),
+      less('sodium', 'salt', 'A quarter less sodium, or as much as you say; leavener counts'),
     ],
   },
   {
@@ -86,10 +97,7 @@ export const shares: readonly { readonly pct: number; readonly name: string }[] 
   { pct: 33, name: 'a third' },
   { pct: 50, name: 'half' },
 ];
-export const isLess = (a: Ask | undefined): boolean => a?.wish?.kind === 'change';
-/** What an ask wishes, less by so many per cent where it is of less. */
-export const wishOf = (a: Ask, lessPct: number): Wish | undefined =>
-  a.wish?.kind === 'change' ? { ...a.wish, byPct: -lessPct } : a.wish;
+export const isLess = (a: Ask | undefined): boolean => a?.id.startsWith('less-') === true;
 
 const all = asks.flatMap((g) => g.asks);
 export const askOf = (id: string): Ask | undefined => all.find((a) => a.id === id);

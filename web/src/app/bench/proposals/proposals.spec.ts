@@ -181,6 +181,14 @@ describe('proposals on the Bench', () => {
     await until(fixture, () => !p.busy() && sugar() < 0.8 * quarter, 'half');
     expect(how?.textContent).toContain('by half');
     expect(p.shown()?.cautions.join(' ')).toContain('diabetes');
+    // and all of it in the same tin
+    const batter = (): number => assess(desk.shown() as Formula).totals.batterG;
+    p.lessPct.set(25);
+    p.toggle('as-much');
+    await until(fixture, () => !p.busy() && p.shown() !== null && sugar() > 0.9 * quarter, 'as much batter');
+    expect(Math.abs(batter() / assess(off).totals.batterG - 1)).toBeLessThan(0.021);
+    expect(host(fixture).textContent).toContain('as much batter as now ✕');
+    p.toggle('as-much');
     // nothing is less: nothing to say of it
     p.toggle('less-sugar');
     p.toggle('moister');

@@ -1,6 +1,7 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
+  assess,
   isConflict,
   replacements,
   withLines,
@@ -16,7 +17,7 @@ import { Subject, of, switchMap, type Subscription } from 'rxjs';
 import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';
 import { Desk } from '../../desk/desk';
-import { askOf, wishOf } from './asks';
+import { askOf } from './asks';
 
 /** How many replacements are solved at a time. */
 const SOLVED = 8;
@@ -170,8 +171,9 @@ export class Proposals {
   ): void {
     const chosen = [...asked].map(askOf);
     const preset = chosen.find((a) => a?.preset)?.preset;
+    const now = { lessPct, batterG: assess(f, kitchen).totals.batterG };
     const wishes: Wish[] = [
-      ...chosen.flatMap((a) => (a && wishOf(a, lessPct)) ?? []),
+      ...chosen.flatMap((a) => a?.wish?.(now) ?? []),
       ...[...limits].map(([itemId, l]): Wish => ({ kind: 'amount', itemId, ...l })),
     ];
     this.busy.set(true);
