@@ -1,6 +1,6 @@
 // Sets everything up and runs every check; ends with `N passed, N failed`.
 import { spawn } from 'node:child_process';
-import { ensureBrowser, ensureBuilt, ensureInstalled, root } from './lib/ready.mjs';
+import { ensureBrowser, ensureInstalled, root } from './lib/ready.mjs';
 
 ensureInstalled();
 process.env['CHROME_BIN'] = ensureBrowser();
@@ -71,10 +71,10 @@ async function quick() {
   await check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
   await check('core used from outside, types', 'npx', ['tsc', '-p', 'core/test/consumer/tsconfig.json']);
   await check('core used from outside, in Node alone', process.execPath, ['core/test/consumer/run.mjs']);
+  await check('application, built', process.execPath, ['scripts/build.mjs']);
 }
 await Promise.all([quick(), check('core', 'npm', ['run', '-s', 'test', '-w', 'core'], jasmine)]);
 await check('web', 'npx', ['ng', 'test'], karma);
-ensureBuilt();
 await check('journeys', 'npx', ['playwright', 'test'], playwright, `${root}e2e`);
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -202,7 +202,7 @@ describe('presets', () => {
 
   it('leave nothing in that cannot stay, across the formulas of the demo, and keep their cautions beside it', async () => {
     for (const [n, [preset, diet]] of (Object.entries(suits) as [PresetId, Diet][]).entries())
-      for (const id of demoIds.filter((_, i) => (i + n) % 2 === 0)) {
+      for (const id of demoIds.filter((_, i) => (i + n) % 3 === 0)) {
         const f = demo(id);
         const out = await adapt(f, preset);
         const list = isConflict(out) ? (out.nearest ? [out.nearest] : []) : out;
