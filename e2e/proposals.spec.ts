@@ -99,6 +99,18 @@ test('asks join, presets and limits are kept to, and what cannot be had is said'
   await page.getByRole('button', { name: 'ask for something else' }).click();
   await page.getByRole('button', { name: 'less sugar' }).click();
   await expect(offer(page)).toContainText('less caster sugar, 200 g →');
+  await expect(offer(page)).toContainText('For diabetes');
+  // by how much, with keys: Escape leaves the list alone first, and everything only then
+  const how = page.getByRole('combobox', { name: 'How much less' });
+  await how.press('Space');
+  await expect(page.getByRole('option', { name: 'by half' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('option')).toHaveCount(0);
+  await expect(offer(page)).toBeVisible();
+  await how.press('Space');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(offer(page)).toContainText('10 % less sugar');
   // all of the sugar, and yet a quarter less of it
   await page.locator('orvin-row', { hasText: 'Caster sugar' }).hover();
   await page.getByRole('button', { name: 'Limit or replace Caster sugar' }).click();

@@ -1,5 +1,8 @@
 import { pullOf } from '../balance/pulls.js';
 import type { Ingredient } from '../formula/types.js';
+import { powderTypeOf } from '../leavening/parts.js';
+import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
+import { gasMmolPerG } from '../leavening/thumb.js';
 
 /** What an ingredient does in a batter, as far as another can do it instead. */
 export type Job =
@@ -80,8 +83,13 @@ export function jobOf(i: Ingredient): Job | null {
 /** Whether a family's crumb is a bread's or a cake's, for how much of a weak flour it bears. */
 export const isBread = (family: string): boolean => /bread|loaf|biscuit|scone/.test(family) && family !== 'quick-bread';
 
-/** g of soda in a gram of double-acting powder. */
-const SODA_IN_POWDER = 0.29;
+/** Gas that a gram of soda, or of a powder of its type, gives once acid has met it, mmol CO2; 0 for anything else. */
+export const gasPerG = (i: Ingredient): number =>
+  i.leavener === 'soda'
+    ? 1000 / SODA_G_PER_MOL
+    : i.leavener === 'powder'
+      ? gasMmolPerG(powderKind(powderTypeOf(i)))
+      : 0;
 
 /** How much a gram of each must weigh the same as, by the job: pure fat, sugar, salt, gas or plain weight. */
 export function equalG(job: Job, from: Ingredient, to: Ingredient, grams: number): number {
@@ -99,12 +107,7 @@ export function equalG(job: Job, from: Ingredient, to: Ingredient, grams: number
       return by(from.acidMeq?.typical ?? 0, to.acidMeq?.typical ?? 0);
     case 'soda':
     case 'powder':
-      // by gas: a double-acting powder is a little over a quarter soda
-      return from.leavener === to.leavener
-        ? grams
-        : to.leavener === 'soda'
-          ? grams * SODA_IN_POWDER
-          : grams / SODA_IN_POWDER;
+      return by(gasPerG(from), gasPerG(to));
     case 'cream':
       return clamp(by(from.per100.fat, to.per100.fat), 0.6 * grams, 1.6 * grams);
     default:

@@ -1,6 +1,6 @@
 import type { Family } from '../balance/families.js';
 import type { Ingredient } from '../formula/types.js';
-import { isBread, jobOf } from './jobs.js';
+import { gasPerG, isBread, jobOf } from './jobs.js';
 import { flavourPct, type Skeleton } from './table/skeletons.js';
 import { standIns } from './table/stand-ins.js';
 
@@ -106,7 +106,7 @@ export function partsFor(
   else if (/fruit-cake|tea-loaf/.test(family.id) && whole.length === 0)
     for (const [id, pct] of s.plainly ?? []) if (find(id).pieces) put(id, pct, 'fold-in');
 
-  leaven(parts, family, put);
+  leaven(parts, family, put, find);
   return [...parts.values()];
 }
 
@@ -115,6 +115,7 @@ function leaven(
   parts: ReadonlyMap<string, Part>,
   family: Family,
   put: (id: string, pct: number, group: Part['group']) => void,
+  find: (id: string) => Ingredient,
 ): void {
   const list = [...parts.values()];
   const meq = list.reduce(
@@ -129,8 +130,9 @@ function leaven(
   const wanted = ((0.55 * family.lift[0] + 0.45 * family.lift[1]) * base) / 100 - own;
   if (wanted <= 0.5) return;
   const bySoda = meq > 3 ? Math.min(0.85 * meq, 0.8 * wanted) : 0;
-  // 1 g of soda is 11.9 mmol; a gram of double-acting powder gives about 3.45
-  if (bySoda > 1) put('baking-soda', bySoda / 11.9, 'dry');
-  const rest = wanted - bySoda;
-  if (rest > 1) put('baking-powder', rest / 3.45, 'dry');
+  const leavener = (id: string, mmol: number): void => {
+    if (mmol > 1) put(id, mmol / gasPerG(find(id)), 'dry');
+  };
+  leavener('baking-soda', bySoda);
+  leavener('baking-powder', wanted - bySoda);
 }

@@ -48,7 +48,7 @@ export const presets: readonly Preset[] = [
 export const presetOf = (id: string): Preset | undefined => presets.find((p) => p.id === id);
 
 /** What is to be said where less of something is wished for, as its preset says it. */
-export const cautionsOf = (wishes: readonly Wish[]): string[] =>
+export const wishCautions = (wishes: readonly Wish[]): string[] =>
   wishes.flatMap((w) => {
     if (w.kind !== 'change' || w.byPct >= 0) return [];
     const id = w.of === 'sugar' ? 'less-sugar' : w.of === 'sodium' || w.of === 'salt' ? 'lower-sodium' : '';

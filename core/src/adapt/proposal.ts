@@ -57,10 +57,10 @@ const KEEPS: Readonly<Record<Dim, string>> = {
 const DIMS = Object.keys(MENDS) as Dim[];
 
 /** How far outside its band each figure is, in units of merit, with the side. */
-function offBand(w: Weighed, kitchenless = false): Readonly<Record<Dim, number>> {
+function offBand(w: Weighed): Readonly<Record<Dim, number>> {
   const { totals: t, family } = w;
   const none = { lift: 0, soda: 0, tang: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, beam: 0, batter: 0 };
-  if (t.baseG <= 0 || kitchenless) return none;
+  if (t.baseG <= 0) return none;
   const step = w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
   const soda = Math.max(0, w.ledger.leftSodaGPer100gBatter.typical - step) / 0.2;
   if (family.id === 'free') return { ...none, soda };

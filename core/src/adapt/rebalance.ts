@@ -6,7 +6,7 @@ import { missingFrom, sodiumFreeFor } from './candidates.js';
 import { conflict, fault, worth } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
-import { cautionsOf } from './presets.js';
+import { wishCautions } from './presets.js';
 import { cautioned, proposalOf } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
 import { FEWEST, HAIR, limitsOf, NEAREST, TRIFLE } from './settings.js';
@@ -30,7 +30,7 @@ export async function rebalance(
   kitchen: Kitchen = defaultKitchen,
   options: AdaptOptions = {},
 ): Promise<Proposal[] | Conflict> {
-  return cautioned(await proposalsFor(formula, request, kitchen, options), cautionsOf(request.wishes ?? []));
+  return cautioned(await proposalsFor(formula, request, kitchen, options), wishCautions(request.wishes ?? []));
 }
 
 async function proposalsFor(

@@ -3,8 +3,9 @@ import type { Change, Formula, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
 import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
-import type { Line } from '../leavening/parts.js';
-import { SODA_G_PER_MOL } from '../leavening/powders.js';
+import { powderTypeOf, type Line } from '../leavening/parts.js';
+import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
+import { gasMmolPerG } from '../leavening/thumb.js';
 import { weigh, type Weighed } from './weigh.js';
 import { aFamily, type Family } from './families.js';
 import { LEAN_USUAL } from './pulls.js';
@@ -44,7 +45,7 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
   if (powder && right < soda.grams) {
     const wanted = ((w.lift.target[0] * 0.6 + w.lift.target[1] * 0.4) * w.totals.baseG) / 100;
     const met = Math.min((right / SODA_G_PER_MOL) * 1000, w.ledger.acidMeq.typical);
-    const perGram = 3.45;
+    const perGram = gasMmolPerG(powderKind(powderTypeOf(powder.ingredient, kitchen)));
     const g = onStep(powder.ingredient, Math.max(powder.grams, (wanted - met) / perGram), w.totals.batterG, kitchen);
     if (g !== powder.grams)
       out.push({

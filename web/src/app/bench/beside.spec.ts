@@ -1,8 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { allItems, applyChanges, assess, defaultKitchen, type Formula } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import { allItems, applyChanges, assess, type Formula } from '@orvin/core';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { Around } from './around';
 import { BesideView } from './beside';
@@ -16,14 +16,10 @@ const pound: Formula = { ...demoPound, id: 'pound', title: 'Pound cake' };
 describe('two formulas side by side', () => {
   let store: Store;
   let desk: Desk;
-  let name: string;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [provideRouter([]), Around] });
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     for (const f of [muffins, pound]) await store.commit(f.id, 'read', 'working', f.id, null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
@@ -31,8 +27,7 @@ describe('two formulas side by side', () => {
   afterEach(async () => {
     await store.settled();
     desk.putDown();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   async function open(): Promise<ComponentFixture<BesideView>> {
@@ -96,11 +91,8 @@ describe('two formulas side by side', () => {
 
 describe('what stands around a formula', () => {
   it('is the rest of the kitchen and its own versions, each with its place on the map', async () => {
-    const name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [provideRouter([]), Around] });
-    const store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    const store = await openKitchen();
     for (const f of [muffins, pound]) await store.commit(f.id, 'read', 'working', f.id, null, { formula: f, plan: {} });
     await store.freeze(muffins, 'kept');
     const around = TestBed.inject(Around);
@@ -116,7 +108,6 @@ describe('what stands around a formula', () => {
     expect(at?.water).toBeCloseTo(t.waterPct, 9);
     await around.look('pound');
     expect(around.neighbours().map((n) => n.title)).toEqual(['Muffins']);
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 });

@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, type Formula } from '@orvin/core';
+import { type Formula } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Card } from './card';
 
 const recipe = (steps: number): Formula =>
@@ -13,18 +13,13 @@ const recipe = (steps: number): Formula =>
 
 describe('the card', () => {
   let store: Store;
-  let name: string;
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
   });
   afterEach(async () => {
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   for (const [steps, fits] of [

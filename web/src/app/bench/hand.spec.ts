@@ -1,8 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { allItems, assess, defaultKitchen, type Formula } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import { allItems, assess, type Formula } from '@orvin/core';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { AdviceBar } from './advice';
 import { EffectLine } from './effect-line';
@@ -19,14 +19,10 @@ describe('the hand on the drawings', () => {
   let desk: Desk;
   let store: Store;
   let hand: Hand;
-  let name: string;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [Hand, provideRouter([])] });
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: doc, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
@@ -35,8 +31,7 @@ describe('the hand on the drawings', () => {
   afterEach(async () => {
     await store.settled();
     desk.putDown();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const grams = (ingredient: string): number =>

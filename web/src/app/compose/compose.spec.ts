@@ -1,33 +1,25 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { Router, provideRouter } from '@angular/router';
-import { allItems, assess, defaultKitchen } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
-import { all, host, until } from '../ui/testing/page';
+import { allItems, assess } from '@orvin/core';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
+import { all, coldSolver, host, until } from '../ui/testing/page';
 import { ComposeView } from './compose';
 
 describe('making up a formula', () => {
-  // each begins with a worker of its own, whose solver is cold
-  const usual = jasmine.DEFAULT_TIMEOUT_INTERVAL;
-  beforeAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = 40_000));
-  afterAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = usual));
+  coldSolver();
 
   let store: Store;
-  let name: string;
   let fixture: ComponentFixture<ComposeView>;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     fixture = TestBed.createComponent(ComposeView);
   });
   afterEach(async () => {
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
   const ask = (words: string): HTMLButtonElement =>
     all(host(fixture), '.ask').find((b) => b.textContent?.trim() === words) as HTMLButtonElement;

@@ -65,14 +65,17 @@ export class ComposeView {
   private readonly router = inject(Router);
   protected readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
   protected readonly families = families.filter((f) => f.id !== 'free').map((f) => ({ id: f.id, name: f.name }));
-  protected readonly textures = textures;
-  protected readonly diets = diets;
   protected readonly sources = sources;
 
   protected readonly family = signal<FamilyId>('muffin');
   protected readonly flavours = signal<readonly Flavour[]>([]);
   protected readonly texture = signal<ReadonlySet<string>>(new Set());
   protected readonly without = signal<ReadonlySet<string>>(new Set());
+  /** Wishes that are pressed, row by row. */
+  protected readonly rows = [
+    { id: 'textures', name: 'made', asks: textures, on: this.texture },
+    { id: 'diets', name: 'without', asks: diets, on: this.without },
+  ];
   protected readonly source = signal('anything');
   protected readonly tinId = signal<string>('');
   protected readonly pieces = signal<number | null>(null);

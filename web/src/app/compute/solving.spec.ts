@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { allItems, assess, defaultKitchen, isConflict, type Conflict, type Formula, type Proposal } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import { filter, firstValueFrom, interval, toArray } from 'rxjs';
+import { coldSolver } from '../ui/testing/page';
 import type { Outcome } from './pool';
 import { Solving } from './solving';
 
@@ -12,10 +13,7 @@ const off: Formula = readRecipe(
 const yogurt = allItems(off).find((i) => i.ingredient === 'yogurt')?.id ?? '';
 
 describe('the solving worker', () => {
-  // each begins with a worker of its own, whose solver is cold
-  const usual = jasmine.DEFAULT_TIMEOUT_INTERVAL;
-  beforeAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = 40_000));
-  afterAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = usual));
+  coldSolver();
 
   const value = <T>(o: Outcome<T>): T => {
     if (!o.ok) throw new Error(o.words);

@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { allItems, defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { knownBakes, place } from './bakery';
 import { Desk } from './desk';
 
@@ -16,21 +16,16 @@ const f: Formula = {
 describe('the desk', () => {
   let desk: Desk;
   let store: Store;
-  let name: string;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('loaf');
   });
   afterEach(async () => {
     desk.putDown();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const flour = (): string => allItems(f)[0]?.id ?? '';

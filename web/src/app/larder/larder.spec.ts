@@ -2,8 +2,8 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Type } from '@angular/core';
 import { provideRouter } from '@angular/router';
 import { defaultKitchen, type Ingredient, type Kitchen } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Ingredients } from './ingredients';
 import { Kit } from './kit';
 import { KitchenEdit } from './kitchen-edit';
@@ -12,7 +12,6 @@ import { TinKit } from './tin-kit';
 
 describe('the larder', () => {
   let store: Store;
-  let name: string;
   let fixture: ComponentFixture<unknown>;
 
   const show = async <T>(part: Type<T>): Promise<HTMLElement> => {
@@ -43,18 +42,14 @@ describe('the larder', () => {
 
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     TestBed.inject(KitchenEdit);
     await new Promise((r) => setTimeout(r, 30));
   });
   afterEach(async () => {
     fixture.destroy();
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   it('keeps ovens, bowls and mixer as typed, and one step each to undo', async () => {

@@ -1,10 +1,10 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import { type BakeRecord, type Formula } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom, filter } from 'rxjs';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Log } from './log';
@@ -19,14 +19,10 @@ const f: Formula = {
 describe('logging a bake', () => {
   let fixture: ComponentFixture<Log>;
   let store: Store;
-  let name: string;
 
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([])] });
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
     await TestBed.inject(Desk).pickUp('loaf');
     fixture = TestBed.createComponent(Log);
@@ -40,8 +36,7 @@ describe('logging a bake', () => {
     TestBed.inject(Desk).putDown();
     fixture.destroy();
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const until = async (test: () => boolean): Promise<boolean> => {

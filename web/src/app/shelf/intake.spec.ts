@@ -2,9 +2,9 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { defaultKitchen } from '@orvin/core';
 import { readRecipe, settle, write } from '@orvin/core/reading';
-import { KitchenDatabase } from '../data/database';
 import { Notices } from '../data/notices';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Intake } from './intake';
 
 const recipe = 'Oat squares\n200 g rolled oats\n2 cups (180 g) flour\n80 g honey\n100 g butter\n5 g baking powder';
@@ -13,20 +13,15 @@ const file = (name: string, text: string): File => new File([text], name);
 describe('taking recipes in', () => {
   let intake: Intake;
   let store: Store;
-  let name: string;
 
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     intake = TestBed.inject(Intake);
   });
   afterEach(async () => {
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const shelf = async (): Promise<string[]> =>

@@ -1,8 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { defaultKitchen } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Intake } from './intake';
 import { Proof } from './proof';
 
@@ -20,14 +20,10 @@ Bake at 180C for 14 minutes.`;
 describe('the proof sheet', () => {
   let fixture: ComponentFixture<Proof>;
   let store: Store;
-  let name: string;
 
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await TestBed.inject(Intake).read(text, defaultKitchen);
     fixture = TestBed.createComponent(Proof);
     await fixture.whenStable();
@@ -35,8 +31,7 @@ describe('the proof sheet', () => {
   afterEach(async () => {
     fixture.destroy();
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const host = (): HTMLElement => fixture.nativeElement as HTMLElement;

@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import { applyChanges, allItems, defaultKitchen, type Formula, type Kitchen } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
-import { KitchenDatabase } from '../data/database';
 import { Notices } from '../data/notices';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { Undo } from './undo';
 
@@ -16,13 +16,9 @@ describe('undo in each view', () => {
   let store: Store;
   let undo: Undo;
   let desk: Desk;
-  let name: string;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('sc', 'read', 'working', 'sc', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('sc');
@@ -31,8 +27,7 @@ describe('undo in each view', () => {
   afterEach(async () => {
     desk.putDown();
     await store.settled();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const settle = async (test: () => boolean): Promise<void> => {

@@ -1,9 +1,9 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { allItems, applyChanges, defaultKitchen, type Formula } from '@orvin/core';
-import { KitchenDatabase } from '../data/database';
+import { allItems, applyChanges, type Formula } from '@orvin/core';
 import type { VersionRecord } from '../data/records';
-import { Store } from '../data/store';
+import type { Store } from '../data/store';
+import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { base } from '../ui/testing/muffins';
 import { all, host, until } from '../ui/testing/page';
@@ -43,15 +43,11 @@ describe('the tree of versions', () => {
 describe('the page of versions', () => {
   let store: Store;
   let desk: Desk;
-  let name: string;
   let fixture: ComponentFixture<Versions>;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('cake', 'read', 'working', 'cake', null, { formula: cake, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('cake');
@@ -65,8 +61,7 @@ describe('the page of versions', () => {
   afterEach(async () => {
     await store.settled();
     desk.putDown();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
   const row = (n: number): Element => all(host(fixture), '.tree > li')[3 - n] as Element;
   const word = (n: number, label: RegExp): HTMLButtonElement =>

@@ -1,10 +1,10 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { allItems, assess, defaultKitchen, replacements, type Formula } from '@orvin/core';
-import { KitchenDatabase } from '../../data/database';
-import { Store } from '../../data/store';
+import { allItems, assess, replacements, type Formula } from '@orvin/core';
+import type { Store } from '../../data/store';
+import { closeKitchen, openKitchen } from '../../data/testing/kitchen';
 import { Desk } from '../../desk/desk';
 import { base, lineOf } from '../../ui/testing/muffins';
-import { all, host, press, until } from '../../ui/testing/page';
+import { all, coldSolver, host, press, until } from '../../ui/testing/page';
 import { Proposals } from './proposals';
 import { ProposalsBar } from './proposals-bar';
 
@@ -20,23 +20,16 @@ const off: Formula = {
 };
 
 describe('proposals on the Bench', () => {
-  // each begins with a worker of its own, whose solver is cold
-  const usual = jasmine.DEFAULT_TIMEOUT_INTERVAL;
-  beforeAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = 40_000));
-  afterAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = usual));
+  coldSolver();
 
   let desk: Desk;
   let store: Store;
   let p: Proposals;
-  let name: string;
   let fixture: ComponentFixture<ProposalsBar>;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
     TestBed.configureTestingModule({ providers: [Proposals] });
-    store = TestBed.inject(Store);
-    await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+    store = await openKitchen();
     await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: off, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
@@ -49,8 +42,7 @@ describe('proposals on the Bench', () => {
     host(fixture).remove();
     await store.settled();
     desk.putDown();
-    store.close();
-    await new KitchenDatabase(name).delete();
+    await closeKitchen(store);
   });
 
   const button = (words: string | RegExp): HTMLButtonElement => {
