@@ -110,7 +110,7 @@ line(
 line(
   'predictBake, likely, loaf',
   median(() => void predictBake({ tin: loaf, batterG: 1000, family: 'quick-bread', ovenC: 175 }), 15),
-  'aim < 100 ms',
+  'aim < 50 ms',
 );
 const coarse = simulate(at(loaf, 1000)).doneMin ?? 0;
 const fine = simulate({ ...at(loaf, 1000), resolution: 2.5 }).doneMin ?? 0;
@@ -135,19 +135,29 @@ const model: Model = {
   }),
   walls: { base: wall, open: wall, tin: wall, 'inner tin': wall },
   aw: 0.93,
-  mc: 0.138,
+  mc: 0.68,
+  waterKgM3: 300,
   startC: 60,
 };
 const state = begin(model);
-const STEPS = 4000;
-const ms = median(() => {
-  for (let i = 0; i < STEPS; i++) step(state, 5, 180);
-}, 5);
-const ns = (ms * 1e6) / (STEPS * 2 * 14 * 16);
-const c = nanosecondsInC();
+const STEPS = 1500;
+/** The best of many short runs on either side, taken by turns, so that a machine that slows down now and then is fair to both. */
+let [ns, c]: [number, number | null] = [Infinity, null];
+for (let turn = 0; turn < 6; turn++) {
+  for (let run = 0; run < 6; run++) {
+    const from = performance.now();
+    for (let i = 0; i < STEPS; i++) step(state, 5, 180);
+    ns = Math.min(ns, ((performance.now() - from) * 1e6) / (STEPS * 2 * 14 * 16));
+  }
+  const other = nanosecondsInC();
+  if (other !== null) c = Math.min(c ?? Infinity, other);
+}
 console.log(
   `solver: ${ns.toFixed(2)} ns per cell update${c === null ? '; no C compiler here to compare with' : `, ${c.toFixed(2)} ns for the same loop in C -O2: ${(ns / c).toFixed(2)} times`}`,
 );
+const ranged = (n: number): number =>
+  median(() => void predictBake({ tin: loaf, batterG: 1000, family: 'quick-bread', ovenC: 175, samples: n }), 3);
+line('predictBake with a range of 32 samples, loaf, one core', ranged(32), 'aim < 2000 ms in workers');
 if (sink === 0) console.log('');
 await import('./adapt.js');
 
@@ -155,6 +165,6 @@ function nanosecondsInC(): number | null {
   const out = join(mkdtempSync(join(tmpdir(), 'orvin-')), 'sweep');
   const built = spawnSync('cc', ['-O2', '-o', out, new URL('sweep.c', import.meta.url).pathname]);
   if (built.status !== 0) return null;
-  const ran = spawnSync(out, ['8000'], { encoding: 'utf8' });
+  const ran = spawnSync(out, ['3000'], { encoding: 'utf8' });
   return ran.status === 0 ? Number(ran.stdout.split(' ')[0]) : null;
 }

@@ -34,18 +34,32 @@ export {
   type Difference,
 } from './formula/formula.js';
 export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
+export { bowlPlan, type BowlPlan } from './scale/bowls.js';
+export { bakeAndFreeze, type Portion } from './scale/portions.js';
+export { roundToKitchen, wholeEggFactors, type RoundedFormula, type Shift } from './scale/rounded.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
-export { fitTins, type TinFit } from './tin/fit.js';
+export { fitTins, shareOut, type Sharing, type TinFit } from './tin/fit.js';
+export { cutSlab, type Cut, type CutShape } from './tin/cut.js';
+export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
+export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
+export { matchTin, sizeWords } from './tin/naming.js';
+export { scoopsFor, type Scoops } from './tin/scoop.js';
 export {
   predictBake,
   statedBake,
+  withRange,
   type BakeInput,
   type BakePrediction,
   type Known,
   type PlanMark,
 } from './bake/predict.js';
+export { bakeInputOf } from './bake/input.js';
+export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
+export { divideAlike, type Together } from './bake/together.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
-export type { Sample } from './bake/run.js';
+export type { Sample, Section } from './bake/record.js';
+export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
+export { DARK, GOLDEN, PALE } from './bake/browning.js';
 export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
 
 export { defaultKitchen } from './kitchen/default.js';

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import type { BakeInput } from './predict.js';
+import { materials } from './materials.js';
 import { setupOf } from './setup.js';
 import { simulate } from './run.js';
 
@@ -13,6 +14,10 @@ export interface KnownBake {
 export interface Calibration {
   /** Factor on heat transfer: above 1, this oven and tin heat faster than the model thought. */
   readonly speed: number;
+  /** How much hotter the air is than the dial, K, beyond the declared bias; only from many bakes. */
+  readonly biasC?: number;
+  /** Factor on the tins' emissivity; only from many bakes in unlike tins. */
+  readonly emissivity?: number;
   /** One sigma of ln(speed) that is left. */
   readonly sdLog: number;
   /** One sigma of ln(time) for a prediction made with it. */
@@ -37,8 +42,7 @@ const RESIDUAL_SD = 0.055;
 /** The speed at which the model bakes this tin in the observed minutes; null when no speed between 0.35 and 2.8 does. */
 export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): number | null {
   const at = (logSpeed: number): number => {
-    const run = simulate({ ...setupOf(input, kitchen), speed: Math.exp(logSpeed), resolution: 0.75, untilDone: true });
-    return Math.log((run.doneMin ?? 1e4) / minutes);
+    return Math.log(minutesAt(input, { speed: Math.exp(logSpeed) }, kitchen) / minutes);
   };
   let x0 = 0;
   let f0 = at(x0);
@@ -55,16 +59,37 @@ export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): 
   return Math.exp(x1);
 }
 
+/** Minutes that the model gives with some of a calibration, on a coarser grid; very many when it is never done. */
+function minutesAt(
+  input: BakeInput,
+  x: { speed: number; biasC?: number; emissivity?: number },
+  kitchen: Kitchen | undefined,
+): number {
+  const setup = setupOf(input, kitchen);
+  const stages = setup.stages.map((s) => ({ ...s, ovenC: s.ovenC + (x.biasC ?? 0) }));
+  return (
+    simulate({ ...setup, stages, speed: x.speed, emissivity: x.emissivity ?? 1, resolution: 0.7 }, { untilDone: true })
+      .doneMin ?? 1e4
+  );
+}
+
+interface Seen {
+  readonly bake: KnownBake;
+  readonly sd: number;
+}
+
 /**
- * Learns one factor on heat transfer from known bakes, each weighed by how much its time can be trusted, against a
- * prior of 22 % (13 % in time). One bake moves it part of the way, several move it nearly all.
+ * Learns from known bakes, each weighed by how much its time can be trusted: one factor on heat transfer first, against
+ * a prior of 22 % (13 % in time); from five bakes at heats 20 K apart the oven's error against its dial (prior 10 K)
+ * beside it; from six in tins of unlike surface their emissivity too (prior 30 %). One bake moves it part of the way,
+ * several move it nearly all.
  *
  * @param history bakes with known minutes; order does not matter
  */
 export function calibrate(history: readonly KnownBake[], kitchen?: Kitchen): Calibration {
   let precision = 1 / (PRIOR_SD * PRIOR_SD);
   let weighted = 0;
-  let used = 0;
+  const seen: Seen[] = [];
   const doubts: string[] = [];
   for (const h of history) {
     if (!(h.minutes > 1 && h.minutes < 600)) continue;
@@ -78,20 +103,114 @@ export function calibrate(history: readonly KnownBake[], kitchen?: Kitchen): Cal
     const sd = TIME_SD[h.kind] / TIME_EXPONENT;
     precision += 1 / (sd * sd);
     weighted += Math.log(speed) / (sd * sd);
-    used++;
+    seen.push({ bake: h, sd: TIME_SD[h.kind] });
   }
-  const log = weighted / precision;
-  const speed = Math.min(SPEED_BOUNDS[1], Math.max(SPEED_BOUNDS[0], Math.exp(log)));
+  const used = seen.length;
+  const bound = (x: number): number => Math.min(SPEED_BOUNDS[1], Math.max(SPEED_BOUNDS[0], x));
   const sdLog = 1 / Math.sqrt(precision);
+  const first = weighted / precision;
+  const more = refine(seen, first, kitchen);
+  const speed = bound(Math.exp(more?.log ?? first));
   const timeSd = Math.hypot(sdLog * TIME_EXPONENT, used > 0 ? RESIDUAL_SD : 0);
-  return { speed, sdLog, timeSd, used, words: wordsFor(speed, used), doubts };
+  return {
+    speed,
+    ...(more?.biasC !== undefined && { biasC: more.biasC }),
+    ...(more?.emissivity !== undefined && { emissivity: more.emissivity }),
+    sdLog,
+    timeSd,
+    used,
+    words: wordsFor(speed, used, more?.biasC),
+    doubts,
+  };
 }
 
-function wordsFor(speed: number, used: number): string {
+const PRIOR = { speed: PRIOR_SD, biasC: 10, emissivity: 0.3 } as const;
+/** Bakes from which a second and a third parameter are learned, and how far apart their heats have to lie, K. */
+const FOR_BIAS = { bakes: 5, apartC: 20 };
+const FOR_EMISSIVITY = 6;
+
+/** Speed with the oven's bias, and with the tins' emissivity, by one Gauss–Newton step each; null when data are few. */
+function refine(
+  seen: readonly Seen[],
+  log: number,
+  kitchen: Kitchen | undefined,
+): { log: number; biasC?: number; emissivity?: number } | null {
+  const heats = seen.map((s) => s.bake.input.ovenC);
+  if (seen.length < FOR_BIAS.bakes || Math.max(...heats) - Math.min(...heats) < FOR_BIAS.apartC) return null;
+  const surfaces = new Set(seen.map((s) => materials[s.bake.input.tin.material].eps));
+  const withEps = seen.length >= FOR_EMISSIVITY && surfaces.size > 1;
+  const names = withEps ? (['speed', 'biasC', 'emissivity'] as const) : (['speed', 'biasC'] as const);
+  const priors = names.map((n) => PRIOR[n]);
+  let x = names.map((n) => (n === 'speed' ? log : 0));
+  const logs = (at: readonly number[]): number[] =>
+    seen.map((s) =>
+      Math.log(
+        minutesAt(
+          s.bake.input,
+          { speed: Math.exp(at[0] as number), biasC: at[1] ?? 0, emissivity: Math.exp(at[2] ?? 0) },
+          kitchen,
+        ) / s.bake.minutes,
+      ),
+    );
+  for (let round = 0; round < 2; round++) {
+    const now = logs(x);
+    const step = [0.05, 3, 0.1];
+    const slopes = names.map((_, k) =>
+      logs(x.map((v, i) => (i === k ? v + (step[k] as number) : v))).map(
+        (v, i) => (v - (now[i] as number)) / (step[k] as number),
+      ),
+    );
+    // (J'J/sd2 + prior) dx = -J'e/sd2 - prior x
+    const rows = names.map((_, a) => {
+      const row = names.map((_, b) =>
+        seen.reduce(
+          (sum, s, i) => sum + ((slopes[a]?.[i] ?? 0) * (slopes[b]?.[i] ?? 0)) / (s.sd * s.sd),
+          a === b ? 1 / (priors[a] as number) ** 2 : 0,
+        ),
+      );
+      const right = seen.reduce(
+        (sum, s, i) => sum - ((slopes[a]?.[i] ?? 0) * (now[i] as number)) / (s.sd * s.sd),
+        -(x[a] as number) / (priors[a] as number) ** 2,
+      );
+      return [...row, right];
+    });
+    const move = solved(rows);
+    x = x.map((v, i) => v + Math.max(-2 * (priors[i] as number), Math.min(2 * (priors[i] as number), move[i] ?? 0)));
+  }
+  return {
+    log: x[0] as number,
+    biasC: Math.round(10 * (x[1] as number)) / 10,
+    ...(withEps && { emissivity: Math.exp(x[2] as number) }),
+  };
+}
+
+/** Solves a small positive definite system given as rows with the right side last. */
+function solved(rows: readonly (readonly number[])[]): number[] {
+  const a = rows.map((r) => [...r]);
+  const n = a.length;
+  for (let i = 0; i < n; i++)
+    for (let r = i + 1; r < n; r++) {
+      const f = (a[r]?.[i] ?? 0) / (a[i]?.[i] ?? 1);
+      for (let c = i; c <= n; c++) (a[r] as number[])[c] = (a[r]?.[c] ?? 0) - f * (a[i]?.[c] ?? 0);
+    }
+  const x = new Array<number>(n).fill(0);
+  for (let i = n - 1; i >= 0; i--) {
+    let v = a[i]?.[n] ?? 0;
+    for (let c = i + 1; c < n; c++) v -= (a[i]?.[c] ?? 0) * (x[c] as number);
+    x[i] = v / (a[i]?.[i] ?? 1);
+  }
+  return x;
+}
+
+function wordsFor(speed: number, used: number, biasC: number | undefined): string {
   if (used === 0) return 'No known time yet: an ordinary oven is assumed.';
   const pct = Math.round(100 * Math.abs(speed - 1));
   const from = used === 1 ? 'one known bake' : `${used} known bakes`;
+  const oven =
+    biasC !== undefined && Math.abs(biasC) >= 2
+      ? `, and the air is about ${Math.abs(Math.round(biasC))} °C ${biasC > 0 ? 'hotter' : 'cooler'} than the dial says`
+      : '';
   if (pct < 3)
-    return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven.`;
-  return `From ${from}: heats ${pct} % ${speed > 1 ? 'faster' : 'slower'} than an ordinary oven.`;
+    return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven${oven}.`;
+  return `From ${from}: heats ${pct} % ${speed > 1 ? 'faster' : 'slower'} than an ordinary oven${oven}.`;
 }

@@ -1,4 +1,4 @@
-import type { TinMaterial } from '../formula/types.js';
+import type { TinLining, TinMaterial } from '../formula/types.js';
 
 /**
  * How a tin's wall takes up heat: emissivity of the outside, heat capacity J/m2K, resistance m2K/W between outside and
@@ -8,38 +8,47 @@ export interface Material {
   readonly eps: number;
   readonly capacity: number;
   readonly resistance: number;
+  /** Share of the heat that the bare wall above the batter takes up and conducts down to it. */
+  readonly fin: number;
 }
 
 export const materials: Readonly<Record<TinMaterial, Material>> = {
-  'light metal': { eps: 0.6, capacity: 2200, resistance: 0 },
-  'shiny metal': { eps: 0.3, capacity: 2200, resistance: 0 },
-  'dark metal': { eps: 0.9, capacity: 2600, resistance: 0 },
-  glass: { eps: 0.9, capacity: 9000, resistance: 0.005 },
-  ceramic: { eps: 0.85, capacity: 13000, resistance: 0.006 },
-  silicone: { eps: 0.85, capacity: 2600, resistance: 0.008 },
-  'cast iron': { eps: 0.9, capacity: 17000, resistance: 0 },
+  'light metal': { eps: 0.6, capacity: 2200, resistance: 0, fin: 0.8 },
+  'shiny metal': { eps: 0.3, capacity: 2200, resistance: 0, fin: 0.8 },
+  'dark metal': { eps: 0.9, capacity: 2600, resistance: 0, fin: 0.8 },
+  glass: { eps: 0.9, capacity: 9000, resistance: 0.005, fin: 0.1 },
+  ceramic: { eps: 0.85, capacity: 13000, resistance: 0.006, fin: 0.1 },
+  silicone: { eps: 0.85, capacity: 2600, resistance: 0.008, fin: 0 },
+  'cast iron': { eps: 0.9, capacity: 17000, resistance: 0, fin: 0.8 },
   // free-form pieces stand on an ordinary tray
-  none: { eps: 0.6, capacity: 2200, resistance: 0.001 },
+  none: { eps: 0.6, capacity: 2200, resistance: 0.001, fin: 0 },
 };
+
+/** Resistance that a lining adds between tin and batter, m2K/W: paper with its air, and paper in two layers with more outside. */
+export const linings: Readonly<Record<TinLining, number>> = { none: 0, paper: 0.002, double: 0.012 };
 
 /**
  * Parameters of the model. `fitted` were adjusted on the table of home-baking times in docs/science/bake.md; the others
  * are literature values or judgements, with their ranges there.
  */
 export const parameters = {
-  kS: 0.33,
   aw: 0.93,
+  /** Share of evaporation–condensation transport in the pores that is realised. */
   beta: 0.35,
-  boilableWater: 0.3,
+  /** Share of the batter's weight that is water too firmly held to boil off. */
+  boundWater: 0.1,
   matrixDensity: 1230,
-  hcStill: 5,
-  hcFan: 14,
+  /** Fitted: convection in a still oven, W/m2K; 5 to 10 are plausible. A fan oven's is a judgement, 12 to 20. */
+  hcStill: 7,
+  hcFan: 15,
   epsTop: 0.9,
   ovenDroopK: 40,
   ovenRecoveryS: 300,
   innerFace: 0.6,
+  /** Fitted: share of the oven's heat that the sides of cups in a tray get: they stand close and see each other. */
+  trayFace: 0.505,
   /** Fitted: weakening of the oven's heat with the tin's size, (0.2 m / sqrt(area))^n. */
-  sizeExponent: 0.2,
-  /** Fitted: kg/m2 lost by which a surface's evaporation has halved. */
-  mc: 0.138,
+  sizeExponent: 0.31,
+  /** Fitted: kg/m2 lost by which a surface's evaporation, by 5 W/m2K, has halved. */
+  mc: 0.68,
 } as const;

@@ -32,7 +32,7 @@ export function boilingPoint(aw: number, p: number): number {
 }
 
 export interface Crumb {
-  /** Conductivity of the wet matrix, W/mK. */
+  /** Conductivity of the wet matrix, W/mK; `matrixConductivity` from what is in it. */
   readonly kS: number;
   /** Share of evaporation–condensation transport in the pores that is realised. */
   readonly beta: number;
@@ -71,16 +71,15 @@ export function conductivity(c: Crumb, t: number): number {
 /** Dry crust, W/mK. */
 const K_DRY = 0.1;
 /** The plateau rises by this much while the crust dries, K. */
-const DRYING_RISE = 6;
+export const DRYING_RISE = 6;
 
 /**
- * Everything the solver needs of the crumb, tabulated over theta = enthalpy / (rho cp), whose unit is K: the
- * temperature, its slope, the Kirchhoff integrals of vertical (k/phi) and horizontal (k phi) transport, the transport
- * coefficients themselves, the expansion, and the share of water boiled off.
+ * Everything the solver needs of the crumb, tabulated over theta = enthalpy / (rho cp), whose unit is K. Each table
+ * holds pairs [slope, intercept] for every kelvin from `MIN` on, so that a value is one multiplication away: the
+ * temperature, and the Kirchhoff integrals of vertical (k/phi) and horizontal (k phi) transport. The coefficients
+ * themselves and the expansion are plain tables.
  */
 export interface Tables {
-  readonly min: number;
-  readonly step: number;
   readonly size: number;
   readonly temperature: Float64Array;
   readonly vertical: Float64Array;
@@ -88,14 +87,16 @@ export interface Tables {
   readonly kVertical: Float64Array;
   readonly kHorizontal: Float64Array;
   readonly phi: Float64Array;
+  /** Where boiling begins, °C; how wide its plateau is in theta, K. */
   readonly boils: number;
   readonly plateau: number;
   readonly rhoCp: number;
 }
 
-const MIN = -40;
-const MAX = 760;
-const STEP = 1;
+/** The tables' lower end, in theta. */
+export const MIN = -60;
+const MAX = 1400;
+const SIZE = MAX - MIN + 1;
 
 export function tabulate(c: Crumb): Tables {
   const boils = boilingPoint(c.aw, c.pressure);
@@ -118,23 +119,36 @@ function temperatureOf(theta: number, boils: number, plateau: number): number {
   return theta - plateau + DRYING_RISE;
 }
 
+/** Slope and intercept of each kelvin's stretch of a function tabulated at whole kelvins. */
+function pairs(values: Float64Array): Float64Array {
+  const out = new Float64Array(2 * SIZE);
+  for (let i = 0; i < SIZE; i++) {
+    const from = Math.min(i, SIZE - 2);
+    const slope = (values[from + 1] as number) - (values[from] as number);
+    out[2 * i] = slope;
+    out[2 * i + 1] = (values[from] as number) - slope * (from + MIN);
+  }
+  return out;
+}
+
 function build(
   boils: number,
   plateau: number,
   rhoCp: number,
   at: (theta: number) => { t: number; k: number; phi: number },
 ): Tables {
-  const size = Math.round((MAX - MIN) / STEP) + 1;
-  const make = (): Float64Array => new Float64Array(size);
-  const temperature = make(),
-    vertical = make(),
-    horizontal = make(),
-    kVertical = make(),
-    kHorizontal = make(),
-    phi = make();
+  const make = (): Float64Array => new Float64Array(SIZE);
+  const [temperature, vertical, horizontal, kVertical, kHorizontal, phi] = [
+    make(),
+    make(),
+    make(),
+    make(),
+    make(),
+    make(),
+  ];
   let before = at(MIN);
-  for (let i = 0; i < size; i++) {
-    const now = at(MIN + i * STEP);
+  for (let i = 0; i < SIZE; i++) {
+    const now = at(MIN + i);
     temperature[i] = now.t;
     phi[i] = now.phi;
     kVertical[i] = now.k / now.phi;
@@ -147,12 +161,10 @@ function build(
     before = now;
   }
   return {
-    min: MIN,
-    step: STEP,
-    size,
-    temperature,
-    vertical,
-    horizontal,
+    size: SIZE,
+    temperature: pairs(temperature),
+    vertical: pairs(vertical),
+    horizontal: pairs(horizontal),
     kVertical,
     kHorizontal,
     phi,
@@ -162,13 +174,13 @@ function build(
   };
 }
 
-/** Heat that a surface at `t` takes up from the oven, W/m2, and its slope with t. */
+/** How a face takes up heat from the air around it. */
 export interface SurfaceLaw {
   /** Convection coefficient, W/m2K, with all geometric factors in it. */
   readonly h: number;
   /** Emissivity with all geometric factors in it. */
   readonly eps: number;
-  /** Vapour transport: evaporation, kg/m2s per Pa of (aw psat(t) − oven vapour); 0 for a tin wall. */
+  /** Vapour transport of an open face: evaporation, kg/m2s per Pa of (aw psat − oven vapour); 0 for a tin wall. */
   readonly evaporation: number;
 }
 
@@ -181,27 +193,34 @@ const OVEN_VAPOUR = 2500;
  */
 export const evaporationFor = (h: number): number => ((h / 1100) * 1.1 * M_WATER) / (R_GAS * 373);
 
-export function surfaceFlux(
-  law: SurfaceLaw,
-  oven: number,
-  t: number,
-  aw: number,
-  dried: number,
-): { q: number; slope: number; vapour: number } {
-  const ta = oven + 273.15;
-  const ts = t + 273.15;
-  let q = law.h * (oven - t) + law.eps * SIGMA * (ta * ta * ta * ta - ts * ts * ts * ts);
-  let slope = -law.h - 4 * law.eps * SIGMA * ts * ts * ts;
-  let vapour = 0;
-  if (law.evaporation > 0) {
-    const drive = aw * psat(Math.min(t, 130)) - OVEN_VAPOUR;
-    if (drive > 0) {
-      const share = law.evaporation / (1 + dried);
-      vapour = share * drive;
-      const latent = latentHeat(Math.min(t, 130));
-      q -= vapour * latent;
-      slope -= share * aw * dpsat(Math.min(t, 130)) * latent;
-    }
-  }
-  return { q, slope, vapour };
+/**
+ * What drives vapour out of a wet front, Pa, in pairs [slope, intercept] for every kelvin from `MIN` on. No more than
+ * the air's own pressure drives it: at boiling it leaves as fast as heat comes in, which the plateau accounts for.
+ */
+export function vapourDrive(aw: number, boils: number): Float64Array {
+  const values = new Float64Array(SIZE);
+  for (let i = 0; i < SIZE; i++)
+    values[i] = Math.max(0, aw * psat(Math.min(Math.max(0, i + MIN), Math.min(boils, 150))) - OVEN_VAPOUR);
+  return pairs(values);
 }
+
+/** Conductivities of the parts of a batter at about 50 °C, W/mK, and their densities, kg/m3; general food physics, not looked up. */
+const PARTS = { water: [0.64, 990], fat: [0.17, 920], dry: [0.23, 1500] } as const;
+
+/**
+ * Conductivity of the wet matrix from mass fractions of water and fat, W/mK: geometric mean of the parts by volume,
+ * which lies between their bounds in series and in parallel. 0.33 for an ordinary cake batter.
+ */
+export function matrixConductivity(water: number, fat: number): number {
+  const dry = Math.max(0, 1 - water - fat);
+  const share = { water: water / PARTS.water[1], fat: fat / PARTS.fat[1], dry: dry / PARTS.dry[1] };
+  const all = share.water + share.fat + share.dry;
+  return Math.exp(
+    (share.water * Math.log(PARTS.water[0]) + share.fat * Math.log(PARTS.fat[0]) + share.dry * Math.log(PARTS.dry[0])) /
+      all,
+  );
+}
+
+/** Heat capacity from mass fractions of water and fat, J/kgK; water 4180, fat 2000, the rest 1500. */
+export const heatCapacity = (water: number, fat: number): number =>
+  4180 * water + 2000 * fat + 1500 * Math.max(0, 1 - water - fat);

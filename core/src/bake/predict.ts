@@ -3,8 +3,14 @@ import type { Problem } from '../errors.js';
 import type { BakeStage, FamilyId, Kitchen, Tin } from '../formula/types.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
 import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
-import { GOLDEN, simulate, type Run, type Sample } from './run.js';
+import { browningWords, type Browning } from './browning.js';
+import { heatAdvice, planOf, type PlanMark } from './plan.js';
+import type { Sample, Section } from './record.js';
+import { simulate } from './run.js';
+import { rangeFrom, sampleTimes, Z80 } from './sample.js';
 import { setupOf } from './setup.js';
+
+export type { PlanMark } from './plan.js';
 
 export interface Known {
   readonly tin: Tin;
@@ -24,8 +30,19 @@ export interface BakeInput {
   readonly fan?: boolean;
   readonly ovenId?: string;
   readonly startC?: number;
-  /** Mass fractions of all water, flour's own too, and of fat. */
-  readonly composition?: { readonly water: number; readonly fat: number };
+  /** What the oven has really reached when the tin goes in, °C; when left out, the dial. */
+  readonly ovenReachedC?: number;
+  /**
+   * Mass fractions of all water, flour's own too, of fat, and of what colours a crust: sugar, and milk's and egg's
+   * solids; left-over soda in g per 100 g. Without it the family's ordinary batter is taken.
+   */
+  readonly composition?: {
+    readonly water: number;
+    readonly fat: number;
+    readonly sugar?: number;
+    readonly milk?: number;
+    readonly leftSoda?: number;
+  };
   readonly densityGPerMl?: number;
   readonly rise?: number;
   readonly stages?: readonly BakeStage[];
@@ -33,15 +50,12 @@ export interface BakeInput {
   readonly known?: Known;
   /** What known bakes have taught already (`calibrate`); it takes the place of `known`. */
   readonly calibration?: Calibration;
-  /** Samples for the range; the first version states it from documented errors instead. */
+  /** How many samples make the range; without any it is stated from the documented errors. At least 8. */
   readonly samples?: number;
+  /** Shifts the samples' design; results repeat for the same seed. */
   readonly seed?: number;
-}
-
-export interface PlanMark {
-  readonly kind: 'first look' | 'turn' | 'tent' | 'test' | 'out';
-  readonly atMin: number;
-  readonly words: string;
+  /** Whether the temperatures through the middle are wanted too. */
+  readonly section?: boolean;
 }
 
 export interface BakePrediction {
@@ -53,17 +67,20 @@ export interface BakePrediction {
   readonly calibration: Calibration | null;
   readonly doneC: number;
   readonly curve: readonly Sample[];
-  readonly browning: { readonly top: number; readonly side: number; readonly base: number; readonly words: string };
+  /** The middle after it was taken out, until it falls; and how much it gains, K. */
+  readonly after: readonly { readonly s: number; readonly centreC: number }[];
+  readonly carryK: number;
+  /** 1 is golden, 8 dark; a relative scale. */
+  readonly browning: Browning & { readonly words: string };
   readonly plan: readonly PlanMark[];
+  /** What the crust says of the heat; null when it suits. */
+  readonly heatAdvice: string | null;
+  /** Present when it was asked for. */
+  readonly section: Section | null;
   readonly lossPct: number;
   readonly batterMm: number;
   readonly problems: readonly Problem[];
 }
-
-/** Half-width of an 80 % range in sigmas. */
-const Z80 = 1.2816;
-/** One sigma of ln(time) when nothing is known: 13 % on tins the model had not seen. */
-const UNCALIBRATED_SD = 0.13;
 
 function problemsOf(input: BakeInput): Problem[] {
   const out = [...tinProblems(input.tin)];
@@ -112,15 +129,16 @@ const fatal = new Set([
 
 /**
  * Predicts time and heat for one tin from geometry and physics; docs/science/bake.md has the model. Known times scale
- * one factor on heat transfer. Synchronous; some 10 ms for a round and 50 ms for a loaf, several times that with known
- * times, so that it belongs in a worker.
+ * one factor on heat transfer. Synchronous; some 5 ms for a round and 30 ms for a loaf, several times that with known
+ * times or samples, so that it belongs in a worker.
  */
 export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction {
   const problems = problemsOf(input);
   if (problems.some((x) => fatal.has(x.id))) return nothing(problems);
   const calibration = input.calibration ?? (input.known ? calibrate([statedBake(input, input.known)], kitchen) : null);
-  const setup = { ...setupOf(input, kitchen), speed: calibration?.speed ?? 1 };
-  const run = simulate(setup);
+  const asked: BakeInput = calibration ? { ...input, calibration } : input;
+  const setup = setupOf(asked, kitchen);
+  const run = simulate(setup, { section: input.section ?? false });
   if (run.doneMin === null)
     return nothing([
       ...problems,
@@ -131,18 +149,21 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
         remedy: 'Turn the oven up, or divide the batter over more tins.',
       },
     ]);
-  const sd = calibration?.timeSd ?? UNCALIBRATED_SD;
-  const likely = run.doneMin;
-  const minutes = { early: likely * Math.exp(-Z80 * sd), likely, late: likely * Math.exp(Z80 * sd) };
+  const logs = (input.samples ?? 0) > 0 ? sampleTimes(asked, kitchen, 0, Math.min(512, input.samples ?? 0)) : [];
+  const { timeSd, ...minutes } = rangeFrom(run.doneMin, logs, calibration);
+  const known = calibration !== null && calibration.used > 0;
   return {
     minutes,
-    confidence: Math.max(0, Math.min(1, 1 - 5 * sd)),
-    sure: `4 bakes in 5 within ${Math.round(100 * (Math.exp(Z80 * sd) - 1))} % of it${calibration && calibration.used > 0 ? '' : '; a known time would narrow it'}`,
+    ...certainty(timeSd, known),
     calibration,
     doneC: setup.doneC,
     curve: run.curve,
-    browning: { ...run.browning, words: browningWords(run) },
-    plan: planOf(run, minutes),
+    after: run.after,
+    carryK: run.carryK,
+    browning: { ...run.browning, words: browningWords(run.browning) },
+    plan: planOf(run, minutes, familyOf(input.family), known),
+    heatAdvice: heatAdvice(run, input.tin.material),
+    section: run.section,
     lossPct: run.lossPct,
     batterMm: run.batterMm,
     problems: [
@@ -157,50 +178,36 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
   };
 }
 
+/** How sure a time is, as a figure and in words. */
+function certainty(timeSd: number, known: boolean): { confidence: number; sure: string } {
+  return {
+    confidence: Math.max(0, Math.min(1, 1 - 5 * timeSd)),
+    sure: `4 bakes in 5 within ${Math.round(100 * (Math.exp(Z80 * timeSd) - 1))} % of it${known ? '' : '; a known time would narrow it'}`,
+  };
+}
+
+/**
+ * A prediction with the range that samples give, for when they were made elsewhere (`sampleTimes`, spread over
+ * workers). The marks that hang on the early end move with it.
+ */
+export function withRange(p: BakePrediction, logs: readonly number[], input: BakeInput): BakePrediction {
+  if (p.minutes.likely === 0 || logs.length === 0) return p;
+  const { timeSd, ...minutes } = rangeFrom(p.minutes.likely, logs, p.calibration);
+  const known = (p.calibration?.used ?? 0) > 0;
+  const run = {
+    doneMin: p.minutes.likely,
+    curve: p.curve,
+    after: p.after,
+    carryK: p.carryK,
+    topDarkMin: p.plan.find((m) => m.kind === 'tent')?.atMin ?? null,
+  };
+  return { ...p, minutes, ...certainty(timeSd, known), plan: planOf(run, minutes, familyOf(input.family), known) };
+}
+
 /** The bake that a known time speaks of: the same batter and family in its own tin and heat. */
 export function statedBake(input: BakeInput, k: Known): KnownBake {
   const { known: _known, calibration: _calibration, stages: _stages, ...rest } = input;
   return { input: { ...rest, tin: k.tin, batterG: k.batterG, ovenC: k.ovenC }, minutes: k.minutes, kind: 'stated' };
-}
-
-function browningWords(run: Run): string {
-  const x = run.browning.top;
-  const top =
-    x < 0.35
-      ? 'top stays pale'
-      : x < 0.8 * GOLDEN
-        ? 'top light gold'
-        : x < 2
-          ? 'top golden'
-          : x < 3.5
-            ? 'top well browned'
-            : 'top gets dark: cover it';
-  const side = run.browning.side > 2.5 * Math.max(x, 0.8) ? '; sides darker than the top' : '';
-  return `${top}${side}`;
-}
-
-/** First look at 0.95 of the early end, and not before the middle has likely reached 85 °C. */
-function planOf(run: Run, m: BakePrediction['minutes']): PlanMark[] {
-  const at85 = (run.curve.find((x) => x.centreC >= 85)?.s ?? 0) / 60;
-  const round = (x: number): number => Math.max(1, Math.round(x));
-  const marks: PlanMark[] = [];
-  if (m.likely > 15)
-    marks.push({
-      kind: 'turn',
-      atMin: round(Math.max(m.likely * 0.6, Math.min(at85, m.early * 0.9))),
-      words: 'turn it once, if your oven browns unevenly',
-    });
-  const tent = run.topBrownMin !== null && run.topBrownMin < m.likely * 0.95 ? run.topBrownMin : null;
-  if (tent !== null)
-    marks.push({
-      kind: 'tent',
-      atMin: round(Math.max(tent, at85 * 0.9)),
-      words: 'cover loosely if the top is dark; foil away from the element',
-    });
-  const firstLook = Math.min(m.likely, Math.max(m.early * 0.95, at85));
-  marks.push({ kind: 'first look', atMin: round(firstLook), words: 'look through the glass first' });
-  marks.push({ kind: 'out', atMin: round(m.likely), words: 'likely done' });
-  return marks.sort((a, b) => a.atMin - b.atMin);
 }
 
 const nothing = (problems: readonly Problem[]): BakePrediction => ({
@@ -210,8 +217,12 @@ const nothing = (problems: readonly Problem[]): BakePrediction => ({
   calibration: null,
   doneC: 0,
   curve: [],
+  after: [],
+  carryK: 0,
   browning: { top: 0, side: 0, base: 0, words: '' },
   plan: [],
+  heatAdvice: null,
+  section: null,
   lossPct: 0,
   batterMm: 0,
   problems,

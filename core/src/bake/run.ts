@@ -1,9 +1,26 @@
 import type { Tin } from '../formula/types.js';
-import { areaAt, heightFor, outlineOf } from '../tin/geometry.js';
+import { areaAt, heightFor, outlineOf, type Outline } from '../tin/geometry.js';
+import { browningRate, DARK, IN_TIN, type Browning } from './browning.js';
 import { boxGrid, roundGrid, type Grid } from './grid.js';
-import { materials, parameters as p } from './materials.js';
-import { airPressure, evaporationFor, tabulate, type SurfaceLaw } from './physics.js';
-import { begin, boiledShare, readOut, step, type Model, type Wall } from './solve.js';
+import { linings, materials, parameters as p } from './materials.js';
+import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
+import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
+import {
+  begin,
+  coldest,
+  coldestCell,
+  fork,
+  readOut,
+  setWalls,
+  step,
+  surfaces,
+  temperatureOf,
+  type Model,
+  type State,
+  type Wall,
+  type Walls,
+} from './solve.js';
+import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */
 export interface Setup {
@@ -17,57 +34,68 @@ export interface Setup {
   readonly fat: number;
   readonly startC: number;
   readonly doneC: number;
-  readonly stages: readonly { readonly fromMin: number; readonly ovenC: number }[];
+  readonly stages: readonly OvenStage[];
+  /** What the oven has really reached when the tin goes in, °C; the dial when it is left out. */
+  readonly reachedC?: number;
   readonly fan: boolean;
   readonly altitudeM: number;
+  readonly roomC: number;
+  /** How much sooner than an ordinary crust this one colours. */
+  readonly pace: number;
   /** Factor on all heat transfer: an oven's speed, learned or calibrated. */
   readonly speed: number;
+  /** Factors on convection and on the tin's emissivity; 1 is the material's own. */
+  readonly convection?: number;
+  readonly emissivity?: number;
   /** Cells and step relative to the standard resolution; 1 is within 2 % of the converged time. */
   readonly resolution?: number;
-  /** Stop when done; the curve then ends there. */
-  readonly untilDone?: boolean;
 }
 
-export interface Sample {
-  readonly s: number;
-  readonly centreC: number;
-  readonly meanC: number;
-  readonly crustC: number;
+/** How much of a bake is wanted: only its time, or what follows it too. */
+export interface Wanted {
+  /** Stop when done: no carry-over, and the curve ends there. */
+  readonly untilDone?: boolean;
+  /** Keep the temperatures through the middle as it goes. */
+  readonly section?: boolean;
 }
 
 export interface Run {
   /** Minutes until the coldest point is done; null when it never is within `MAX_S`. */
   readonly doneMin: number | null;
   readonly curve: readonly Sample[];
-  readonly browning: { readonly top: number; readonly side: number; readonly base: number };
-  /** When the top gets dark, min; null when it does not while baking. */
-  readonly topBrownMin: number | null;
+  /** After it was taken out when done: the middle's course in the room, until it falls. */
+  readonly after: readonly { readonly s: number; readonly centreC: number }[];
+  /** How much the middle still gains outside the oven, K. */
+  readonly carryK: number;
+  readonly browning: Browning;
+  /** When the top and the side get dark, min; null when they do not while baking. */
+  readonly topDarkMin: number | null;
+  readonly sideDarkMin: number | null;
   readonly lossPct: number;
   readonly batterMm: number;
+  readonly section: Section | null;
 }
 
 const MAX_S = 6 * 3600;
 
-function gridFor(setup: Setup, heightM: number): Grid {
-  const o = outlineOf(setup.tin);
+function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
   const mm = heightM * 1000;
-  const t = o.depth > 0 ? Math.min(1, mm / 2 / o.depth) : 0;
   const q = setup.resolution ?? 1;
   const cells = (n: number): number => Math.max(4, Math.round(n * q));
-  const free = o.free;
+  const wanted = setup.batterG / o.cups / setup.densityGPerMl / 1e6;
   if (o.kind === 'round') {
     const inner = o.tube / 2000;
     // one radius whose disc has the mean plan area up to the batter's surface, so that the volume is right
     const area = (areaAt(o, 0) + 4 * areaAt(o, mm / 2) + areaAt(o, mm)) / 6e6;
     const radius = Math.sqrt(area / Math.PI + inner * inner);
-    const wanted = setup.batterG / o.cups / setup.densityGPerMl / 1e6;
     const height = wanted / (Math.PI * (radius * radius - inner * inner));
-    return roundGrid(radius, inner, height, cells(14), cells(16), free ? 'open' : 'tin');
+    return roundGrid(radius, inner, height, cells(14), cells(16), o.free ? 'open' : 'tin');
   }
+  const t = o.depth > 0 ? Math.min(1, mm / 2 / o.depth) : 0;
   const length = (o.base + (o.top - o.base) * t) / 1000;
   const width = (o.base2 + (o.top2 - o.base2) * t) / 1000;
-  const k = Math.sqrt(setup.batterG / o.cups / setup.densityGPerMl / 1e6 / heightM / (length * width));
-  return boxGrid(length * k, width * k, heightM, cells(9), cells(9), cells(14));
+  const k = Math.sqrt(wanted / heightM / (length * width));
+  return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14));
 }
 
 /** Share of the oven that the surface sees past the rim; tin walls above it glow back, so half the blocked part counts. */
@@ -79,124 +107,206 @@ function rimView(depthBelow: number, across: number): number {
   return 1 - 0.5 * (1 - seen);
 }
 
-export function simulate(setup: Setup): Run {
+/** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
+const FIN_REACH_MM = 60;
+
+/** The faces as they are with the batter risen `risen` times, under a cover. */
+function wallsFor(
+  setup: Setup,
+  o: Outline,
+  grid: Grid,
+  g: number,
+  heightMm: number,
+  risen: number,
+  cover: Cover,
+): Walls {
+  const hc = (setup.fan ? p.hcFan : p.hcStill) * (setup.convection ?? 1);
+  const material = materials[setup.tin.material];
+  const over = covers[cover];
+  const air = (view: number): SurfaceLaw => ({
+    h: g * hc * view * over.h,
+    eps: g * p.epsTop * view * over.eps,
+    evaporation: evaporationFor(g * hc * view) * over.vapour,
+  });
+  // the bare wall above the batter is heated too and passes what it takes down to it
+  const bare = o.free || setup.tin.shape === 'cup' ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
+  const fin = 1 + material.fin * Math.min(bare, FIN_REACH_MM / (heightMm * risen));
+  const metal = (share: number): Wall => ({
+    law: { h: g * share * hc, eps: g * share * material.eps * (setup.emissivity ?? 1), evaporation: 0 },
+    capacity: material.capacity,
+    resistance: material.resistance + linings[setup.tin.lining ?? 'none'],
+  });
+  const view = o.free ? 1 : rimView(o.depth - heightMm * risen, Math.min(o.top, o.top2));
+  const bareTop: Wall = { law: air(1), capacity: 0, resistance: 0 };
+  const { above } = cutAt(grid, o.depth / risen);
+  return {
+    base: metal(1),
+    tin: metal(fin * (setup.tin.shape === 'cup' ? p.trayFace : 1)),
+    'inner tin': metal(p.innerFace * fin),
+    open: { law: air(view), capacity: 0, resistance: 0 },
+    'at rim': between(metal(1), bareTop, above),
+    'above rim': bareTop,
+  };
+}
+
+export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   const o = outlineOf(setup.tin);
-  const heightM = heightFor(setup.tin, setup.batterG / setup.densityGPerMl) / 1000;
-  const grid = gridFor(setup, heightM);
+  const heightMm = heightFor(setup.tin, setup.batterG / setup.densityGPerMl);
+  const grid = gridFor(setup, o, heightMm / 1000);
   const rho = setup.densityGPerMl * 1000;
-  const pressure = airPressure(setup.altitudeM);
-  const cp = 4180 * setup.water + 2000 * setup.fat + 1500 * (1 - setup.water - setup.fat);
-  const boilable = Math.max(0.08, setup.water - 0.1);
-  const eps0 = Math.min(0.4, Math.max(0.05, 1 - rho / p.matrixDensity));
+  const boilable = Math.max(0.08, setup.water - p.boundWater);
   const tables = tabulate({
-    kS: p.kS,
+    kS: matrixConductivity(setup.water, setup.fat),
     beta: p.beta,
     aw: p.aw,
-    eps0,
+    eps0: Math.min(0.4, Math.max(0.05, 1 - rho / p.matrixDensity)),
     rise: setup.rise,
     rho,
-    cp,
+    cp: heatCapacity(setup.water, setup.fat),
     water: boilable,
-    pressure,
+    pressure: airPressure(setup.altitudeM),
   });
-  const size = Math.pow(0.2 / Math.sqrt(grid.planArea), p.sizeExponent);
-  const g = setup.speed * size;
-  const hc = setup.fan ? p.hcFan : p.hcStill;
-  const material = materials[setup.tin.material];
-  const shade = rimView((o.depth - heightM * 1000) * 0.6, Math.min(o.top, o.top2));
-  const air = (view: number): SurfaceLaw => ({
-    h: g * hc * view,
-    eps: g * p.epsTop * view,
-    evaporation: evaporationFor(g * hc * view),
-  });
-  const metal = (share: number): Wall => ({
-    law: { h: g * share * hc, eps: g * share * material.eps, evaporation: 0 },
-    capacity: material.capacity,
-    resistance: material.resistance,
-  });
-  const bare: Wall = { law: air(1), capacity: 0, resistance: 0 };
+  const g = setup.speed * Math.pow(0.2 / Math.sqrt(grid.planArea), p.sizeExponent);
+  const walls = (risen: number, cover: Cover): Walls => wallsFor(setup, o, grid, g, heightMm, risen, cover);
   const model: Model = {
     grid,
     tables,
     aw: p.aw,
     mc: p.mc,
+    waterKgM3: rho * boilable,
     startC: setup.startC,
-    walls: {
-      base: metal(1),
-      tin: metal(1),
-      'inner tin': metal(p.innerFace),
-      open: o.free ? bare : { law: air(shade), capacity: 0, resistance: 0 },
-    },
+    walls: walls(1, stageAt(setup.stages, 0).cover ?? 'none'),
   };
-  return march(model, setup, heightM * 1000);
+  return march(model, setup, wanted, walls, heightMm);
 }
 
-const ovenAt = (setup: Setup, s: number): number => {
-  let set = setup.stages[0]?.ovenC ?? 180;
-  for (const stage of setup.stages) if (s >= stage.fromMin * 60) set = stage.ovenC;
-  return set - p.ovenDroopK * Math.exp(-s / p.ovenRecoveryS);
-};
+/** A wall that is `share` of the second kind. */
+function between(a: Wall, b: Wall, share: number): Wall {
+  const mix = (x: number, y: number): number => x + (y - x) * share;
+  return {
+    law: {
+      h: mix(a.law.h, b.law.h),
+      eps: mix(a.law.eps, b.law.eps),
+      evaporation: mix(a.law.evaporation, b.law.evaporation),
+    },
+    capacity: mix(a.capacity, b.capacity),
+    resistance: mix(a.resistance, b.resistance),
+  };
+}
 
-/** Browning at which a crust is golden, and at which it is dark enough to cover. */
-export const GOLDEN = 1;
-export const DARK = 3.5;
+/** The row of the raw batter that a height in mm cuts, and the share of it that lies above. */
+function cutAt(grid: Grid, mm: number): { row: number; above: number } {
+  let top = 0;
+  for (let z = 0; z < grid.nz; z++) {
+    const dz = 1000 * (grid.dz[z] as number);
+    if (top + dz > mm) return { row: z, above: (top + dz - mm) / dz };
+    top += dz;
+  }
+  return { row: grid.nz, above: 0 };
+}
 
-/**
- * Browning per minute at a surface temperature: doubles every 11 K. Scaled so that a 23 cm layer baked at 175 °C ends
- * golden, at 1. A judgement.
- */
-const browningRate = (t: number): number => (Number.isFinite(t) ? Math.pow(2, (t - 136) / 11) : 0);
+/** A step and the next look at how far the batter has risen, s. */
+const FIRST_STEP_S = 1.5;
+const LONGEST_STEP_S = 20;
+const STEP_GROWTH = 1.06;
+const LOOK_S = 30;
+/** From this far below doneness on, the middle is where it is coldest then. */
+const NEARLY_K = 12;
+/** The oven goes on for this much of the time after it was done, so that a curve shows what leaving it in does. */
+const BEYOND = 1.12;
 
-function march(model: Model, setup: Setup, batterMm: number): Run {
+function march(
+  model: Model,
+  setup: Setup,
+  wanted: Wanted,
+  walls: (risen: number, cover: Cover) => Walls,
+  batterMm: number,
+): Run {
   const state = begin(model);
+  const o = outlineOf(setup.tin);
+  const rimMm = o.free ? Infinity : o.depth;
   const q = setup.resolution ?? 1;
-  const curve: Sample[] = [{ s: 0, centreC: setup.startC, meanC: setup.startC, crustC: setup.startC }];
+  const record = recorder(model.grid, wanted.section ?? false, o.tube / 2);
   const browning = { top: 0, side: 0, base: 0 };
-  let topBrownMin: number | null = null;
+  let darkTop: number | null = null;
+  let darkSide: number | null = null;
   let s = 0;
-  let dt = 1.5 / q;
-  let doneS: number | null = null;
+  let dt = FIRST_STEP_S / q;
+  let air = airAtStart(stageAt(setup.stages, 0).ovenC, setup.reachedC);
   let before = setup.startC;
-  let nextSample = 30;
-  let atDone = { ...browning };
-  let lossPct = 0;
-  const longest = 14 / q;
+  let nextLook = 0;
+  // a probe stays where it was coldest; later the moist layer under the crust may be cooler still
+  let middle = -1;
+  const middleNow = (): number => (middle < 0 ? coldest(state) : temperatureOf(state, middle));
+  let done: { s: number; browning: Browning; lossPct: number; after: Run['after'] } | null = null;
+  const batterKg = (model.grid.volume * model.tables.rhoCp) / heatCapacity(setup.water, setup.fat);
   while (s < MAX_S) {
-    step(state, dt, ovenAt(setup, s + dt / 2));
+    const stage = stageAt(setup.stages, s);
+    if (s >= nextLook) {
+      const r = readOut(state);
+      record.at(s, state, r.risen, { centreC: middleNow(), meanC: r.mean, crustC: r.top });
+      setWalls(state, walls(r.risen, stage.cover ?? 'none'), cutAt(model.grid, rimMm / r.risen).row);
+      nextLook += s > 3600 ? 4 * LOOK_S : LOOK_S;
+    }
+    air = airAfter(air, stage.ovenC, dt);
+    step(state, dt, air);
     s += dt;
-    const r = readOut(state);
-    if (doneS === null) {
-      browning.top += (browningRate(r.top) * dt) / 60;
-      browning.side += (browningRate(r.side) * dt) / 60;
-      browning.base += (browningRate(r.base) * dt) / 60;
-      if (topBrownMin === null && browning.top >= DARK) topBrownMin = s / 60;
+    if (middle < 0 && coldest(state) > setup.doneC - NEARLY_K) middle = coldestCell(state);
+    const c = middleNow();
+    if (!done) {
+      const f = surfaces(state);
+      const minutes = (dt / 60) * setup.pace;
+      browning.top += browningRate(f.top) * minutes;
+      browning.side += browningRate(f.side) * minutes * (o.free ? 1 : IN_TIN);
+      browning.base += browningRate(f.base) * minutes * IN_TIN;
+      if (darkTop === null && browning.top >= DARK) darkTop = s / 60;
+      if (darkSide === null && browning.side >= DARK) darkSide = s / 60;
+      if (c >= setup.doneC) {
+        const at = s - dt * ((c - setup.doneC) / Math.max(1e-9, c - before));
+        done = {
+          s: at,
+          browning: { ...browning },
+          lossPct: (100 * readOut(state).lostKg) / batterKg,
+          after: wanted.untilDone ? [] : cool(fork(state), middle, setup, walls, at),
+        };
+      }
     }
-    if (s >= nextSample) {
-      curve.push({ s: Math.round(s), centreC: r.coldest, meanC: r.mean, crustC: r.top });
-      nextSample += s > 3600 ? 120 : 30;
-    }
-    if (doneS === null && r.coldest >= setup.doneC) {
-      doneS = s - dt * ((r.coldest - setup.doneC) / Math.max(1e-9, r.coldest - before));
-      atDone = { ...browning };
-      lossPct = lossOf(model, state.vapour, boiledShare(state), setup);
-    }
-    before = r.coldest;
-    if (doneS !== null && (setup.untilDone || s > doneS * 1.2)) break;
-    dt = Math.min(longest, dt * 1.06);
+    before = c;
+    if (done && (wanted.untilDone || s > done.s * BEYOND)) break;
+    dt = Math.min(LONGEST_STEP_S / q, dt * STEP_GROWTH);
   }
   return {
-    doneMin: doneS === null ? null : doneS / 60,
-    curve,
-    browning: doneS === null ? browning : atDone,
-    topBrownMin,
-    lossPct,
+    doneMin: done && done.s / 60,
+    curve: record.curve,
+    after: done?.after ?? [],
+    carryK: Math.max(0, ...(done?.after ?? []).map((x) => x.centreC - setup.doneC)),
+    browning: done?.browning ?? browning,
+    topDarkMin: darkTop,
+    sideDarkMin: darkSide,
+    lossPct: done?.lossPct ?? 0,
     batterMm,
+    section: record.section(),
   };
 }
 
-function lossOf(model: Model, vapour: number, boiled: number, setup: Setup): number {
-  const batterKg =
-    (model.grid.volume * model.tables.rhoCp) /
-    (4180 * setup.water + 2000 * setup.fat + 1500 * (1 - setup.water - setup.fat));
-  return 100 * (vapour / batterKg + boiled * Math.max(0.08, setup.water - 0.1));
+/** The middle after the tin has left the oven, until it has begun to fall, or for a quarter of an hour. */
+function cool(
+  state: State,
+  middle: number,
+  setup: Setup,
+  walls: (risen: number, cover: Cover) => Walls,
+  from: number,
+): Run['after'] {
+  const out: { s: number; centreC: number }[] = [];
+  setWalls(state, walls(setup.rise, 'none'), state.rimRow);
+  const dt = 20 / (setup.resolution ?? 1);
+  let highest = -Infinity;
+  for (let s = dt; s <= 900; s += dt) {
+    step(state, dt, setup.roomC);
+    const centreC = temperatureOf(state, middle);
+    out.push({ s: Math.round(from + s), centreC });
+    highest = Math.max(highest, centreC);
+    if (centreC < highest - 1) break;
+  }
+  return out;
 }

@@ -2,7 +2,7 @@
 import Joi from 'joi';
 import type { Problem } from '../errors.js';
 import { families } from '../balance/families.js';
-import { tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
+import { tinLinings, tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
 import type { BakeRecord } from '../log/types.js';
 
 export interface VersionRecord {
@@ -54,6 +54,7 @@ const tin = Joi.object({
   capacityMl: Joi.number().greater(0),
   tareG: positive,
   material: Joi.valid(...tinMaterials).required(),
+  lining: Joi.valid(...tinLinings),
 }).unknown(true);
 const tinUse = Joi.object({ tin: tin.required(), count: Joi.number().integer().min(1).required() }).unknown(true);
 const source = Joi.object({
@@ -126,7 +127,11 @@ const formula = Joi.object({
     fan: Joi.boolean().required(),
     minutes,
     stages: Joi.array().items(
-      Joi.object({ fromMin: positive.required(), ovenC: Joi.number().required() }).unknown(true),
+      Joi.object({
+        fromMin: positive.required(),
+        ovenC: Joi.number().required(),
+        cover: Joi.valid('none', 'tent', 'lid'),
+      }).unknown(true),
     ),
   }).unknown(true),
   tins: Joi.array().items(tinUse),
@@ -149,6 +154,7 @@ const kitchen = Joi.object({
         litres: positive.required(),
         fan: Joi.boolean().required(),
         biasC: Joi.number(),
+        rackMm: Joi.array().items(Joi.number().greater(0)).length(2),
       }).unknown(true),
     )
     .min(1)

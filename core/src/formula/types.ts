@@ -88,6 +88,8 @@ export interface MethodStep {
 export interface BakeStage {
   readonly fromMin: number;
   readonly ovenC: number;
+  /** What lies over the bake from then on: loose foil, or a lid. */
+  readonly cover?: 'none' | 'tent' | 'lid';
 }
 
 export interface BakeSetting {
@@ -133,6 +135,9 @@ export const tinMaterials = [
 ] as const;
 export type TinMaterial = (typeof tinMaterials)[number];
 
+export const tinLinings = ['none', 'paper', 'double'] as const;
+export type TinLining = (typeof tinLinings)[number];
+
 /** A tin, by its inner dimensions. `topMm` is the diameter or length at the rim, `top2Mm` the width at the rim. */
 export interface Tin {
   readonly id: string;
@@ -150,6 +155,8 @@ export interface Tin {
   readonly capacityMl?: number;
   readonly tareG?: number;
   readonly material: TinMaterial;
+  /** Paper inside, or paper inside and wrapped outside, as for a rich fruit cake. */
+  readonly lining?: TinLining;
 }
 
 export type FamilyId =
@@ -249,6 +256,8 @@ export interface Oven {
   /** How much hotter the air really is than the dial says, as the baker declared it; 0 when not known. */
   readonly biasC?: number;
   readonly racks?: number;
+  /** Inside width and depth of a rack, mm; reckoned from the litres when not measured. */
+  readonly rackMm?: readonly [number, number];
 }
 
 /** What the log has taught about this kitchen; see `log/learn.ts`. */

@@ -65,25 +65,31 @@ export function readMeasuresLine(text: string): Source | null {
   };
 }
 
+const coverWords = { none: ', uncovered', tent: ', under foil', lid: ', under a lid' } as const;
+
 /** "Oven: 220 °C, fan, 40–45 minutes; from minute 10: 180 °C". */
 export function ovenLine(b: BakeSetting): string {
   const time = b.minutes
     ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes`
     : '';
-  const stages = (b.stages ?? []).map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C`).join('');
+  const stages = (b.stages ?? [])
+    .map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C${s.cover ? coverWords[s.cover] : ''}`)
+    .join('');
   return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${time}${stages}`;
 }
 
 export function readOvenLine(text: string): BakeSetting | null {
   const m =
-    /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C)*)\s*$/i.exec(
+    /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
       text,
     );
   if (!m?.[1]) return null;
-  const stages = [...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C/gi)].map((s) => ({
-    fromMin: Number(s[1]),
-    ovenC: Number(s[2]),
-  }));
+  const stages = [
+    ...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C(?:, (uncovered|under foil|under a lid))?/gi),
+  ].map((s) => {
+    const cover = (['none', 'tent', 'lid'] as const).find((c) => coverWords[c] === `, ${s[3]?.toLowerCase()}`);
+    return { fromMin: Number(s[1]), ovenC: Number(s[2]), ...(cover && { cover }) };
+  });
   return {
     ovenC: Number(m[1]),
     fan: m[2] !== undefined,

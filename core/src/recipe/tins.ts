@@ -1,4 +1,4 @@
-import { tinMaterials, tinShapes, type Tin, type TinMaterial, type TinUse } from '../formula/types.js';
+import { tinLinings, tinMaterials, tinShapes, type Tin, type TinMaterial, type TinUse } from '../formula/types.js';
 
 /**
  * A tin in words that read back exactly: its name, and behind it what was measured. "2 × Deep round [round, top 203 mm,
@@ -18,6 +18,7 @@ export function tinWords({ tin, count }: TinUse): string {
     ...(tin.cups === undefined ? [] : [`${tin.cups} cups`]),
     ...more('holds', tin.capacityMl, 'ml'),
     tin.material,
+    ...(tin.lining && tin.lining !== 'none' ? [`${tin.lining} lined`] : []),
     ...(tin.tareG === undefined ? [] : [`${tin.tareG} g empty`]),
     `id ${tin.id}`,
   ];
@@ -41,6 +42,7 @@ function readMeasured(line: string): TinUse | null {
   if (!shape || !topMm || !depthMm) return null;
   const cups = /(\d+) cups/.exec(m[3])?.[1];
   const tare = /([\d.]+) g empty/.exec(m[3])?.[1];
+  const lining = tinLinings.find((x) => x !== 'none' && parts.includes(`${x} lined`));
   const id = parts.map((p) => /^id (\S+)$/.exec(p)?.[1]).find((x) => x !== undefined);
   const name = (m[2] ?? '').trim();
   const some = <K extends keyof Tin>(key: K, v: number | undefined): Partial<Tin> =>
@@ -60,6 +62,7 @@ function readMeasured(line: string): TinUse | null {
       ...some('capacityMl', number('holds')),
       ...some('tareG', tare === undefined ? undefined : Number(tare)),
       material: tinMaterials.find((x) => parts.includes(x)) ?? 'light metal',
+      ...(lining && { lining }),
     },
     count: Number(m[1]),
   };

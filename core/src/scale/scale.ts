@@ -2,12 +2,12 @@ import { familyOf } from '../balance/families.js';
 import { densityOf, totalsOf } from '../balance/totals.js';
 import type { Problem } from '../errors.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
-import type { Formula, Item, Kitchen, TinUse } from '../formula/types.js';
+import type { Formula, GroupRole, Item, Kitchen, TinUse } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { linesOf } from '../leavening/parts.js';
 import { asMeasured, pieceGrams } from '../quantity/amount.js';
 import { asFraction } from '../quantity/numbers.js';
-import { capacityOf, outlineOf } from '../tin/geometry.js';
+import { areaAt, capacityOf, outlineOf } from '../tin/geometry.js';
 
 export type ScaleTarget =
   | { readonly by: 'factor'; readonly factor: number }
@@ -47,6 +47,38 @@ export function batterForTins(formula: Formula, tins: readonly TinUse[], kitchen
   return volume(tins) * densityOf(t, family) * (tins.every((x) => outlineOf(x.tin).free) ? 1 : usual);
 }
 
+/** Surface that icing covers and that grease lines, cm2: the tops of some tins, and their sides. */
+function surfacesOf(tins: readonly TinUse[]): { top: number; sides: number; layers: number } {
+  let [top, sides, layers] = [0, 0, 0];
+  for (const { tin, count } of tins) {
+    const o = outlineOf(tin);
+    const hollows = o.cups * count;
+    const round = o.kind === 'round';
+    top += (hollows * areaAt(o, o.depth)) / 100;
+    sides += (hollows * o.depth * (round ? Math.PI * o.top : 2 * (o.top + o.top2))) / 100;
+    layers += o.cups > 1 ? 0 : Math.max(0, count - 1) * (areaAt(o, o.depth) / 100);
+  }
+  return { top, sides, layers };
+}
+
+/**
+ * By how much a group scales when the batter goes into other tins: what lies on top with the tops, icing with tops and
+ * sides, filling with the layers between, grease with the inside; everything else with the batter.
+ */
+function groupFactor(
+  role: GroupRole | undefined,
+  factor: number,
+  from: readonly TinUse[],
+  to: readonly TinUse[],
+): number {
+  if (role !== 'top' && role !== 'icing' && role !== 'filling' && role !== 'grease') return factor;
+  const [a, b] = [surfacesOf(from), surfacesOf(to)];
+  const ratio = (x: number, y: number): number => (x > 0 && y > 0 ? y / x : factor);
+  if (role === 'top') return ratio(a.top, b.top);
+  if (role === 'filling') return ratio(a.layers, b.layers);
+  return ratio(a.top + a.sides, b.top + b.sides);
+}
+
 function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): number {
   const batterG = totalsOf(linesOf(formula, kitchen)).batterG;
   switch (target.by) {
@@ -79,7 +111,7 @@ function scaleItem(item: Item, factor: number): Item {
 }
 
 /**
- * Scales every line by one factor; ratios, and so every baker's percentage, stay as they are, unless the kitchen is of
+ * Scales every line by one factor, but what covers a surface by the surface when the tins change; ratios, and so every baker's percentage, stay as they are, unless the kitchen is of
  * the school that trims leavener in large batches, which is said in `leavener`. An impossible target leaves the formula untouched and says why.
  */
 export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = defaultKitchen): Scaled {
@@ -99,6 +131,7 @@ export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = 
         },
       ],
     };
+  const onTins = target.by === 'tins' && (formula.tins?.length ?? 0) > 0 ? target.tins : null;
   const tins = target.by === 'tins' ? target.tins : formula.tins;
   const pieces = formula.yield
     ? { ...formula.yield, pieces: Math.max(1, Math.round(formula.yield.pieces * factor)) }
@@ -107,10 +140,10 @@ export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = 
   const trims = factor > TRIM_FROM && kitchen.schools.leavenerAtScale === 'trimmed' && allItems(formula).some(leavens);
   const scaled: Formula = {
     ...formula,
-    groups: formula.groups.map((g) => ({
-      ...g,
-      items: g.items.map((i) => scaleItem(i, trims && leavens(i) ? factor * TRIM : factor)),
-    })),
+    groups: formula.groups.map((g) => {
+      const own = onTins ? groupFactor(g.role, factor, formula.tins ?? [], onTins) : factor;
+      return { ...g, items: g.items.map((i) => scaleItem(i, trims && leavens(i) ? own * TRIM : own)) };
+    }),
     ...(tins && { tins }),
     ...(pieces && { yield: pieces }),
   };

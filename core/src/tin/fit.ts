@@ -4,7 +4,7 @@ import type { Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { weigh } from '../balance/weigh.js';
 import { densityOf } from '../balance/totals.js';
-import { capacityOf, heightFor, outlineOf, tinProblems } from './geometry.js';
+import { areaAt, capacityFactor, capacityOf, heightFor, outlineOf, tinProblems, volumeTo } from './geometry.js';
 
 export interface TinFit {
   readonly tin: Tin;
@@ -45,23 +45,70 @@ export function riseOf(family: Family, liftMmol: number, target: readonly [numbe
   return Math.max(1.02, lo + (hi - lo) * bounded);
 }
 
+/** How a batter is shared over unlike tins: the same share of each, or the same depth in each. */
+export type Sharing = 'fill' | 'depth';
+
+/** Shares of a volume for each of some tins, ml in one tin of each kind; together, with their counts, all of it. */
+export function shareOut(ml: number, tins: readonly TinUse[], how: Sharing): number[] {
+  const capacities = tins.map((t) => Math.max(0, capacityOf(t.tin)));
+  const sum = (each: readonly number[]): number => tins.reduce((s, t, i) => s + (each[i] ?? 0) * t.count, 0);
+  const total = sum(capacities);
+  if (!(total > 0)) return tins.map(() => 0);
+  const even = capacities.map((c) => (ml * c) / total);
+  if (how === 'fill' || tins.length < 2) return even;
+  // the depth at which all of it is in; what lies above a rim stands on as if the wall went on
+  const at = (mm: number): number[] => tins.map((t) => volumeAt(t.tin, mm));
+  let [lo, hi] = [0, 1];
+  while (sum(at(hi)) < ml && hi < 1e5) hi *= 2;
+  for (let i = 0; i < 60; i++) {
+    const mid = (lo + hi) / 2;
+    if (sum(at(mid)) < ml) lo = mid;
+    else hi = mid;
+  }
+  const each = at(hi);
+  const k = ml / sum(each);
+  return each.map((x) => x * k);
+}
+
+/** Volume of the whole tin filled to a depth, ml, by its measured capacity where there is one. */
+function volumeAt(tin: Tin, mm: number): number {
+  const o = outlineOf(tin);
+  const inside = volumeTo(o, Math.min(mm, o.depth));
+  const above = (Math.max(0, mm - o.depth) * areaAt(o, o.depth)) / 1000;
+  return (inside + above) * o.cups * capacityFactor(tin);
+}
+
 /**
- * Divides a batter over tins at equal fill and predicts how it stands in each: raw height, risen height, what the
- * filled tin weighs. Grams over all tins add up to the batter.
+ * Divides a batter over tins, at equal fill or at equal depth, and predicts how it stands in each: raw height, risen
+ * height, what the filled tin weighs. Grams over all tins add up to the batter.
  */
-export function fitTins(formula: Formula, tins: readonly TinUse[], kitchen: Kitchen = defaultKitchen): TinFit[] {
+export function fitTins(
+  formula: Formula,
+  tins: readonly TinUse[],
+  kitchen: Kitchen = defaultKitchen,
+  how: Sharing = 'fill',
+): TinFit[] {
+  const b = batterOf(formula, kitchen);
+  const use = tins.filter((t) => t.count > 0);
+  const each = shareOut(b.batterG / b.density, use, how);
+  return use.map(({ tin, count }, i) =>
+    fitOne(tin, count, (each[i] ?? 0) * b.density, b.density, b.rise, b.family, formula.bake?.ovenC),
+  );
+}
+
+/** What a formula's batter is, for any tin: weight, density, and how far it rises. */
+export function batterOf(
+  formula: Formula,
+  kitchen: Kitchen,
+): { batterG: number; density: number; rise: number; family: Family } {
   const w = weigh(formula, kitchen);
   const family = familyOf(formula.family);
-  const density = densityOf(w.totals, family);
-  const rise = riseOf(family, w.lift.mmolPer100gBase.typical, w.lift.target);
-  const use = tins.filter((t) => t.count > 0);
-  const capacities = use.map((t) => Math.max(0, capacityOf(t.tin)));
-  const total = use.reduce((s, t, i) => s + (capacities[i] ?? 0) * t.count, 0);
-  return use.map(({ tin, count }, i) => {
-    const capacity = capacities[i] ?? 0;
-    const batterG = total > 0 ? (w.totals.batterG * capacity) / total : 0;
-    return fitOne(tin, count, batterG, density, rise, family);
-  });
+  return {
+    batterG: w.totals.batterG,
+    density: densityOf(w.totals, family),
+    rise: riseOf(family, w.lift.mmolPer100gBase.typical, w.lift.target),
+    family,
+  };
 }
 
 export function fitOne(
@@ -71,6 +118,7 @@ export function fitOne(
   density: number,
   rise: number,
   family: Family,
+  ovenC = 175,
 ): TinFit {
   const o = outlineOf(tin);
   const problems = tinProblems(tin);
@@ -79,7 +127,9 @@ export function fitOne(
   const fill = capacity > 0 ? ml / capacity : 0;
   const batterMm = heightFor(tin, ml);
   const mean = o.free ? batterMm * rise : heightFor(tin, ml * rise);
-  const dome = (DOME[family.id] ?? 0.14) * (mean - batterMm);
+  // a hotter oven sets the edge sooner, so that the middle rises over it; a judgement
+  const heat = Math.min(1.5, Math.max(0.6, 1 + (ovenC - 175) / 90));
+  const dome = (DOME[family.id] ?? 0.14) * heat * (mean - batterMm);
   const crownMm = mean + dome;
   const edgeMm = Math.max(batterMm * 0.95, mean - dome);
   const [lo, hi] = family.fill;

@@ -23,7 +23,7 @@ const DRAFT: Readonly<Record<Tin['shape'], number>> = {
   round: 0.99,
   square: 0.98,
   rect: 0.97,
-  loaf: 0.9,
+  loaf: 0.93,
   cup: 0.74,
   tube: 0.93,
   sheet: 0.98,

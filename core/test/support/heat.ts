@@ -1,5 +1,6 @@
-import type { Tin } from '../../src/index.js';
+import type { BakeInput, FamilyId, Tin } from '../../src/index.js';
 import type { Setup } from '../../src/bake/run.js';
+import { setupOf } from '../../src/bake/setup.js';
 
 /** Home-baking times as commonly stated: light metal tin, middle rack, still oven. Depth 2 in where not said. */
 export interface HomeCase {
@@ -59,23 +60,31 @@ export const homeTable: readonly HomeCase[] = [
   c('soda bread round', 'soda bread', 'mound', [7, 2], 0.85, 400, 40, 48),
 ];
 
-const density = { layer: 0.95, muffin: 0.98, loaf: 0.98, scone: 1.05, 'soda bread': 1.05 } as const;
-const done = { layer: 95, muffin: 95, loaf: 97, scone: 93, 'soda bread': 96 } as const;
+const families: Readonly<Record<HomeCase['kind'], FamilyId>> = {
+  layer: 'butter-cake-lean',
+  muffin: 'muffin',
+  loaf: 'quick-bread',
+  scone: 'scone',
+  'soda bread': 'soda-bread',
+};
+const exceptions: Readonly<Record<string, FamilyId>> = {
+  cupcake: 'butter-cake-lean',
+  biscuit: 'biscuit',
+  'tube, 12 cup': 'pound-cake',
+  'tube, pound cake': 'pound-cake',
+};
 
-export const setupFor = (x: HomeCase): Setup => ({
+/** The case as the public `predictBake` takes it; density, rise, doneness and composition are the family's own. */
+export const inputFor = (x: HomeCase): BakeInput => ({
   tin: x.tin,
   batterG: x.kg * 1000,
-  densityGPerMl: density[x.kind],
-  rise: 1.7,
-  water: 0.4,
-  fat: 0.15,
+  family: exceptions[x.name] ?? families[x.kind],
+  ovenC: ((x.ovenF - 32) * 5) / 9,
   startC: 21,
-  doneC: done[x.kind],
-  stages: [{ fromMin: 0, ovenC: ((x.ovenF - 32) * 5) / 9 }],
-  fan: false,
-  altitudeM: 0,
-  speed: 1,
 });
+export const setupFor = (x: HomeCase): Setup => setupOf(inputFor(x));
+export const middleOf = (x: HomeCase): number => Math.sqrt(x.early * x.late);
+export const rms = (x: readonly number[]): number => Math.sqrt(x.reduce((s, e) => s + e * e, 0) / x.length);
 
 /** Bessel function of the first kind, order 0 or 1, by its power series (good below 20). */
 export function bessel(order: 0 | 1, x: number): number {

@@ -1,0 +1,79 @@
+import type { Family } from '../balance/families.js';
+import { DARK } from './browning.js';
+import type { Run } from './run.js';
+
+export interface PlanMark {
+  readonly kind: 'turn' | 'tent' | 'first look' | 'out' | 'carry-over';
+  readonly atMin: number;
+  readonly words: string;
+}
+
+/** What a plan needs of a run. */
+type Baked = Pick<Run, 'doneMin' | 'curve' | 'after' | 'carryK' | 'topDarkMin'>;
+
+interface Minutes {
+  readonly early: number;
+  readonly likely: number;
+  readonly late: number;
+}
+
+/** Opening the door before the middle has reached this can sink it, °C. */
+const SETS_C = 85;
+const whole = (x: number): number => Math.max(1, Math.round(x));
+
+/** When the middle reaches a temperature, min; null when it does not. */
+function reaches(run: Baked, c: number): number | null {
+  const i = run.curve.findIndex((x) => x.centreC >= c);
+  const [a, b] = [run.curve[i - 1], run.curve[i]];
+  if (!a || !b) return null;
+  return (a.s + ((b.s - a.s) * (c - a.centreC)) / Math.max(1e-9, b.centreC - a.centreC)) / 60;
+}
+
+/**
+ * What to do when: turn once, cover when the top is dark before the middle is done, the first look (0.95 of the early
+ * end, and not before the middle has likely set), out, and what it gains outside. The times are minutes from the door.
+ */
+export function planOf(run: Baked, m: Minutes, family: Family, known: boolean): PlanMark[] {
+  const sets = reaches(run, SETS_C) ?? 0;
+  const marks: PlanMark[] = [];
+  const look = Math.min(m.likely, Math.max(m.early * 0.95, sets));
+  const turn = Math.max(m.likely * 0.6, sets);
+  // a piece that is done in a quarter of an hour is not worth opening the door for
+  if (m.likely > 15 && turn < look - 1)
+    marks.push({ kind: 'turn', atMin: whole(turn), words: 'turn it once, if your oven browns unevenly' });
+  const dark = run.topDarkMin;
+  if (dark !== null && dark < m.likely * 0.95)
+    marks.push({
+      kind: 'tent',
+      atMin: whole(Math.max(dark, Math.min(sets, m.likely * 0.9))),
+      words: 'if the top is dark, lay foil over it loosely; keep it off the element',
+    });
+  marks.push({
+    kind: 'first look',
+    atMin: whole(look),
+    words: known ? `look for: ${family.signs}` : `look through the glass first, then for: ${family.signs}`,
+  });
+  marks.push({ kind: 'out', atMin: whole(m.likely), words: 'likely done; try several spots' });
+  const peak = run.after.reduce((a, b) => (b.centreC > a.centreC ? b : a), { s: 0, centreC: -Infinity });
+  if (run.carryK >= 0.5)
+    marks.push({
+      kind: 'carry-over',
+      atMin: whole(Math.max(m.likely, peak.s / 60)),
+      words: `the middle gains about ${Math.round(run.carryK)} °C more in the tin`,
+    });
+  return marks.sort((a, b) => a.atMin - b.atMin);
+}
+
+/** Advice on heat that the crust gives: lower for sides that get too dark, a cover for the whole of a long bake. */
+export function heatAdvice(run: Run, material: string): string | null {
+  const done = run.doneMin ?? 0;
+  const { top, side, base } = run.browning;
+  const tin = Math.max(Number.isFinite(side) ? side : 0, base);
+  if (tin > DARK && tin > 0.8 * top)
+    return material === 'light metal' || material === 'shiny metal'
+      ? 'Sides get dark before the middle is done: 10 to 15 °C lower, and longer.'
+      : 'This tin colours the sides early: 15 °C lower, and a little longer.';
+  if (run.topDarkMin !== null && run.topDarkMin < 0.55 * done)
+    return 'The top is dark at half-time: 15 °C lower, or covered from the start for the first half.';
+  return null;
+}
