@@ -47,11 +47,7 @@ const shade = (x: number): string =>
 
 /** The crust in words, top first. */
 export function browningWords(b: Browning): string {
-  const top = shade(b.top);
-  const side = shade(b.side);
-  const base = shade(b.base);
-  const free = !Number.isFinite(b.side);
-  if (free || side === top)
-    return base === top ? `${top} all round` : `top ${free ? '' : 'and sides '}${top}, base ${base}`;
+  const [top, side, base] = [shade(b.top), shade(b.side), shade(b.base)];
+  if (side === top) return base === top ? `${top} all round` : `top and sides ${top}, base ${base}`;
   return `top ${top}, ${side === base ? 'sides and base' : 'sides'} ${side}`;
 }

@@ -14,19 +14,26 @@ export interface EqualHeat {
 }
 
 const STEP_C = 5;
-/** How far from the heat it was baked at a search may go, K. */
-const REACH_C = 45;
+/** Heats at which the crust is tried, K from the one it was baked at; in between it is interpolated. */
+const TRIED = [-20, 0, 20] as const;
+const FARTHEST_C = 30;
+/**
+ * A crust within a factor of two counts as alike, and 15 °C away from the heat a bake is known at is as much to be
+ * avoided: dome, rise and crumb hang on it too. Judgements; they give the 10 to 15 °C that bakers change.
+ */
+const ALIKE = { crust: 0.7, heatC: 15 } as const;
 const RESOLUTION = 0.7;
 
 /** One figure for a crust: the logarithm of its browning, the top counting a little more than what touches the tin. */
-const crust = (b: Browning, free: boolean): number =>
-  free
-    ? Math.log(Math.max(1e-3, b.top))
-    : 0.6 * Math.log(Math.max(1e-3, b.top)) + 0.4 * Math.log(Math.max(1e-3, (b.side + b.base) / 2));
+const crust = (b: Browning, free: boolean): number => {
+  const ln = (x: number): number => Math.log(Math.max(1e-3, x));
+  return free ? ln(b.top) : 0.6 * ln(b.top) + 0.4 * ln((b.side + b.base) / 2);
+};
 
 /**
- * The heat at which another tin gets the crust that is wanted when its middle is done: deeper tins come out lower and
- * longer, shallow ones hotter and shorter. A bounded search over simulations in steps of 5 °C.
+ * The heat at which another tin gets a crust like the one that is wanted when its middle is done, without leaving the
+ * known heat by more than that is worth: deeper tins come out lower and longer, shallow ones hotter and shorter. Three
+ * simulations, and a search over steps of 5 °C in between.
  *
  * @param input the other tin with its batter; its `ovenC` is where the search starts
  * @param wanted browning of the bake that is the measure, of the same formula
@@ -35,33 +42,28 @@ export function equalHeat(input: BakeInput, wanted: Browning, kitchen?: Kitchen)
   const family = familyOf(input.family);
   const free = outlineOf(input.tin).free;
   const target = crust(wanted, free);
-  const least = Math.max(family.doneC[1] + 40, Math.min(input.ovenC, family.ovenC[0]) - 15);
-  const most = Math.min(250, Math.max(input.ovenC, family.ovenC[1]) + 10);
-  const known = new Map<number, number>();
-  const off = (ovenC: number): number => {
-    let x = known.get(ovenC);
-    if (x === undefined) {
-      const run = simulate({ ...setupOf({ ...input, ovenC }, kitchen), resolution: RESOLUTION }, { untilDone: true });
-      x = run.doneMin === null ? 9 : crust(run.browning, free) - target;
-      known.set(ovenC, x);
-    }
-    return x;
+  const tried = TRIED.map((by): readonly [number, number] | null => {
+    const run = simulate({ ...setupOf(shifted(input, by), kitchen), resolution: RESOLUTION }, { untilDone: true });
+    return run.doneMin === null ? null : [by, crust(run.browning, free) - target];
+  }).filter((x) => x !== null);
+  const here = tried.find(([by]) => by === 0);
+  if (!here || tried.length < 2) return { ovenC: input.ovenC, off: here?.[1] ?? 0 };
+  const at = (by: number): number => {
+    const right = Math.max(
+      1,
+      tried.findIndex(([x]) => x >= by) === -1 ? tried.length - 1 : tried.findIndex(([x]) => x >= by),
+    );
+    const [a, b] = [tried[right - 1] as readonly [number, number], tried[right] as readonly [number, number]];
+    return a[1] + ((b[1] - a[1]) * (by - a[0])) / (b[0] - a[0]);
   };
-  const onStep = (c: number): number => STEP_C * Math.round(c / STEP_C);
-  let lo = onStep(Math.max(least, input.ovenC - REACH_C));
-  let hi = onStep(Math.min(most, input.ovenC + REACH_C));
-  // hotter browns more; bisection over whole steps
-  while (hi - lo > STEP_C) {
-    const mid = onStep((lo + hi) / 2);
-    if (off(mid) < 0) lo = mid;
-    else hi = mid;
+  const cost = (by: number): number => (at(by) / ALIKE.crust) ** 2 + (by / ALIKE.heatC) ** 2;
+  let best = 0;
+  for (let by = -FARTHEST_C; by <= FARTHEST_C; by += STEP_C) {
+    const ovenC = input.ovenC + by;
+    if (ovenC < family.doneC[1] + 35 || ovenC > 250) continue;
+    if (cost(by) < cost(best) - 0.02) best = by;
   }
-  const best = Math.abs(off(lo)) <= Math.abs(off(hi)) ? lo : hi;
-  // a step that changes next to nothing is not worth turning the dial for
-  const stay = onStep(input.ovenC);
-  if (stay >= lo - STEP_C && stay <= hi + STEP_C && Math.abs(off(stay)) < Math.abs(off(best)) + 0.15)
-    return { ovenC: input.ovenC, off: off(stay) };
-  return { ovenC: best, off: off(best) };
+  return { ovenC: input.ovenC + best, off: at(best) };
 }
 
 /** A tin of the kit with this formula in it: at the heat it has now, and at the heat that keeps the crust. */

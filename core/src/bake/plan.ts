@@ -69,7 +69,7 @@ export function heatAdvice(run: Run, material: string): string | null {
   const done = run.doneMin ?? 0;
   const { top, side, base } = run.browning;
   const tin = Math.max(Number.isFinite(side) ? side : 0, base);
-  if (tin > DARK && tin > 0.8 * top)
+  if (material !== 'none' && tin > DARK && tin > 0.8 * top)
     return material === 'light metal' || material === 'shiny metal'
       ? 'Sides get dark before the middle is done: 10 to 15 °C lower, and longer.'
       : 'This tin colours the sides early: 15 °C lower, and a little longer.';

@@ -257,7 +257,7 @@ function march(
       const f = surfaces(state);
       const minutes = (dt / 60) * setup.pace;
       browning.top += browningRate(f.top) * minutes;
-      browning.side += browningRate(f.side) * minutes * (o.free ? 1 : IN_TIN);
+      browning.side += browningRate(f.side) * minutes * IN_TIN;
       browning.base += browningRate(f.base) * minutes * IN_TIN;
       if (darkTop === null && browning.top >= DARK) darkTop = s / 60;
       if (darkSide === null && browning.side >= DARK) darkSide = s / 60;
@@ -265,7 +265,8 @@ function march(
         const at = s - dt * ((c - setup.doneC) / Math.max(1e-9, c - before));
         done = {
           s: at,
-          browning: { ...browning },
+          // the sides of a piece that stands free colour like its top
+          browning: { ...browning, side: o.free ? browning.top : browning.side },
           lossPct: (100 * readOut(state).lostKg) / batterKg,
           after: wanted.untilDone ? [] : cool(fork(state), middle, setup, walls, at),
         };

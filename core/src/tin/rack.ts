@@ -1,8 +1,9 @@
 import type { Oven, Tin, TinUse } from '../formula/types.js';
 import { outlineOf } from './geometry.js';
 
-/** Air that has to pass between tins, and between them and the walls, mm. General baking knowledge: two fingers. */
-const GAP_MM = 25;
+/** Air that has to pass between tins, and between them and the walls, mm. General baking knowledge: about two fingers. */
+const GAP_MM = 20;
+const WALL_MM = 15;
 /** What a rim or handle adds to the inner width, each side, mm. */
 const RIM_MM = 6;
 /** Inside of a 60-litre oven's rack, and the height between two racks in use, mm; other ovens by their volume. A judgement. */
@@ -63,28 +64,28 @@ export function rackPlan(uses: readonly TinUse[], oven: Pick<Oven, 'litres' | 'r
     .sort((a, b) => b.deep - a.deep || b.wide - a.wide);
   const racks: Placed[][] = [];
   let left = 0;
-  let row = { y: GAP_MM, x: GAP_MM, deep: 0 };
+  let row = { y: WALL_MM, x: WALL_MM, deep: 0 };
   for (const t of all) {
-    const fits = (): boolean => row.x + t.wide + GAP_MM <= rack.wide + 1 && row.y + t.deep + GAP_MM <= rack.deep + 1;
-    if (t.wide + 2 * GAP_MM > rack.wide + 2 * GAP_MM || t.deep > rack.deep) {
+    const fits = (): boolean => row.x + t.wide + WALL_MM <= rack.wide + 1 && row.y + t.deep + WALL_MM <= rack.deep + 1;
+    if (t.wide > rack.wide || t.deep > rack.deep) {
       left++;
       continue;
     }
     if (racks.length === 0) racks.push([]);
     // a single large tin may touch the air gap: it needs the rack for itself
-    const alone = t.wide + 2 * GAP_MM > rack.wide || t.deep + 2 * GAP_MM > rack.deep;
+    const alone = t.wide + 2 * WALL_MM > rack.wide || t.deep + 2 * WALL_MM > rack.deep;
     if (alone) {
       const empty =
         racks.find((r) => r.length === 0) ?? (racks.length < most ? (racks.push([]), racks.at(-1)) : undefined);
       if (!empty) left++;
       else empty.push({ ...t, x: rack.wide / 2, y: rack.deep / 2 });
-      row = { y: GAP_MM, x: Infinity, deep: Infinity };
+      row = { y: WALL_MM, x: Infinity, deep: Infinity };
       continue;
     }
-    if (!fits()) row = { y: row.y + row.deep + GAP_MM, x: GAP_MM, deep: 0 };
+    if (!fits()) row = { y: row.y + row.deep + GAP_MM, x: WALL_MM, deep: 0 };
     if (!fits() && racks.length < most) {
       if ((racks.at(-1) as Placed[]).length > 0) racks.push([]);
-      row = { y: GAP_MM, x: GAP_MM, deep: 0 };
+      row = { y: WALL_MM, x: WALL_MM, deep: 0 };
     }
     if (!fits()) {
       left++;

@@ -1,7 +1,6 @@
-import { consistencyOf } from '../balance/totals.js';
-import type { Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
+import { consistencyOf, totalsOf } from '../balance/totals.js';
+import type { FamilyId, Formula, Kitchen, Tin, TinShape, TinUse } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
-import { totalsOf } from '../balance/totals.js';
 import { batterOf, fitTins, type TinFit } from './fit.js';
 import { capacityOf, outlineOf, tinProblems } from './geometry.js';
 
@@ -46,6 +45,23 @@ export function usesOf(formula: Formula, tin: Tin, kitchen: Kitchen): TinUse {
   return trays <= 1 ? { tin: withCups(tin, hollows), count: 1 } : { tin, count: Math.min(60, trays) };
 }
 
+/** Shapes a family is usually baked in; others do too, but look or bake unusual. General baking knowledge. */
+const USUAL: Readonly<Partial<Record<FamilyId, readonly TinShape[]>>> = {
+  biscuit: ['slab', 'mound'],
+  'drop-biscuit': ['mound'],
+  scone: ['slab', 'mound'],
+  'soda-bread': ['mound', 'round'],
+  'soda-loaf': ['loaf'],
+  muffin: ['cup'],
+  'quick-bread': ['loaf'],
+  'tea-loaf': ['loaf'],
+  'pound-cake': ['loaf', 'tube', 'round'],
+  'maize-bread': ['round', 'square', 'rect'],
+};
+const CAKES: readonly TinShape[] = ['round', 'square', 'rect', 'sheet', 'tube', 'cup'];
+/** Families whose dough can stand without a tin. */
+const STANDS: readonly FamilyId[] = ['biscuit', 'drop-biscuit', 'scone', 'soda-bread', 'free'];
+
 const countWords = ['', 'one', 'two', 'three', 'four', 'five', 'six'];
 
 /** Why a tin does or does not suit, and how far off it is. */
@@ -61,7 +77,7 @@ function judge(
   if (bad) return { off: 9, reason: bad.words };
   if (o.free && fit.tin.shape === 'slab' && consistency !== 'dough')
     return { off: 5, reason: 'too soft to roll and cut' };
-  if (o.free && (consistency === 'thick' || consistency === 'pourable'))
+  if (o.free && (consistency === 'thick' || consistency === 'pourable' || !STANDS.includes(formula.family)))
     return { off: 6, reason: 'this batter would run off the tray' };
   if (fit.count > MOST) return { off: 3, reason: `it would take ${fit.count} of them` };
   const { family } = batterOf(formula, kitchen);
@@ -78,7 +94,9 @@ function judge(
   const fill = o.free ? 0.2 : Math.abs(fit.fill - middle) / half / 2;
   const deep = !o.free && fit.batterMm < 12 ? 1 : 0;
   const more = 0.25 * (fit.count - 1);
-  const other = own && own.tin.shape !== fit.tin.shape ? 0.15 : 0;
+  const usual = (USUAL[formula.family] ?? CAKES).includes(fit.tin.shape) ? 0 : 0.6;
+  const iron = fit.tin.material === 'cast iron' && formula.family !== 'maize-bread' ? 0.25 : 0;
+  const other = usual + iron + (own && own.tin.shape !== fit.tin.shape ? 0.15 : 0);
   const reason = deep
     ? `${holds}: a thin layer, quick and dry`
     : fit.state === 'high'

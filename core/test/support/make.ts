@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Band, Formula, Item } from '../../src/index.js';
+import type { Band, Formula, Item, Kitchen } from '../../src/index.js';
 import { defaultKitchen } from '../../src/index.js';
 
 const source = {
@@ -40,6 +40,10 @@ export function formula(items: readonly (readonly [string, number])[], more: Par
 
 export const demo = (id: string): Formula =>
   JSON.parse(readFileSync(new URL(`../../../demo/formulas/${id}.json`, import.meta.url), 'utf8')) as Formula;
+
+/** The kitchen of the demo data. */
+export const demoKitchen = (): Kitchen =>
+  JSON.parse(readFileSync(new URL('../../../demo/kitchen.json', import.meta.url), 'utf8')) as Kitchen;
 
 export const demoIds = (
   JSON.parse(readFileSync(new URL('../../../demo/index.json', import.meta.url), 'utf8')) as { formulas: string[] }
