@@ -209,3 +209,66 @@ test('counter: ticks survive a reload, and a double tap counts once', async ({ p
   await hang(page, 'Day');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Ready/);
 });
+
+test('tins: two kinds in one oven share the batter, the kit is converted, and the section can be scrubbed', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/tins/cardamom-yogurt-round');
+  await expect(page.locator('p.minutes')).toBeVisible();
+  // the range that samples give comes with the section of the bake
+  const slider = page.getByRole('slider', { name: 'Minute of the bake' });
+  await slider.fill('5');
+  const early = await slider.getAttribute('aria-valuetext');
+  await slider.fill('30');
+  await expect(slider).not.toHaveAttribute('aria-valuetext', early ?? '');
+  await expect(slider).toHaveAttribute('aria-valuetext', /At 30 minutes: middle \d+ °C, top \d+ °C, side \d+ °C/);
+
+  // every tin of the kit, as they come in; the pound of the matter is the own one at its own heat
+  const table = page.getByRole('table').filter({ hasText: 'how it fits' });
+  await expect(table.getByRole('row')).toHaveCount(15);
+  await expect(table.locator('td.strong').first()).toHaveText(/\d+–\d+ min/);
+  await expect(table.getByText('…')).toHaveCount(0, { timeout: 30_000 });
+  await expect(table.getByRole('row', { name: /Free-form round/ })).toContainText('run off the tray');
+
+  // a second tin beside the first, by key, then dragged out of the rack
+  await page.getByRole('button', { name: 'Put the 18 cm round in beside' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^The 23 cm round and the 18 cm round together/);
+  const rows = page.getByRole('table', { name: 'Tins in the oven together' }).getByRole('row');
+  await expect(rows).toHaveCount(2);
+  const grams = async (): Promise<number[]> =>
+    (await rows.locator('td:nth-of-type(2)').allInnerTexts()).map((t) => parseInt(t, 10));
+  const [a = 0, b = 0] = await grams();
+  await page.getByLabel('Share the batter', { exact: true }).selectOption('together');
+  await expect(page.getByText(/done together/).last()).toBeVisible();
+  await expect.poll(async () => (await grams())[0]).not.toBe(a);
+  const [c = 0, d = 0] = await grams();
+  expect(Math.abs(a + b - c - d)).toBeLessThanOrEqual(2);
+  await page.reload();
+  await expect(page.getByLabel('Share the batter', { exact: true })).toHaveValue('together');
+  await page.getByRole('button', { name: '20 cm square', exact: true }).dragTo(page.locator('.tins-part'));
+  await expect(rows).toHaveCount(3);
+  await page.keyboard.press('Control+z');
+  await expect(rows).toHaveCount(2);
+});
+
+test('tins: the formula is scaled to what there is, refused what cannot be, and rounded to the kitchen', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/tins/rye-and-pear-loaf');
+  const bar = page.getByRole('region', { name: 'Scale' });
+  await bar.getByLabel('scale by').selectOption('item');
+  await bar.getByLabel('the ingredient there is little of').selectOption({ index: 1 });
+  await bar.getByLabel('how much').fill('plenty');
+  await expect(bar.getByText(/no amount I can scale to/)).toBeVisible();
+  await expect(bar.getByRole('button', { name: 'scale it' })).toBeDisabled();
+  await bar.getByLabel('how much').fill('77 g');
+  await expect(bar.getByText(/of batter/)).toBeVisible();
+  await bar.getByLabel('how much').press('Enter');
+  await expect(page.getByText(/The formula is scaled × \d/)).toBeVisible();
+  await bar.getByRole('button', { name: /to this kitchen’s measures/ }).click();
+  await expect(bar.getByText('Every line can be measured as it is.')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(bar.getByRole('button', { name: /to this kitchen’s measures/ })).toBeVisible();
+});

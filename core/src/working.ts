@@ -38,7 +38,7 @@ export { bowlPlan, type BowlPlan } from './scale/bowls.js';
 export { bakeAndFreeze, type Portion } from './scale/portions.js';
 export { roundToKitchen, wholeEggFactors, type RoundedFormula, type Shift } from './scale/rounded.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
-export { fitTins, shareOut, type Sharing, type TinFit } from './tin/fit.js';
+export { fitTins, fitWith, shareOut, type Sharing, type TinFit } from './tin/fit.js';
 export { cutSlab, type Cut, type CutShape } from './tin/cut.js';
 export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
@@ -59,7 +59,7 @@ export { divideAlike, type Together } from './bake/together.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
 export type { Sample, Section } from './bake/record.js';
 export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
-export { DARK, GOLDEN, PALE } from './bake/browning.js';
+export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
 export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
 
 export { defaultKitchen } from './kitchen/default.js';

@@ -96,6 +96,12 @@ export function fitTins(
   );
 }
 
+/** The same tin with another weight of the formula's batter in it, g. */
+export function fitWith(formula: Formula, fit: TinFit, batterG: number, kitchen: Kitchen): TinFit {
+  const b = batterOf(formula, kitchen);
+  return fitOne(fit.tin, fit.count, batterG, b.density, b.rise, b.family, formula.bake?.ovenC);
+}
+
 /** What a formula's batter is, for any tin: weight, density, and how far it rises. */
 export function batterOf(
   formula: Formula,

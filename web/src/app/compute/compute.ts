@@ -5,6 +5,6 @@ import { Pool } from './pool';
 /** Baking, reading and calibrating, on all cores but one. */
 @Injectable({ providedIn: 'root' })
 export class Compute extends Pool<Jobs> {
-  protected readonly size = Math.max(1, (navigator.hardwareConcurrency || 2) - 1);
+  readonly size = Math.max(1, (navigator.hardwareConcurrency || 2) - 1);
   makeWorker = (): Worker => new Worker(new URL('./compute.worker', import.meta.url), { type: 'module' });
 }

@@ -1,9 +1,43 @@
-import type { BakeInput, BakePrediction, Calibration, Kitchen, KnownBake } from '@orvin/core';
+import type {
+  BakeInput,
+  BakePrediction,
+  Browning,
+  Calibration,
+  Formula,
+  Kitchen,
+  KnownBake,
+  Tin,
+  TinChoice,
+  Together,
+} from '@orvin/core';
 import type { RecipeDraft } from '@orvin/core/reading';
+
+/** A tin of the kit with the formula in it, ready to be converted. */
+export interface KitChoice {
+  readonly choice: TinChoice;
+  readonly input: BakeInput;
+}
+
+/** What a conversion table shows of one tin. */
+export interface Converted {
+  readonly same: BakePrediction['minutes'];
+  readonly ovenC: number;
+  readonly suited: BakePrediction['minutes'];
+  readonly crust: string;
+  readonly words: string;
+}
 
 /** What a worker can do; one job in, one result out, both plain values. */
 export interface Jobs {
+  /** With `section` in the input, the field of temperatures is handed over, not copied. */
   predict(input: BakeInput, kitchen: Kitchen): BakePrediction;
+  /** Samples `from` to `to` of a bake's time, for its range. */
+  sample(input: BakeInput, kitchen: Kitchen, from: number, to: number): number[];
+  /** The kit's tins with the formula in them, the best first. */
+  choices(formula: Formula, tins: readonly Tin[], kitchen: Kitchen): KitChoice[];
+  convert(input: BakeInput, wanted: Browning | null, kitchen: Kitchen): Converted;
+  /** One batter over unlike tins, all done together. */
+  alike(inputs: readonly BakeInput[], kitchen: Kitchen): Together;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen): RecipeDraft;
   /** The texts of the recipes in a file. */

@@ -24,6 +24,8 @@ interface Task {
 }
 
 const TIMEOUT_MS = 30_000;
+/** Channels that begin so wait until nothing else does. */
+export const LATER = 'later:';
 
 /**
  * A pool of workers with typed jobs. On one channel the latest request wins: an older one that waits is dropped, one
@@ -31,7 +33,8 @@ const TIMEOUT_MS = 30_000;
  * becomes a value to show. Unsubscribing cancels.
  */
 export abstract class Pool<J extends JobsOf<J>> {
-  protected abstract readonly size: number;
+  /** How many workers there are at most. */
+  abstract readonly size: number;
   private readonly hands: Hand[] = [];
   private waiting: Task[] = [];
   private nextId = 1;
@@ -90,7 +93,12 @@ export abstract class Pool<J extends JobsOf<J>> {
     while (this.waiting.length > 0) {
       const hand = this.hands.find((h) => !h.busy) ?? (this.hands.length < this.size ? this.hire() : null);
       if (!hand) return;
-      const task = this.waiting.shift();
+      // what somebody looks at comes before what is worked out for later
+      const at = Math.max(
+        0,
+        this.waiting.findIndex((t) => !t.channel.startsWith(LATER)),
+      );
+      const [task] = this.waiting.splice(at, 1);
       if (task) void this.work(hand, task);
     }
   }

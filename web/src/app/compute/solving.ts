@@ -7,7 +7,7 @@ import type { SolveJobs } from './solve-jobs';
 /** Rebalancing, substituting, adapting and composing, in one worker that keeps its solver. */
 @Injectable({ providedIn: 'root' })
 export class Solving extends Pool<SolveJobs> {
-  protected readonly size = 1;
+  readonly size = 1;
   private readonly wasm = new URL('wasm/highs.wasm', document.baseURI).href;
   makeWorker = (): Worker => new Worker(new URL('./solve.worker', import.meta.url), { type: 'module' });
 

@@ -4,6 +4,8 @@ import type { VersionRecord } from '@orvin/core/format';
 /** What a formula's document holds beside the formula: the tins it is being fitted to, and the lines that are locked. */
 export interface Plan {
   readonly tins?: readonly TinUse[];
+  /** How unlike tins share the batter: equally full, equally deep, or so that they are done together. */
+  readonly sharing?: 'fill' | 'depth' | 'together';
   /** Ids of items whose weight nothing but typing changes. */
   readonly locked?: readonly string[];
   /** Id of the version that the working copy goes on from. */

@@ -1,12 +1,15 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
-  assess,
+  bakeInputOf,
   fitTins,
+  fitWith,
   knownFrom,
   same,
   scale,
+  SAMPLES,
   teaching,
+  withRange,
   type BakeInput,
   type BakePrediction,
   type BakeRecord,
@@ -14,53 +17,45 @@ import {
   type Formula,
   type Kitchen,
   type KnownBake,
+  type Sharing,
   type TinFit,
   type TinUse,
+  type Together,
 } from '@orvin/core';
-import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
+import { combineLatest, concat, distinctUntilChanged, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
 import type { Outcome } from '../compute/pool';
 import { Store } from '../data/store';
 import { Desk } from './desk';
 
-/** The formula in some tins: scaled, divided, and what the bake model needs to know of one of them. */
+/** The formula in some tins: scaled, divided, and what the bake model needs to know of each. */
 export interface Placed {
   readonly formula: Formula;
   readonly factor: number;
   readonly eggs: readonly { readonly itemId: string; readonly words: string }[];
   readonly leavener: string | null;
   readonly fits: readonly TinFit[];
-  readonly input: BakeInput | null;
+  readonly inputs: readonly BakeInput[];
 }
 
-const inputFor = (f: Formula, kitchen: Kitchen, fit: TinFit | undefined): BakeInput | null => {
-  if (!fit) return null;
-  const a = assess(f, kitchen);
-  return {
-    batterG: fit.batterG,
-    tin: fit.tin,
-    count: fit.count,
-    family: f.family,
-    ovenC: f.bake?.ovenC ?? 180,
-    fan: f.bake?.fan ?? false,
-    ...(f.bake?.stages && { stages: f.bake.stages }),
-    densityGPerMl: a.batter.densityGPerMl,
-    rise: fit.rise,
-  };
-};
-
-export function place(f: Formula, tins: readonly TinUse[], kitchen: Kitchen, rescale: boolean): Placed {
+export function place(
+  f: Formula,
+  tins: readonly TinUse[],
+  kitchen: Kitchen,
+  rescale: boolean,
+  sharing: Sharing = 'fill',
+): Placed {
   const scaled = rescale
     ? scale(f, { by: 'tins', tins }, kitchen)
     : { formula: f, factor: 1, eggs: [], leavener: null };
-  const fits = fitTins(scaled.formula, tins, kitchen);
+  const fits = fitTins(scaled.formula, tins, kitchen, sharing);
   return {
     formula: scaled.formula,
     factor: scaled.factor,
     eggs: scaled.eggs,
     leavener: scaled.leavener,
     fits,
-    input: inputFor(scaled.formula, kitchen, fits[0]),
+    inputs: fits.map((fit) => bakeInputOf(scaled.formula, fit, kitchen)),
   };
 }
 
@@ -69,8 +64,8 @@ export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRec
   const out: KnownBake[] = knownFrom(teaching(bakes, kitchen.ovens[0]?.id ?? 'oven'));
   const stated = f.bake?.minutes;
   const fit = f.tins ? fitTins(f, f.tins, kitchen)[0] : undefined;
-  const input = inputFor(f, kitchen, fit);
-  if (stated && input) out.push({ input, minutes: Math.sqrt(stated.early * stated.late), kind: 'stated' });
+  if (stated && fit)
+    out.push({ input: bakeInputOf(f, fit, kitchen), minutes: Math.sqrt(stated.early * stated.late), kind: 'stated' });
   return out;
 }
 
@@ -90,10 +85,40 @@ export class Bakery {
     return f?.tins && f.tins.length > 0 ? place(f, f.tins, this.desk.kitchen(), false) : null;
   });
   readonly targetTins = computed<readonly TinUse[]>(() => this.desk.plan().tins ?? this.desk.formula()?.tins ?? []);
+  readonly sharing = computed(() => this.desk.plan().sharing ?? 'fill');
+  private readonly divided = computed<Placed | null>(
+    () => {
+      const f = this.desk.formula();
+      const tins = this.targetTins();
+      const sharing = this.sharing();
+      return f && tins.length > 0
+        ? place(f, tins, this.desk.kitchen(), true, sharing === 'depth' ? 'depth' : 'fill')
+        : null;
+    },
+    { equal: same },
+  );
+  /** How the batter is divided so that all tins are done together; null unless that is wanted, and until it is known. */
+  readonly together = toSignal(
+    toObservable(
+      computed(() => {
+        const p = this.divided();
+        return p && p.inputs.length > 1 && this.sharing() === 'together' ? p.inputs : null;
+      }),
+    ).pipe(
+      switchMap((inputs) =>
+        inputs === null
+          ? of(null)
+          : this.compute.run('alike', 'alike', inputs, this.desk.kitchen()).pipe(map((o) => (o.ok ? o.value : null))),
+      ),
+    ),
+    { initialValue: null as Together | null },
+  );
   readonly target = computed<Placed | null>(() => {
-    const f = this.desk.formula();
-    const tins = this.targetTins();
-    return f && tins.length > 0 ? place(f, tins, this.desk.kitchen(), true) : null;
+    const p = this.divided();
+    const t = this.together();
+    if (!p || !t || t.grams.length !== p.fits.length) return p;
+    const fits = refitted(p, t.grams, this.desk.kitchen());
+    return { ...p, fits, inputs: fits.map((fit) => bakeInputOf(p.formula, fit, this.desk.kitchen())) };
   });
 
   private readonly known = computed(
@@ -115,24 +140,95 @@ export class Bakery {
     { initialValue: null as Calibration | null },
   );
 
-  readonly ownBake = this.predicted('own', () => this.own()?.input ?? null);
-  readonly targetBake = this.predicted('target', () => this.target()?.input ?? null);
+  readonly ownBake = this.predicted('own', () => this.own()?.inputs[0] ?? null, false);
+  readonly targetBake = this.predicted('target', () => this.target()?.inputs[0] ?? null, true);
+  /** The bakes of the tins beside the first, in the same oven; a short plan of each is enough. */
+  readonly beside = toSignal(
+    toObservable(
+      computed((): readonly BakeInput[] => {
+        const calibration = this.calibration();
+        const inputs = this.target()?.inputs.slice(1) ?? [];
+        return calibration ? inputs.map((i) => ({ ...i, calibration })) : [];
+      }),
+    ).pipe(
+      distinctUntilChanged<readonly BakeInput[]>(same),
+      switchMap((inputs) =>
+        inputs.length === 0
+          ? of([] as Outcome<BakePrediction>[])
+          : combineLatest(
+              inputs.map((input, i) => this.compute.run(`beside-${i}`, 'predict', input, this.desk.kitchen())),
+            ),
+      ),
+    ),
+    { initialValue: [] as Outcome<BakePrediction>[] },
+  );
 
-  private predicted(channel: string, input: () => BakeInput | null) {
+  private predicted(channel: string, input: () => BakeInput | null, section: boolean) {
     const request = computed(
       () => {
         const i = input();
         const calibration = this.calibration();
-        return i && calibration ? { input: { ...i, calibration }, kitchen: this.desk.kitchen() } : null;
+        return i && calibration
+          ? { input: { ...i, calibration, ...(section && { section }) }, kitchen: this.desk.kitchen() }
+          : null;
       },
       { equal: same },
     );
     return toSignal(
       toObservable(request).pipe(
         distinctUntilChanged(),
-        switchMap((r) => (r === null ? of(null) : this.compute.run(channel, 'predict', r.input, r.kitchen))),
+        switchMap((r) =>
+          r === null
+            ? of(null)
+            : this.compute
+                .run(channel, 'predict', r.input, r.kitchen)
+                .pipe(
+                  switchMap((o) =>
+                    o.ok && o.value.minutes.likely > 0
+                      ? concat(of(o), this.ranged(channel, r.input, r.kitchen, o.value))
+                      : of(o),
+                  ),
+                ),
+        ),
       ),
       { initialValue: null as Outcome<BakePrediction> | null },
     );
   }
+
+  /** The same bake with the range that samples give, spread over the workers. */
+  private ranged(
+    channel: string,
+    input: BakeInput,
+    kitchen: Kitchen,
+    p: BakePrediction,
+  ): Observable<Outcome<BakePrediction>> {
+    const parts = Math.max(1, this.compute.size);
+    const each = Math.ceil(SAMPLES / parts);
+    return forkJoin(
+      Array.from({ length: parts }, (_, i) =>
+        this.compute.run(
+          `${channel}-range-${i}`,
+          'sample',
+          input,
+          kitchen,
+          i * each,
+          Math.min(SAMPLES, (i + 1) * each),
+        ),
+      ),
+    ).pipe(
+      map((all) => ({
+        ok: true as const,
+        value: withRange(
+          p,
+          all.flatMap((o) => (o.ok ? o.value : [])),
+          input,
+        ),
+      })),
+    );
+  }
+}
+
+/** The tins with other weights in them. */
+export function refitted(p: Placed, grams: readonly number[], kitchen: Kitchen): TinFit[] {
+  return p.fits.map((fit, i) => fitWith(p.formula, fit, grams[i] ?? fit.batterG, kitchen));
 }

@@ -80,7 +80,7 @@ describe('the bakery', () => {
     const p = place(f, [{ tin, count: 2 }], defaultKitchen, true);
     const total = allItems(p.formula).reduce((s, i) => s + i.grams, 0);
     expect(p.fits.reduce((s, x) => s + x.batterG * x.count, 0)).toBeCloseTo(total, 6);
-    expect(p.input?.batterG).toBeCloseTo(total / 2, 6);
+    expect(p.inputs[0]?.batterG).toBeCloseTo(total / 2, 6);
     expect(place(f, f.tins ?? [], defaultKitchen, false).factor).toBe(1);
   });
 

@@ -9,7 +9,7 @@ interface Plotter {
   purge(root: HTMLElement): void;
 }
 
-/** Middle and top surface through the bake, with the doneness line and the range of times; the tin before, dashed. */
+/** Middle and top surface through the bake, the plan's marks, the range of times and the course outside; the tin before, dashed. */
 @Component({
   selector: 'orvin-bake-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -92,13 +92,24 @@ export class BakeChart implements OnDestroy {
       line: { color: stroke, width, dash },
       hovertemplate: `%{y:.0f} °C ${name}<extra></extra>`,
     });
-    const end = Math.max(b.minutes.late, old?.minutes.likely ?? 0, min(b.curve.at(-1)?.s ?? 0)) * 1.04;
+    const end =
+      Math.max(b.minutes.late, old?.minutes.likely ?? 0, min(b.curve.at(-1)?.s ?? 0), min(b.after.at(-1)?.s ?? 0)) *
+      1.03;
     const at = (curve: BakePrediction['curve'], share: number): { s: number; centreC: number; crustC: number } =>
       curve[Math.floor(curve.length * share)] ?? { s: 0, centreC: 0, crustC: 0 };
     const data: Data[] = [
       line('crustC', b, 'top', colour('--heat-line'), 'solid', 2.5),
       line('centreC', b, 'middle', colour('--rim'), 'solid', 3),
     ];
+    if (b.after.length > 1)
+      data.push({
+        x: [b.minutes.likely, ...b.after.map((p) => min(p.s))],
+        y: [b.doneC, ...b.after.map((p) => Math.round(p.centreC * 10) / 10)],
+        name: 'middle, out of the oven',
+        mode: 'lines',
+        line: { color: colour('--rim'), width: 2, dash: 'dot' },
+        hovertemplate: '%{y:.0f} °C middle, outside<extra></extra>',
+      });
     if (old) data.unshift(line('centreC', old, `middle, ${this.beforeName()}`, colour('--ink-2'), 'dash', 1.8));
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 13 };
     const note = (
@@ -111,6 +122,7 @@ export class BakeChart implements OnDestroy {
     const crust = at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
     const topY = Math.max(120, ...b.curve.map((p) => p.crustC)) + 14;
+    const marks = b.plan.filter((m) => m.kind === 'turn' || m.kind === 'first look' || m.kind === 'tent');
     const layout: Partial<Layout> = {
       margin: { l: 44, r: 14, t: 8, b: 34 },
       paper_bgcolor: 'rgba(0,0,0,0)',
@@ -134,7 +146,7 @@ export class BakeChart implements OnDestroy {
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
-        tickvals: [20, 40, 60, 80, 100, 120, 140, 160].filter((v) => v < topY),
+        tickvals: [20, 60, 100, 140, 180].filter((v) => v < topY && Math.abs(v - b.doneC) > 8),
       },
       shapes: [
         {
@@ -147,6 +159,15 @@ export class BakeChart implements OnDestroy {
           line: { width: 0 },
           layer: 'below',
         },
+        ...marks.map((m) => ({
+          type: 'line' as const,
+          x0: m.atMin,
+          x1: m.atMin,
+          y0: 0,
+          y1: topY * 0.93,
+          line: { color: colour('--rim-soft'), width: 1.5 },
+          layer: 'below' as const,
+        })),
         {
           type: 'line',
           x0: 0,
@@ -169,6 +190,9 @@ export class BakeChart implements OnDestroy {
         note(min(middle.s), middle.centreC + 2, 'middle', colour('--rim'), 'right'),
         note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)} °C`, colour('--ink-2')),
         note(b.minutes.likely, 3, ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
+        ...marks.map((m, i) =>
+          note(m.atMin, topY * 0.93 - 9 * (marks.length - 1 - i), `${m.kind} ${m.atMin} `, colour('--ink-2'), 'right'),
+        ),
         ...(old
           ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))]
           : []),

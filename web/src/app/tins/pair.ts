@@ -3,7 +3,7 @@ import { outlineOf, type TinFit } from '@orvin/core';
 import { hollowsOf, sectionPaths } from '../ui/tin-section';
 import { tinWords } from '../ui/words';
 
-const W = 640;
+const W = 480;
 
 interface Drawn {
   readonly x: number;
@@ -21,12 +21,13 @@ interface Side {
   readonly more: string;
 }
 
-/** The tins of now and those wanted, to one scale on the oven's rack: raw batter, and where it rises to. */
+/** The tins of now and those wanted, to one scale on the oven's rack: raw batter, rim, and where it rises to. */
 @Component({
   selector: 'orvin-pair',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg [attr.viewBox]="'0 0 ' + W + ' ' + high()" role="img" [attr.aria-label]="label()">
+      <rect class="oven" x="3" y="3" [attr.width]="W - 6" [attr.height]="high() - 6" rx="16" />
       <path class="rack" [attr.d]="'M8 ' + (floor() + 4) + ' H' + (W - 8)" />
       <path class="rods" [attr.d]="rods()" />
       @for (s of sides(); track $index) {
@@ -38,14 +39,19 @@ interface Side {
           </g>
         }
         <text class="side" [attr.x]="(s.from + s.to) / 2" [attr.y]="floor() + 30" text-anchor="middle">
-          {{ s.title }}{{ s.more }}
+          {{ s.title }}
         </text>
+        @if (s.more !== '') {
+          <text class="more" [attr.x]="(s.from + s.to) / 2" [attr.y]="floor() + 45" text-anchor="middle">
+            {{ s.more }}
+          </text>
+        }
         @for (n of s.notes; track n; let i = $index) {
           <text
             class="note"
             [class.strong]="i === 0"
             [attr.x]="(s.from + s.to) / 2"
-            [attr.y]="20 + i * 19"
+            [attr.y]="28 + i * 19"
             text-anchor="middle"
           >
             {{ n }}
@@ -58,6 +64,11 @@ interface Side {
     svg {
       display: block;
       width: 100%;
+    }
+    .oven {
+      fill: color-mix(in srgb, var(--heat-wash) 45%, var(--enamel));
+      stroke: var(--rim-soft);
+      stroke-width: 1.5;
     }
     .rack {
       stroke: var(--ink-2);
@@ -102,6 +113,9 @@ interface Side {
     .side {
       font-weight: 600;
     }
+    .more {
+      font-size: 12.5px;
+    }
   `,
 })
 export class TinPair {
@@ -119,8 +133,8 @@ export class TinPair {
     ),
   );
   /** Where the rack is, and the height of it all: notes above the tallest tin, names under the rack. */
-  protected readonly floor = computed(() => 54 + this.tall() * this.scale());
-  protected readonly high = computed(() => this.floor() + 40);
+  protected readonly floor = computed(() => 66 + Math.max(96, this.tall() * this.scale()));
+  protected readonly high = computed(() => this.floor() + (this.sides().some((s) => s.more !== '') ? 56 : 42));
   protected readonly rods = computed(() => `M20 ${this.floor() + 9} H${W - 20}`);
 
   private readonly lists = computed(() =>
@@ -135,42 +149,40 @@ export class TinPair {
     });
   protected readonly scale = computed(() => {
     const all = this.lists().map(this.spread);
-    const wide = all.reduce((s, l) => s + l.reduce((t, x) => t + x.width, 0), 0) + 60 * (all.length - 1);
+    const groups = this.lists().flat().length;
+    const wide = all.reduce((s, l) => s + l.reduce((t, x) => t + x.width, 0), 0) + 40 * (groups - 1);
     const tall = Math.max(1, ...all.flat().map((x) => sectionPaths(x.fit).height));
-    return Math.min((W - 50) / Math.max(wide, 1), 130 / tall, 1.6);
+    return Math.min((W - 40) / Math.max(wide, 1), 185 / tall, 1.9);
   });
   protected readonly sides = computed<readonly Side[]>(() => {
     const k = this.scale();
-    const all = this.lists().map((l) => ({ fits: l, stood: this.spread(l) }));
+    const all = this.lists()
+      .flat()
+      .map((fit) => ({ fit, stood: this.spread([fit]) }));
     const widths = all.map((a) => a.stood.reduce((t, x) => t + x.width, 0) * k);
     const gap = (W - widths.reduce((a, b) => a + b, 0)) / (all.length + 1);
     let x = gap;
-    return all.map((a, side) => {
+    return all.map(({ fit, stood }, side) => {
       const from = x;
-      const drawn = a.stood.map((d, i) => {
+      const drawn = stood.map((d, i) => {
         const at = x + (d.width * k) / 2;
         x += d.width * k;
         return { x: at, ...sectionPaths(d.fit), key: `${side}-${i}` };
       });
       const to = x;
       x += gap;
-      const fit = a.fits[0];
-      const cups = fit ? outlineOf(fit.tin).cups : 1;
-      const shown = drawn.length;
-      const total = fit ? (cups > 1 ? cups * fit.count : fit.count) : 0;
-      const grams = fit
-        ? cups > 1
-          ? `${Math.round(fit.perCupG)} g each`
-          : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`
-        : '';
-      const reads = fit?.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
+      const cups = outlineOf(fit.tin).cups;
+      const total = cups > 1 ? cups * fit.count : fit.count;
+      const grams =
+        cups > 1 ? `${Math.round(fit.perCupG)} g each` : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`;
+      const reads = fit.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
       return {
-        title: fit ? tinWords(fit) : '',
-        more: total > shown ? ` (${shown} of ${total} drawn)` : '',
+        title: tinWords(fit),
+        more: total > drawn.length ? `${drawn.length} of ${total} drawn` : '',
         drawn,
         from,
         to,
-        notes: fit ? [grams, reads].filter((t) => t !== '') : [],
+        notes: [grams, reads].filter((t) => t !== ''),
       };
     });
   });

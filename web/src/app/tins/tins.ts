@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { readTin, tinProblems, type BakePrediction, type Tin, type TinUse } from '@orvin/core';
+import {
+  matchTin,
+  outlineOf,
+  readTin,
+  scoopsFor,
+  sizeWords,
+  tinProblems,
+  type BakePrediction,
+  type Tin,
+  type TinUse,
+} from '@orvin/core';
 import { Notices } from '../data/notices';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
@@ -9,12 +19,16 @@ import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
 import { capital, degrees, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
+import { KitTable } from './kit-table';
 import { TinPair } from './pair';
+import { RackView } from './rack-view';
+import { ScaleBar } from './scale-bar';
+import { SectionMap } from './section-map';
 
-/** Fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
+/** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
   selector: 'orvin-tins',
-  imports: [RouterLink, TinSection, TinPair, BakeChart],
+  imports: [RouterLink, TinSection, TinPair, BakeChart, KitTable, RackView, ScaleBar, SectionMap],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tins.html',
   styleUrl: './tins.scss',
@@ -28,9 +42,32 @@ export class Tins {
   protected readonly rack = computed(() => this.desk.kitchen().tins);
   protected readonly target = computed<TinUse | null>(() => this.bakery.targetTins()[0] ?? null);
   protected readonly own = computed<TinUse | null>(() => this.desk.formula()?.tins?.[0] ?? null);
+  protected readonly uses = computed(() => this.bakery.targetTins());
+  protected readonly oven = computed(() => this.desk.kitchen().ovens[0]);
+  protected readonly inOven = computed(() => new Set(this.uses().map((u) => u.tin.id)));
+  /** The tins in the oven with what each gets and how long it takes; shown when they are of several kinds. */
+  protected readonly together = computed(() => {
+    const fits = this.bakery.target()?.fits ?? [];
+    const bakes = [this.bakery.targetBake(), ...this.bakery.beside()];
+    return fits.map((fit, i) => {
+      const o = bakes[i];
+      const p = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
+      return { fit, index: i, minutes: p ? minuteWords(p.minutes) : '…', likely: p?.minutes.likely ?? 0 };
+    });
+  });
+  protected readonly apart = computed(() => {
+    const times = this.together().map((t) => t.likely);
+    const words = this.bakery.together()?.words;
+    if (words && this.bakery.sharing() === 'together') return capital(words);
+    if (times.length < 2 || times.some((t) => t === 0)) return '';
+    const [first, last] = [Math.min(...times), Math.max(...times)];
+    return last - first < 3
+      ? 'All are done within three minutes of each other.'
+      : `Take the first out after about ${Math.round(first)} min, the last after ${Math.round(last)}; open the door briefly.`;
+  });
   protected readonly differs = computed(() => {
     const [a, b] = [this.own(), this.target()];
-    return a !== null && b !== null && (a.tin.id !== b.tin.id || a.count !== b.count);
+    return this.uses().length > 1 || (a !== null && b !== null && (a.tin.id !== b.tin.id || a.count !== b.count));
   });
   protected readonly fit = computed(() => this.bakery.target()?.fits[0] ?? null);
   protected readonly typed = signal('');
@@ -40,6 +77,8 @@ export class Tins {
     const t = this.target();
     if (!t) return 'Choose a tin';
     const name = (u: TinUse): string => (u.count === 1 ? `the ${u.tin.name}` : tinWords(u));
+    const list = this.uses().map(name);
+    if (list.length > 1) return capital(`${list.slice(0, -1).join(', ')} and ${list.at(-1)} together`);
     const words =
       this.differs() && this.own() ? `${name(t)} instead of ${name(this.own() as TinUse)}` : `In ${name(t)}`;
     return capital(words);
@@ -80,7 +119,32 @@ export class Tins {
     const b = this.ownBake();
     return this.differs() && b ? `${minuteWords(b.minutes)} in the ${this.own()?.tin.name}` : null;
   });
+  protected readonly over = signal(false);
   protected readonly degrees = degrees;
+  /** How a cup is portioned, and what a tin is called in the other unit. */
+  protected readonly scoop = computed(() => {
+    const fit = this.fit();
+    if (!fit || outlineOf(fit.tin).cups < 2 || fit.tin.shape !== 'cup') return '';
+    const s = scoopsFor((fit.fill * fit.capacityMl) / outlineOf(fit.tin).cups);
+    return s ? `a cup takes ${s.words}` : '';
+  });
+  protected readonly size = (tin: Tin): string =>
+    sizeWords(tin, this.desk.kitchen().display.length === 'in' ? 'cm' : 'in');
+  /** The plan in a sentence, as one says it across a kitchen. */
+  protected readonly plan = computed(() => {
+    const b = this.bake();
+    const t = this.time();
+    if (!b || !t) return '';
+    const at = (kind: string): number | undefined => b.plan.find((m) => m.kind === kind)?.atMin;
+    const tent = at('tent');
+    return [
+      `${this.heat()}, middle rack`,
+      `first look ${at('first look') ?? t.likely} min`,
+      `likely ${t.likely}`,
+      ...(tent === undefined ? [] : [`foil over it if it is dark at ${tent}`]),
+    ].join('; ');
+  });
+  protected readonly marks = computed(() => (this.bake()?.plan ?? []).filter((m) => m.kind !== 'carry-over'));
   protected readonly heat = computed(() => {
     const b = this.desk.shown()?.bake;
     return b ? dialWords(b) : `no heat set: ${degrees(180, true)}`;
@@ -96,9 +160,43 @@ export class Tins {
     this.desk.setTins([{ tin, count: now?.tin.id === tin.id ? now.count : 1 }]);
   }
 
-  protected count(by: number): void {
-    const t = this.target();
-    if (t) this.desk.setTins([{ tin: t.tin, count: Math.min(6, Math.max(1, t.count + by)) }]);
+  /** Puts a tin beside those that are in the oven already. */
+  protected add(tin: Tin): void {
+    if (!this.inOven().has(tin.id) && this.uses().length < 4) this.desk.setTins([...this.uses(), { tin, count: 1 }]);
+  }
+
+  protected take(index: number): void {
+    const rest = this.uses().filter((_, i) => i !== index);
+    if (rest.length > 0) this.desk.setTins(rest);
+  }
+
+  protected count(by: number, index = 0): void {
+    this.desk.setTins(
+      this.uses().map((u, i) => (i === index ? { ...u, count: Math.min(6, Math.max(1, u.count + by)) } : u)),
+    );
+  }
+
+  protected share(how: string): void {
+    const sharing = (['fill', 'depth', 'together'] as const).find((h) => h === how);
+    if (sharing) void this.desk.change(`share the batter: ${sharing}`, { plan: { ...this.desk.plan(), sharing } });
+  }
+
+  protected drag(e: DragEvent, tin: Tin): void {
+    e.dataTransfer?.setData('application/x-orvin-tin', tin.id);
+  }
+
+  /** A tin of the rack dropped into the oven stands beside the others. */
+  protected drop(e: DragEvent): void {
+    e.preventDefault();
+    this.over.set(false);
+    const tin = this.rack().find((t) => t.id === e.dataTransfer?.getData('application/x-orvin-tin'));
+    if (tin) this.add(tin);
+  }
+
+  protected hover(e: DragEvent): void {
+    if (!e.dataTransfer?.types.includes('application/x-orvin-tin')) return;
+    e.preventDefault();
+    this.over.set(true);
   }
 
   /** A tin that is not on the rack, in the baker's words. */
@@ -119,7 +217,9 @@ export class Tins {
     }
     this.problem.set('');
     this.typed.set('');
-    this.desk.setTins([use]);
+    // one that the kit has, by whatever name, is that one, with its own measured size
+    const known = matchTin(use.tin, this.rack());
+    this.desk.setTins([known ? { ...use, tin: known } : use]);
   }
 
   /** Makes the fitted tins and amounts the formula itself. */

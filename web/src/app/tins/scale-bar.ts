@@ -1,0 +1,193 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  allItems,
+  bowlPlan,
+  ingredientFor,
+  readAmount,
+  roundToKitchen,
+  scale,
+  type Formula,
+  type ScaleTarget,
+} from '@orvin/core';
+import { Notices } from '../data/notices';
+import { Bakery } from '../desk/bakery';
+import { Desk } from '../desk/desk';
+
+type By = 'factor' | 'pieces' | 'batterG' | 'item';
+
+/** Scales the formula itself: by a factor, to pieces, to a weight of batter, or to what there is of one ingredient. */
+@Component({
+  selector: 'orvin-scale-bar',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="label">Scale the formula</p>
+    <form (submit)="$event.preventDefault(); keep()">
+      <label class="visually-hidden" for="scale-by">scale by</label>
+      <select id="scale-by" class="field" [value]="by()" (change)="by.set($any($event.target).value)">
+        <option value="factor">by a factor</option>
+        <option value="pieces">to so many pieces</option>
+        <option value="batterG">to a weight of batter</option>
+        <option value="item">to all I have of</option>
+      </select>
+      @if (by() === 'item') {
+        <label class="visually-hidden" for="scale-item">the ingredient there is little of</label>
+        <select id="scale-item" class="field" [value]="itemId()" (change)="item.set($any($event.target).value)">
+          @for (i of items(); track i.id) {
+            <option [value]="i.id" [selected]="i.id === itemId()">{{ i.name }}, {{ i.grams }} g now</option>
+          }
+        </select>
+      }
+      <label class="visually-hidden" for="scale-to">how much</label>
+      <input
+        id="scale-to"
+        class="field amount"
+        autocomplete="off"
+        [placeholder]="hint()"
+        [value]="typed()"
+        (input)="typed.set($any($event.target).value)"
+      />
+      <button type="submit" class="press first" [disabled]="!result()">scale it</button>
+    </form>
+    @if (result(); as r) {
+      <p class="small">
+        × {{ r.factor.toFixed(2) }}: <b>{{ r.batterG }} g</b> of batter; {{ bowls(r.formula) }}.
+        @for (e of r.eggs; track e.itemId) {
+          {{ e.words }}.
+        }
+        {{ r.leavener ?? '' }}
+      </p>
+    } @else if (typed().trim() !== '') {
+      <p class="small faulty" role="status">That is no amount I can scale to. Try {{ hint() }}.</p>
+    } @else {
+      <p class="small quiet">{{ capital(bowls(shown())) }}.</p>
+    }
+    @if (rounding(); as r) {
+      <p class="small round">
+        <span>{{ capital(r.words) }}.</span>
+        @if (r.changed.length > 0) {
+          <button type="button" class="press" (click)="round()">
+            round {{ r.changed.length === 1 ? 'one line' : r.changed.length + ' lines' }} to this kitchen’s measures
+          </button>
+        }
+      </p>
+    }
+  `,
+  styles: `
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      margin: 0.35rem 0;
+    }
+    .field {
+      min-height: 2.3rem;
+    }
+    .amount {
+      width: 7rem;
+    }
+    .round {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.4rem 0.8rem;
+      margin-top: 0.3rem;
+    }
+  `,
+})
+export class ScaleBar {
+  private readonly desk = inject(Desk);
+  private readonly bakery = inject(Bakery);
+  private readonly notices = inject(Notices);
+  protected readonly by = signal<By>('factor');
+  protected readonly item = signal('');
+  protected readonly typed = signal('');
+  protected readonly capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+  protected readonly items = computed(() => {
+    const f = this.desk.formula();
+    return f
+      ? allItems(f)
+          .filter((i) => i.grams > 0)
+          .map((i) => ({ id: i.id, name: ingredientFor(f, i, this.desk.kitchen()).name, grams: Math.round(i.grams) }))
+      : [];
+  });
+  protected readonly itemId = computed(() => {
+    const all = this.items();
+    return all.some((i) => i.id === this.item()) ? this.item() : (all[0]?.id ?? '');
+  });
+  protected readonly hint = computed(
+    () => ({ factor: '1.5', pieces: '20', batterG: '1.2 kg', item: '420 g' })[this.by()],
+  );
+  protected readonly shown = computed<Formula | null>(() => this.bakery.target()?.formula ?? this.desk.formula());
+
+  private readonly target = computed<ScaleTarget | null>(() => {
+    const text = this.typed()
+      .trim()
+      .replace(/^[×x]\s*/i, '');
+    const f = this.desk.formula();
+    if (text === '' || !f) return null;
+    const kitchen = this.desk.kitchen();
+    const number = (): number | null => {
+      const m = /^(\d+(?:[.,]\d+)?)(?:\s*\/\s*(\d+))?$/.exec(text);
+      return m?.[1] ? Number(m[1].replace(',', '.')) / Number(m[2] ?? 1) : null;
+    };
+    const grams = (): number | null => {
+      const m = /^(\d+(?:[.,]\d+)?)\s*(kg|g)?$/i.exec(text);
+      return m?.[1] ? Number(m[1].replace(',', '.')) * (m[2]?.toLowerCase() === 'kg' ? 1000 : 1) : null;
+    };
+    switch (this.by()) {
+      case 'factor': {
+        const factor = number();
+        return factor === null ? null : { by: 'factor', factor };
+      }
+      case 'pieces': {
+        const pieces = number();
+        return pieces === null ? null : { by: 'pieces', pieces };
+      }
+      case 'batterG': {
+        const batterG = grams();
+        return batterG === null ? null : { by: 'batterG', batterG };
+      }
+      case 'item': {
+        const line = allItems(f).find((i) => i.id === this.itemId());
+        if (!line) return null;
+        const g = grams() ?? readAmount(text, ingredientFor(f, line, kitchen), kitchen.measures)?.grams ?? null;
+        return g === null ? null : { by: 'item', itemId: line.id, grams: g };
+      }
+    }
+  });
+  protected readonly result = computed(() => {
+    const f = this.desk.formula();
+    const target = this.target();
+    if (!f || !target) return null;
+    const s = scale(f, target, this.desk.kitchen());
+    if (s.problems.length > 0) return null;
+    const batterG = Math.round(
+      s.formula.groups
+        .filter((g) => !['top', 'filling', 'icing', 'soak', 'grease'].includes(g.role ?? ''))
+        .reduce((sum, g) => sum + g.items.reduce((x, i) => x + i.grams, 0), 0),
+    );
+    return { ...s, batterG };
+  });
+  protected readonly rounding = computed(() => {
+    const f = this.desk.formula();
+    return f && this.typed().trim() === '' ? roundToKitchen(f, this.desk.kitchen()) : null;
+  });
+  protected readonly bowls = (f: Formula | null): string => (f ? bowlPlan(f, this.desk.kitchen()).words : '');
+
+  /** The scaled formula becomes the formula; its tins stay, so that the picture shows how full they are now. */
+  protected keep(): void {
+    const r = this.result();
+    if (!r) return;
+    void this.desk.change(`scale × ${r.factor.toFixed(2)}`, { formula: r.formula });
+    this.typed.set('');
+    this.notices.say(`The formula is scaled × ${r.factor.toFixed(2)}. Undo brings the old one back.`);
+  }
+
+  protected round(): void {
+    const r = this.rounding();
+    if (!r) return;
+    void this.desk.change('round to this kitchen’s measures', { formula: r.formula });
+    this.notices.say(`${this.capital(r.words)}. Undo brings the exact amounts back.`);
+  }
+}
