@@ -264,7 +264,7 @@ test('tins: the formula is scaled to what there is, refused what cannot be, and 
   await expect(bar.getByText(/no amount I can scale to/)).toBeVisible();
   await expect(bar.getByRole('button', { name: 'scale it' })).toBeDisabled();
   await bar.getByLabel('how much').fill('77 g');
-  await expect(bar.getByText(/of batter/)).toBeVisible();
+  await expect(bar.getByText(/g of batter;/)).toBeVisible();
   await bar.getByLabel('how much').press('Enter');
   await expect(page.getByText(/The formula is scaled × \d/)).toBeVisible();
   await bar.getByRole('button', { name: /to this kitchen’s measures/ }).click();

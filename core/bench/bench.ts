@@ -10,6 +10,7 @@ import type * as Physics from '../src/bake/physics.js';
 import type * as Run from '../src/bake/run.js';
 import type * as Setups from '../src/bake/setup.js';
 import type * as Solve from '../src/bake/solve.js';
+import type * as States from '../src/bake/state.js';
 import { demo } from '../test/support/make.js';
 
 /** The built core, as it ships; the sources would be timed with the names the test runner gives every closure. */
@@ -21,7 +22,8 @@ const { roundGrid } = (await built('bake/grid.js')) as typeof Grid;
 const { tabulate } = (await built('bake/physics.js')) as typeof Physics;
 const { simulate } = (await built('bake/run.js')) as typeof Run;
 const { setupOf } = (await built('bake/setup.js')) as typeof Setups;
-const { begin, step } = (await built('bake/solve.js')) as typeof Solve;
+const { step } = (await built('bake/solve.js')) as typeof Solve;
+const { begin } = (await built('bake/state.js')) as typeof States;
 type Setup = ReturnType<typeof setupOf>;
 type Model = Parameters<typeof begin>[0];
 

@@ -9,18 +9,9 @@ import {
   plainTables,
   tabulate,
 } from '../src/bake/physics.js';
-import {
-  begin,
-  coldest,
-  enthalpy,
-  heatTaken,
-  readOut,
-  step,
-  temperatureOf,
-  vapourLost,
-  type Model,
-  type Wall,
-} from '../src/bake/solve.js';
+import { coldest, enthalpy, readOut, temperatureOf } from '../src/bake/readings.js';
+import { step } from '../src/bake/solve.js';
+import { begin, heatTaken, vapourLost, type Model, type Wall } from '../src/bake/state.js';
 
 const crumb = {
   kS: 0.33,

@@ -39,7 +39,7 @@ export function planOf(run: Baked, m: Minutes, family: Family, known: boolean): 
   const look = Math.min(m.likely, Math.max(m.early * 0.95, sets));
   const turn = Math.max(m.likely * 0.6, sets);
   // a piece that is done in a quarter of an hour is not worth opening the door for
-  if (m.likely > 15 && turn < look - 1)
+  if (m.likely > 15 && turn < look - 3)
     marks.push({ kind: 'turn', atMin: whole(turn), words: 'turn it once, if your oven browns unevenly' });
   const dark = run.topDarkMin;
   if (dark !== null && dark < m.likely * 0.95)

@@ -1,5 +1,6 @@
 import type { Grid } from './grid.js';
-import { sectionOf, type State } from './solve.js';
+import { sectionOf } from './readings.js';
+import type { State } from './state.js';
 
 export interface Sample {
   readonly s: number;

@@ -5,21 +5,9 @@ import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { linings, materials, parameters as p } from './materials.js';
 import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
 import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
-import {
-  begin,
-  coldest,
-  coldestCell,
-  fork,
-  readOut,
-  setWalls,
-  step,
-  surfaces,
-  temperatureOf,
-  type Model,
-  type State,
-  type Wall,
-  type Walls,
-} from './solve.js';
+import { coldest, coldestCell, readOut, surfaces, temperatureOf } from './readings.js';
+import { step } from './solve.js';
+import { begin, fork, setWalls, type Model, type State, type Wall, type Walls } from './state.js';
 import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */

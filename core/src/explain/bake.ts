@@ -1,3 +1,4 @@
+import { Z80 } from '../bake/sample.js';
 import type { BakePrediction } from '../bake/predict.js';
 import { plain } from '../quantity/numbers.js';
 import type { TinFit } from '../tin/fit.js';
@@ -12,8 +13,8 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
     words:
       'Heat from the oven’s air and walls goes into the batter through its top and through the tin, while it rises, sets and loses a little water. The bake is done when its coldest point reaches the temperature its family sets at. ' +
       (c && c.used > 0 ? `${c.words} ` : '') +
-      'The range says in how many minutes four bakes in five would be done.',
-    equation: `the middle reaches ${plain(p.doneC)} °C after ${plain(likely)} min; ${Math.round(early)}–${Math.round(late)} with one sigma of ${Math.round(100 * (c?.timeSd ?? 0.13))} %`,
+      'The range says in how many minutes four bakes in five would be done: the oven, the tin, the batter and the end point are varied by what is usually not known of them, and the model’s own error is added.',
+    equation: `the middle reaches ${plain(p.doneC)} °C after ${plain(likely)} min; ${Math.round(early)}–${Math.round(late)} with one sigma of ${Math.round((100 * Math.log(late / early)) / (2 * Z80))} %`,
     inputs: [
       { name: 'batter in the tin', value: fit.batterG, unit: 'g', from: 'the formula, divided by capacity' },
       { name: 'it stands', value: p.batterMm, unit: 'mm deep', from: 'geometry of the tin' },

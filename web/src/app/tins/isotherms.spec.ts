@@ -1,10 +1,10 @@
-import { fitTins, predictBake, bakeInputOf, defaultKitchen, type Section, type TinFit } from '@orvin/core';
+import { fitTins, predictBake, bakeInputOf, defaultKitchen, type Section, type Tin, type TinFit } from '@orvin/core';
 import { base } from '../ui/testing/muffins';
 import { contour, frameAt, risenShape } from './isotherms';
 
 describe('the section of a bake', () => {
   const formula = base;
-  const fit = fitTins(formula, formula.tins ?? [{ tin: defaultKitchen.tins[1]!, count: 1 }])[0] as TinFit;
+  const fit = fitTins(formula, [{ tin: defaultKitchen.tins[1] as Tin, count: 1 }])[0] as TinFit;
   const bake = predictBake({ ...bakeInputOf(formula, fit, defaultKitchen), section: true });
   const section = bake.section as Section;
 

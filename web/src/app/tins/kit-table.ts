@@ -139,6 +139,8 @@ interface Row {
     @media (max-width: 720px) {
       td:nth-child(2),
       thead th:nth-child(2),
+      td:nth-child(6),
+      thead th:nth-child(6),
       .same {
         display: none;
       }

@@ -156,23 +156,31 @@ export class SectionMap {
   private readonly scale = computed(() => {
     const o = outlineOf(this.fit().tin);
     const s = this.section();
-    const wide = 2 * Math.max(s.x.at(-1) ?? 1, o.top / 2);
+    const wide = 2 * Math.max(s.x.at(-1) ?? 1, o.top / 2) + 6;
     const tall = Math.max(o.free ? 0 : o.depth, this.fit().crownMm, 1);
     return Math.min((W - 2 * MARGIN.side) / wide, (H - MARGIN.top - MARGIN.floor) / tall);
   });
-  private readonly place = (x: number, z: number): [number, number] => [
+  private readonly spot = (x: number, z: number): [number, number] => [
     W / 2 + x * this.scale(),
     H - MARGIN.floor - z * this.scale(),
   ];
+  /** The model's batter has one width, the mean; here it leans on the tin's slanted wall. */
+  private readonly halfAt = computed(() => {
+    const o = outlineOf(this.fit().tin);
+    const edge = this.section().x.at(-1) ?? 1;
+    const slope = o.free ? 0 : (o.top - o.base) / 2 / Math.max(1, o.depth);
+    const base = edge - slope * this.fit().batterMm * 0.5;
+    return (z: number): number => base + slope * Math.min(z, o.depth);
+  });
+  private readonly place = (x: number, z: number): [number, number] => {
+    const edge = this.section().x.at(-1) ?? 1;
+    return this.spot((x * this.halfAt()(z)) / edge, z);
+  };
 
   protected readonly wall = computed(() => {
     const o = outlineOf(this.fit().tin);
     if (o.free) return `M${MARGIN.side} ${H - MARGIN.floor + 3} H${W - MARGIN.side}`;
-    const edge = this.section().x.at(-1) ?? 1;
-    // the model's width is the mean one of the batter; the wall is drawn beside it, with the tin's slope
-    const slope = (o.top - o.base) / 2 / Math.max(1, o.depth);
-    const base = edge - slope * this.fit().batterMm * 0.5;
-    const at = (z: number): number => base + slope * z + 3 / this.scale();
+    const at = (z: number): number => this.halfAt()(z) + 3 / this.scale();
     const corners = [
       [-at(o.depth), o.depth],
       [-at(0), 0],
@@ -181,7 +189,7 @@ export class SectionMap {
     ] as const;
     return corners
       .map(([x, z], i) => {
-        const [a, b] = this.place(x, z);
+        const [a, b] = this.spot(x, z);
         return `${i === 0 ? 'M' : 'L'}${a.toFixed(1)} ${(b + (z === 0 ? 3 : 0)).toFixed(1)}`;
       })
       .join(' ');

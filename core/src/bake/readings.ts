@@ -1,0 +1,99 @@
+import { dryness, temperatureAt } from './cell.js';
+import { MIN } from './physics.js';
+import { vapourLost, volumeOf, type AxisState, type State, type WallState } from './state.js';
+
+/** Enthalpy of all cells against the start, J. */
+export function enthalpy(state: State): number {
+  const { tables, startC } = state.model;
+  let sum = 0;
+  eachCell(state, (cell, volume) => (sum += ((state.theta[cell] as number) - startC) * volume));
+  return sum * tables.rhoCp;
+}
+
+function eachCell(state: State, visit: (cell: number, volume: number) => void): void {
+  const { grid } = state.model;
+  const plane = grid.nx * grid.ny;
+  for (let z = 0; z < grid.nz; z++) for (let i = 0; i < plane; i++) visit(z * plane + i, volumeOf(grid, i, z));
+}
+
+/** Temperature of the coldest point, °C; temperature grows with enthalpy, and what has dried is hot. */
+export function coldest(state: State): number {
+  const { theta } = state;
+  let least = Infinity;
+  for (const x of theta) if (x < least) least = x;
+  return least <= state.model.tables.boils ? least : temperatureAt(state, theta.indexOf(least));
+}
+
+/** The cell that is coldest. */
+export function coldestCell(state: State): number {
+  let cell = 0;
+  state.theta.forEach((x, i) => {
+    if (x < (state.theta[cell] as number)) cell = i;
+  });
+  return cell;
+}
+
+/** Temperature of one cell, °C. */
+export const temperatureOf = (state: State, cell: number): number => temperatureAt(state, cell);
+
+/** Means over the batter and over its faces, °C, how far it has risen, and the water it has lost, kg. */
+export interface Reading {
+  readonly mean: number;
+  readonly top: number;
+  readonly side: number;
+  readonly base: number;
+  /** Risen over raw volume. */
+  readonly risen: number;
+  readonly lostKg: number;
+}
+
+export function readOut(state: State): Reading {
+  const { grid, tables } = state.model;
+  let mean = 0;
+  let risen = 0;
+  let boiled = 0;
+  eachCell(state, (cell, volume) => {
+    const t = temperatureAt(state, cell);
+    mean += t * volume;
+    risen += (tables.phi[(Math.min(t, tables.boils) - MIN) | 0] as number) * volume;
+    boiled += (dryness(state, cell) - (state.dry[cell] as number)) * volume;
+  });
+  const [z, x] = state.axes as [AxisState, AxisState];
+  return {
+    mean: mean / grid.volume,
+    risen: risen / grid.volume,
+    lostKg: vapourLost(state) + boiled * state.model.waterKgM3,
+    ...faces(z, x),
+  };
+}
+
+/** Mean temperatures of top, side and base, °C. */
+export function surfaces(state: State): { top: number; side: number; base: number } {
+  const [z, x] = state.axes as [AxisState, AxisState];
+  return faces(z, x);
+}
+
+const faces = (z: AxisState, x: AxisState): { top: number; side: number; base: number } => ({
+  top: average(z.high),
+  base: average(z.low),
+  side: average(x.high),
+});
+
+function average(w: WallState | null): number {
+  if (!w) return NaN;
+  let sum = 0;
+  let area = 0;
+  for (let i = 0; i < w.t.length; i++) {
+    sum += (w.touching[i] as number) * (w.area[i] as number);
+    area += w.area[i] as number;
+  }
+  return sum / area;
+}
+
+/** Temperatures through the middle, °C, row by row from the base, from the axis outwards. */
+export function sectionOf(state: State): Float32Array {
+  const { nx, ny, nz } = state.model.grid;
+  const out = new Float32Array(nx * nz);
+  for (let z = 0; z < nz; z++) for (let x = 0; x < nx; x++) out[z * nx + x] = temperatureAt(state, z * nx * ny + x);
+  return out;
+}
