@@ -126,6 +126,35 @@ try {
   // the bakery follows the formula once the Tins view has woken it
   await page.goto(`${base}/tins/cardamom-yogurt-round`);
   await page.waitForSelector('p.minutes');
+  // the range of the bake in the tins and all tins of the kit, in workers, on a fresh page
+  const tins = await context.newPage();
+  await tins.addInitScript(() => {
+    window.longest = 0;
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries()) window.longest = Math.max(window.longest, e.duration);
+    }).observe({ entryTypes: ['longtask'] });
+  });
+  await tins.goto(`${base}/tins/rye-and-pear-loaf`);
+  await tins.waitForSelector('orvin-kit-table tbody tr');
+  await tins.evaluate(() => (window.longest = 0));
+  await tins.waitForFunction(() => !document.querySelector('orvin-kit-table')?.textContent.includes('…'));
+  const spans = await tins.evaluate(() =>
+    ['predict', 'sample', 'choices', 'convert'].map((job) =>
+      performance.getEntriesByName(`orvin ${job}`).map((e) => ({ from: e.startTime, ms: e.duration })),
+    ),
+  );
+  const [predicted, sampled, , converted] = spans;
+  const whole = (list) => Math.max(...list.map((x) => x.from + x.ms)) - Math.min(...list.map((x) => x.from));
+  const longestTask = await tins.evaluate(() => window.longest);
+  console.log(
+    `a loaf in the worker: likely time ${ms(
+      at(
+        predicted.map((x) => x.ms),
+        0.5,
+      ),
+    )}, its range of 32 samples ${ms(Math.max(...sampled.map((x) => x.ms)))}; ${converted.length} tins of the kit converted in ${ms(whole(converted))}; longest task on the page ${longestTask.toFixed(0)} ms  aim 50, 2000, 3000, 50`,
+  );
+  await tins.close();
   await page.getByRole('navigation').getByRole('link', { name: 'Bench' }).click();
   await slider('Caster sugar').waitFor();
   report(

@@ -18,7 +18,7 @@ export const materials: Readonly<Record<TinMaterial, Material>> = {
   'dark metal': { eps: 0.9, capacity: 2600, resistance: 0, fin: 0.8 },
   glass: { eps: 0.9, capacity: 9000, resistance: 0.005, fin: 0.1 },
   ceramic: { eps: 0.85, capacity: 13000, resistance: 0.006, fin: 0.1 },
-  silicone: { eps: 0.85, capacity: 2600, resistance: 0.008, fin: 0 },
+  silicone: { eps: 0.85, capacity: 2600, resistance: 0.02, fin: 0 },
   'cast iron': { eps: 0.9, capacity: 17000, resistance: 0, fin: 0.8 },
   // free-form pieces stand on an ordinary tray
   none: { eps: 0.6, capacity: 2200, resistance: 0.001, fin: 0 },
