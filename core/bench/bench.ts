@@ -137,7 +137,7 @@ const model: Model = {
   }),
   walls: { base: wall, open: wall, tin: wall, 'inner tin': wall },
   aw: 0.93,
-  mc: 0.68,
+  mc: 1.04,
   waterKgM3: 300,
   startC: 60,
 };

@@ -190,7 +190,7 @@ describe('the solver against analysis', () => {
       tables: tabulate(crumb),
       walls: { base: metal, tin: metal, 'inner tin': metal, open: top },
       aw: 0.93,
-      mc: 0.68,
+      mc: 1.04,
 
       waterKgM3: 0.3 * 980,
       startC: 20,

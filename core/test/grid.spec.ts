@@ -89,7 +89,7 @@ describe('what a batter is made of', () => {
   });
 });
 
-const base = { aw: 0.93, mc: 0.68, waterKgM3: 0.3 * 980, startC: 20 };
+const base = { aw: 0.93, mc: 1.04, waterKgM3: 0.3 * 980, startC: 20 };
 
 describe('drying', () => {
   it('takes water from the cells beneath the crust, as much as has left, and lets the crust grow hot', () => {

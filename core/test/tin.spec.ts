@@ -124,6 +124,9 @@ describe('scaling', () => {
     const f = demo('cardamom-yogurt-round');
     const egg = allItems(f).find((i) => i.ingredient === 'egg');
     expect(scale(f, { by: 'pieces', pieces: 20 }).factor).toBeCloseTo(2, 9);
+    const small = scale(f, { by: 'pieces', pieces: 30, pieceG: 40 }).formula;
+    expect(assess(small).totals.batterG).toBeCloseTo(1200, 6);
+    expect(small.yield?.pieces).toBe(30);
     expect(assess(scale(f, { by: 'batterG', batterG: 500 }).formula).totals.batterG).toBeCloseTo(500, 6);
     expect(scale(f, { by: 'item', itemId: egg?.id ?? '', grams: 100 }).factor).toBeCloseTo(2 / 3, 9);
     const two: Tin = { ...base, shape: 'round', topMm: 182, baseMm: 180, depthMm: 50 };

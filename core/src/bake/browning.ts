@@ -22,7 +22,7 @@ export const PALE = 0.35;
 /** A crust's browning doubles with every so many kelvins; 10 to 12 above 120 °C. A judgement. */
 const DOUBLES_K = 11;
 /** Surface temperature at which an ordinary crust gains 1 a minute; set so that a 23 cm layer at 177 °C ends golden. */
-const UNIT_C = 151;
+const UNIT_C = 156;
 
 /** A crust that touches the tin stays moister than one in the air and colours at this share of the pace. A judgement. */
 export const IN_TIN = 0.55;

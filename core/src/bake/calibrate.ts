@@ -39,24 +39,29 @@ const TIME_SD = { stated: 0.1, logged: 0.06 } as const;
 /** What stays uncertain about a new tin however many bakes are known. */
 const RESIDUAL_SD = 0.055;
 
+/** A time this near, in ln, is met. */
+const NEAR = 0.004;
+
 /** The speed at which the model bakes this tin in the observed minutes; null when no speed between 0.35 and 2.8 does. */
 export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): number | null {
   const at = (logSpeed: number): number => {
     return Math.log(minutesAt(input, { speed: Math.exp(logSpeed) }, kitchen) / minutes);
   };
-  let x0 = 0;
-  let f0 = at(x0);
+  let [x0, f0] = [0, at(0)];
+  if (Math.abs(f0) < NEAR) return 1;
   let x1 = Math.max(-0.8, Math.min(0.8, f0 / TIME_EXPONENT));
-  if (Math.abs(f0) < 0.004) return 1;
-  for (let i = 0; i < 5; i++) {
+  let best = { x: x0, f: f0 };
+  for (let i = 0; i < 6; i++) {
     const f1 = at(x1);
-    if (Math.abs(f1) < 0.004) return Math.exp(x1);
+    if (Math.abs(f1) < Math.abs(best.f)) best = { x: x1, f: f1 };
+    if (Math.abs(f1) < NEAR) break;
+    // a secant; where two points lie too close to tell a slope, the usual one
     const slope = (f1 - f0) / (x1 - x0);
-    if (!Number.isFinite(slope) || slope > -0.05) return null;
-    [x0, f0, x1] = [x1, f1, x1 - f1 / slope];
+    const next = x1 - f1 / (slope < -0.15 && slope > -2 ? slope : -TIME_EXPONENT);
+    [x0, f0, x1] = [x1, f1, next];
     if (Math.abs(x1) > 1.03) return null;
   }
-  return Math.exp(x1);
+  return Math.abs(best.f) < 0.03 ? Math.exp(best.x) : null;
 }
 
 /** Minutes that the model gives with some of a calibration, on a coarser grid; very many when it is never done. */

@@ -193,14 +193,20 @@ const OVEN_VAPOUR = 2500;
  */
 export const evaporationFor = (h: number): number => ((h / 1100) * 1.1 * M_WATER) / (R_GAS * 373);
 
+/** Within so many kelvins of boiling, vapour leaves by boiling, which the plateau accounts for, and no longer by diffusion. */
+const FADES_K = 10;
+
 /**
- * What drives vapour out of a wet front, Pa, in pairs [slope, intercept] for every kelvin from `MIN` on. No more than
- * the air's own pressure drives it: at boiling it leaves as fast as heat comes in, which the plateau accounts for.
+ * What drives vapour out of a wet front, Pa, in pairs [slope, intercept] for every kelvin from `MIN` on. It fades towards
+ * the boiling point, where vapour leaves as fast as heat comes in.
  */
 export function vapourDrive(aw: number, boils: number): Float64Array {
   const values = new Float64Array(SIZE);
-  for (let i = 0; i < SIZE; i++)
-    values[i] = Math.max(0, aw * psat(Math.min(Math.max(0, i + MIN), Math.min(boils, 150))) - OVEN_VAPOUR);
+  for (let i = 0; i < SIZE; i++) {
+    const t = i + MIN;
+    const fade = Math.min(1, Math.max(0, (boils - t) / FADES_K));
+    values[i] = fade * Math.max(0, aw * psat(Math.max(0, Math.min(t, boils))) - OVEN_VAPOUR);
+  }
   return pairs(values);
 }
 

@@ -24,12 +24,24 @@ export function coldest(state: State): number {
   return least <= state.model.tables.boils ? least : temperatureAt(state, theta.indexOf(least));
 }
 
-/** The cell that is coldest. */
-export function coldestCell(state: State): number {
-  let cell = 0;
-  state.theta.forEach((x, i) => {
-    if (x < (state.theta[cell] as number)) cell = i;
-  });
+/**
+ * Where a probe for the middle is put: the coldest cell between a fifth and seven tenths of the height. Above it lies the
+ * moist layer under the crust, which evaporation keeps cooler and which says little of whether the crumb has set.
+ */
+export function middleCell(state: State): number {
+  const { grid } = state.model;
+  const plane = grid.nx * grid.ny;
+  const height = grid.dz.reduce((a, b) => a + b, 0);
+  let cell = -1;
+  let top = 0;
+  for (let z = 0; z < grid.nz; z++) {
+    const dz = grid.dz[z] as number;
+    const middle = (top + dz / 2) / height;
+    top += dz;
+    if (middle < 0.2 || middle > 0.7) continue;
+    for (let i = z * plane; i < (z + 1) * plane; i++)
+      if (cell < 0 || (state.theta[i] as number) < (state.theta[cell] as number)) cell = i;
+  }
   return cell;
 }
 

@@ -5,7 +5,7 @@ import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { linings, materials, parameters as p } from './materials.js';
 import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
 import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
-import { coldest, coldestCell, readOut, surfaces, temperatureOf } from './readings.js';
+import { coldest, middleCell, readOut, surfaces, temperatureOf } from './readings.js';
 import { step } from './solve.js';
 import { begin, fork, setWalls, type Model, type State, type Wall, type Walls } from './state.js';
 import { recorder, type Sample, type Section } from './record.js';
@@ -114,7 +114,8 @@ function wallsFor(
   const air = (view: number): SurfaceLaw => ({
     h: g * hc * view * over.h,
     eps: g * p.epsTop * view * over.eps,
-    evaporation: evaporationFor(g * hc * view) * over.vapour,
+    // a fan dries the surface sooner, but closes it sooner too; the film is taken as a still oven's
+    evaporation: evaporationFor(g * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
   });
   // the bare wall above the batter is heated too and passes what it takes down to it
   const bare = o.free || setup.tin.shape === 'cup' ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
@@ -239,7 +240,7 @@ function march(
     air = airAfter(air, stage.ovenC, dt);
     step(state, dt, air);
     s += dt;
-    if (middle < 0 && coldest(state) > setup.doneC - NEARLY_K) middle = coldestCell(state);
+    if (middle < 0 && coldest(state) > setup.doneC - NEARLY_K) middle = middleCell(state);
     const c = middleNow();
     if (!done) {
       const f = surfaces(state);

@@ -104,7 +104,8 @@ function drawn(state: State, s: Sink, l: number, cell: number, share: number): n
   const drive = (state.drive[j] as number) * t + (state.drive[j + 1] as number);
   const rate = drive > 0 ? share * drive : 0;
   s.rate[l] = rate;
-  s.slope[l] = drive > 0 ? share * (state.drive[j] as number) * (state.probe[1] as number) : 0;
+  // near boiling the drive falls as it gets hotter; taken into the row that would make it unstable
+  s.slope[l] = drive > 0 ? share * Math.max(0, state.drive[j] as number) * (state.probe[1] as number) : 0;
   s.theta0[l] = state.theta[cell] as number;
   s.latent[l] = latentHeat(Math.min(t, state.model.tables.boils));
   return rate;

@@ -22,7 +22,7 @@ export function bakeAndFreeze(formula: Formula, nowShare: number, kitchen: Kitch
   const batterG = totalsOf(linesOf(formula, kitchen)).batterG;
   const pieces = formula.yield?.pieces ?? 1;
   const family = familyOf(formula.family);
-  const shaped = family.methods.includes('rub-in');
+  const shaped = family.methods[0] === 'rub-in';
   const now = Math.round(pieces * share);
   const freeze =
     pieces === 1 || share >= 1

@@ -11,7 +11,8 @@ import { areaAt, capacityOf, outlineOf } from '../tin/geometry.js';
 
 export type ScaleTarget =
   | { readonly by: 'factor'; readonly factor: number }
-  | { readonly by: 'pieces'; readonly pieces: number }
+  /** So many pieces, each as heavy as now, or of `pieceG` raw batter. */
+  | { readonly by: 'pieces'; readonly pieces: number; readonly pieceG?: number }
   | { readonly by: 'tins'; readonly tins: readonly TinUse[] }
   | { readonly by: 'batterG'; readonly batterG: number }
   | { readonly by: 'item'; readonly itemId: string; readonly grams: number };
@@ -85,6 +86,7 @@ function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): numb
     case 'factor':
       return target.factor;
     case 'pieces':
+      if (target.pieceG !== undefined) return (target.pieces * target.pieceG) / batterG;
       return (
         target.pieces /
         (formula.yield?.pieces ?? formula.tins?.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) ?? 1)
@@ -134,7 +136,10 @@ export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = 
   const onTins = target.by === 'tins' && (formula.tins?.length ?? 0) > 0 ? target.tins : null;
   const tins = target.by === 'tins' ? target.tins : formula.tins;
   const pieces = formula.yield
-    ? { ...formula.yield, pieces: Math.max(1, Math.round(formula.yield.pieces * factor)) }
+    ? {
+        ...formula.yield,
+        pieces: Math.max(1, Math.round(target.by === 'pieces' ? target.pieces : formula.yield.pieces * factor)),
+      }
     : undefined;
   const leavens = (i: Item): boolean => ['soda', 'powder'].includes(ingredientFor(formula, i, kitchen).leavener ?? '');
   const trims = factor > TRIM_FROM && kitchen.schools.leavenerAtScale === 'trimmed' && allItems(formula).some(leavens);

@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   allItems,
+  bakeAndFreeze,
   bowlPlan,
+  eggG,
   ingredientFor,
   readAmount,
   roundToKitchen,
   scale,
+  wholeEggFactors,
   type Formula,
   type ScaleTarget,
 } from '@orvin/core';
@@ -56,10 +59,35 @@ type By = 'factor' | 'pieces' | 'batterG' | 'item';
         }
         {{ r.leavener ?? '' }}
       </p>
+      @if (wholeEggs().length > 0) {
+        <p class="small round">
+          <span>Whole eggs:</span>
+          @for (e of wholeEggs(); track e.eggs) {
+            <button type="button" class="press" (click)="factor(e.factor)">
+              {{ e.eggs }} {{ e.eggs === 1 ? 'egg' : 'eggs' }}, × {{ e.factor.toFixed(2) }}
+            </button>
+          }
+        </p>
+      }
     } @else if (typed().trim() !== '') {
       <p class="small faulty" role="status">That is no amount I can scale to. Try {{ hint() }}.</p>
     } @else {
       <p class="small quiet">{{ capital(bowls(shown())) }}.</p>
+    }
+    @if (pieces() > 1) {
+      <p class="small round">
+        <label for="bake-now">bake now</label>
+        <input
+          id="bake-now"
+          class="field now"
+          type="number"
+          min="0"
+          [max]="pieces()"
+          [value]="now()"
+          (input)="nowTyped.set(+$any($event.target).value)"
+        />
+        <span>of {{ pieces() }}{{ rest() === '' ? '' : '; the rest: ' + rest() }}</span>
+      </p>
     }
     @if (rounding(); as r) {
       <p class="small round">
@@ -73,6 +101,11 @@ type By = 'factor' | 'pieces' | 'batterG' | 'item';
     }
   `,
   styles: `
+    .now {
+      width: 4rem;
+      min-height: 1.9rem;
+      text-align: right;
+    }
     form {
       display: flex;
       flex-wrap: wrap;
@@ -173,6 +206,25 @@ export class ScaleBar {
     const f = this.desk.formula();
     return f && this.typed().trim() === '' ? roundToKitchen(f, this.desk.kitchen()) : null;
   });
+  /** Factors beside the one typed at which no egg has to be beaten and weighed. */
+  protected readonly wholeEggs = computed(() => {
+    const f = this.desk.formula();
+    const r = this.result();
+    if (!f || !r || r.eggs.length === 0) return [];
+    return wholeEggFactors(f, r.factor, eggG[this.desk.kitchen().measures.eggSize]).filter(
+      (e) => Math.abs(e.factor / r.factor - 1) > 0.005,
+    );
+  });
+  protected readonly pieces = computed(() => this.desk.formula()?.yield?.pieces ?? 1);
+  protected readonly nowTyped = signal<number | null>(null);
+  protected readonly now = computed(() => Math.min(this.pieces(), Math.max(0, this.nowTyped() ?? this.pieces())));
+  /** What to do with the pieces that are not baked now. */
+  protected readonly rest = computed(() => {
+    const f = this.desk.formula();
+    if (!f) return '';
+    const parts = bakeAndFreeze(f, this.now() / this.pieces(), this.desk.kitchen());
+    return parts.find((p) => p.name === 'freeze')?.words ?? '';
+  });
   protected readonly bowls = (f: Formula | null): string => (f ? bowlPlan(f, this.desk.kitchen()).words : '');
 
   /** The scaled formula becomes the formula; its tins stay, so that the picture shows how full they are now. */
@@ -182,6 +234,11 @@ export class ScaleBar {
     void this.desk.change(`scale × ${r.factor.toFixed(2)}`, { formula: r.formula });
     this.typed.set('');
     this.notices.say(`The formula is scaled × ${r.factor.toFixed(2)}. Undo brings the old one back.`);
+  }
+
+  protected factor(x: number): void {
+    this.by.set('factor');
+    this.typed.set(String(Math.round(1000 * x) / 1000));
   }
 
   protected round(): void {

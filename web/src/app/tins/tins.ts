@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  cutSlab,
   matchTin,
   outlineOf,
   readTin,
@@ -121,10 +122,16 @@ export class Tins {
   });
   protected readonly over = signal(false);
   protected readonly degrees = degrees;
-  /** How a cup is portioned, and what a tin is called in the other unit. */
+  /** How a cup is portioned, or what a slab cuts into. */
   protected readonly scoop = computed(() => {
     const fit = this.fit();
-    if (!fit || outlineOf(fit.tin).cups < 2 || fit.tin.shape !== 'cup') return '';
+    if (!fit) return '';
+    if (fit.tin.shape === 'slab') {
+      const density = fit.batterG / Math.max(1e-6, fit.fill * fit.capacityMl);
+      const cut = cutSlab(fit.batterG * fit.count, density, 'rounds', fit.tin.topMm, fit.tin.depthMm);
+      return `rolled ${Math.round(fit.tin.depthMm)} mm thick it cuts into ${cut.words}`;
+    }
+    if (outlineOf(fit.tin).cups < 2 || fit.tin.shape !== 'cup') return '';
     const s = scoopsFor((fit.fill * fit.capacityMl) / outlineOf(fit.tin).cups);
     return s ? `a cup takes ${s.words}` : '';
   });
