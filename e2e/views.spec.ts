@@ -275,7 +275,10 @@ test('tins: the formula is scaled to what there is, refused what cannot be, and 
   // whole eggs, and a part of the batch for the freezer
   await page.goto('/tins/oat-and-rhubarb-muffins');
   await bar.getByLabel('how much').fill('1.3');
-  await bar.getByRole('button', { name: /^\d+ eggs?, × / }).first().click();
+  await bar
+    .getByRole('button', { name: /^\d+ eggs?, × / })
+    .first()
+    .click();
   await expect(bar.getByText(/beat \d+ and weigh/)).toHaveCount(0);
   await bar.getByLabel('bake now').fill('6');
   await expect(bar.getByText(/the rest: bake all, cool right through, freeze wrapped/)).toBeVisible();
