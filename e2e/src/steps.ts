@@ -71,4 +71,10 @@ export async function timeRange(page: Page): Promise<[number, number]> {
   return [a ?? 0, b ?? 0];
 }
 
+/** The likely time; unlike the range it does not change once samples have come in. */
+export async function likelyMinutes(page: Page): Promise<number> {
+  const text = await page.getByText(/^likely \d+/).innerText();
+  return Number(/\d+/.exec(text)?.[0]);
+}
+
 export const gramsField = (page: Page, name: string) => page.getByLabel(`${name}, grams; any unit can be typed`);
