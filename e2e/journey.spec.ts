@@ -67,16 +67,16 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   // an actual time, shorter than predicted, and how it came out
   await hang(page, 'Log');
   await expect(page.getByText(/predicted \d+–\d+ min, likely \d+/)).toBeVisible();
-  const actual = Math.round(before * 0.93);
+  const actual = Math.round(before * 0.85);
   await page.getByLabel('Minutes in the oven').fill(String(actual));
   await page.getByLabel('Notes').fill('Even, a little dark at the back.');
   await page.getByRole('button', { name: 'log it' }).click();
   await expect(page.getByRole('article')).toHaveCount(1);
   await expect(page.getByRole('article')).toContainText('just right');
 
-  // the next prediction says which bakes it knows, and everything survives a reload
+  // the next prediction has moved towards it, and everything survives a reload
   await hang(page, 'Tins');
-  await expect(page.getByText(/known bakes?/i).first()).toBeVisible();
+  await expect.poll(() => likelyMinutes(page)).toBeLessThan(before);
   const after = await likelyMinutes(page);
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two 20 cm rounds/);

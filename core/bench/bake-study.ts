@@ -1,5 +1,6 @@
 /** The bake model against home-baking times: the table, left one out, sisters, resolution, sensitivities. Prints Markdown. */
 import { speedFor } from '../src/bake/calibrate.js';
+import { gaussNewton } from '../src/bake/least-squares.js';
 import { parameters } from '../src/bake/materials.js';
 import { simulate, type Setup } from '../src/bake/run.js';
 import { rangeFrom, sampleTimes } from '../src/bake/sample.js';
@@ -47,28 +48,14 @@ function table(): void {
 }
 
 /** One Gauss–Newton step of the fitted parameters (their logarithms) towards the table without case `out`. */
-function refit(jacobian: readonly (readonly number[])[], e: readonly number[], out: number): number[] {
-  const keep = e.map((_, i) => i).filter((i) => i !== out);
-  const n = fitted.length;
-  const a = fitted.map((_, r) => [
-    ...fitted.map((_, c) =>
-      keep.reduce((s, i) => s + (jacobian[r]?.[i] ?? 0) * (jacobian[c]?.[i] ?? 0), r === c ? 1e-4 : 0),
-    ),
-    keep.reduce((s, i) => s - (jacobian[r]?.[i] ?? 0) * (e[i] ?? 0), 0),
-  ]);
-  for (let i = 0; i < n; i++)
-    for (let r = i + 1; r < n; r++) {
-      const f = (a[r]?.[i] ?? 0) / (a[i]?.[i] ?? 1);
-      for (let c = i; c <= n; c++) (a[r] as number[])[c] = (a[r]?.[c] ?? 0) - f * (a[i]?.[c] ?? 0);
-    }
-  const x = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let v = a[i]?.[n] ?? 0;
-    for (let c = i + 1; c < n; c++) v -= (a[i]?.[c] ?? 0) * (x[c] ?? 0);
-    x[i] = Math.max(-0.5, Math.min(0.5, v / (a[i]?.[i] ?? 1)));
-  }
-  return x;
-}
+const refit = (jacobian: readonly (readonly number[])[], e: readonly number[], out: number): number[] =>
+  gaussNewton(
+    jacobian,
+    e,
+    e.map((_, i) => (i === out ? 0 : 1)),
+    fitted.map(() => 1e-4),
+    fitted.map(() => 0),
+  ).map((x) => Math.max(-0.5, Math.min(0.5, x)));
 
 function leftOut(): void {
   const start = Object.fromEntries(fitted.map((n) => [n, own[n]]));

@@ -13,11 +13,13 @@ import { roundGrid, widths, type Grid } from '../src/bake/grid.js';
 import { speedFor } from '../src/bake/calibrate.js';
 import { airPressure, boilingPoint, conductivity, plainTables, psat, tabulate } from '../src/bake/physics.js';
 import { simulate, type Setup } from '../src/bake/run.js';
-import { coldest, enthalpy, readOut } from '../src/bake/readings.js';
+import { enthalpy, middleCell, readOut, temperatureOf } from '../src/bake/readings.js';
 import { step } from '../src/bake/solve.js';
 import { begin, heatTaken, type Model, type Wall } from '../src/bake/state.js';
 import { demo } from './support/make.js';
 import { bessel, homeTable, inputFor, middleOf, rms, setupFor } from './support/heat.js';
+
+const coldest = (s: ReturnType<typeof begin>): number => temperatureOf(s, middleCell(s));
 
 const convective = (h: number): Wall => ({ law: { h, eps: 0, evaporation: 0 }, capacity: 0, resistance: 0 });
 const walls = (side: number, ends: number): Model['walls'] => ({
@@ -234,7 +236,7 @@ describe('baking times', () => {
     expect(rms(errors)).toBeLessThan(0.08);
   });
 
-  it('of sisters agree once one of them is known: layers, cups, loaves within 8 % rms', () => {
+  it('of sisters agree once one of them is known: layers and loaves within 8 % rms, cups within 15', () => {
     for (const kind of ['layer', 'muffin', 'loaf'] as const) {
       const [first, ...rest] = homeTable.filter((c) => c.kind === kind && c.tin.shape !== 'tube') as [
         (typeof homeTable)[number],
@@ -246,7 +248,7 @@ describe('baking times', () => {
       );
       expect(rms(errors))
         .withContext(kind)
-        .toBeLessThan(kind === 'muffin' ? 0.2 : 0.08);
+        .toBeLessThan(kind === 'muffin' ? 0.15 : 0.08);
     }
   });
 

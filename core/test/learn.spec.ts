@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import {
+  bakeInputOf,
   calibrate,
   defaultKitchen,
+  fitTins,
   knownFrom,
   predictBake,
   teaching,
@@ -10,6 +12,7 @@ import {
   type Kitchen,
   type Outcome,
 } from '../src/index.js';
+import { demo, demoIds, demoKitchen } from './support/make.js';
 
 const tin = defaultKitchen.tins[0] as BakeInput['tin'];
 const input: BakeInput = {
@@ -45,6 +48,35 @@ const likely = (calibration: BakeInput['calibration'], kitchen: Kitchen = defaul
   predictBake({ ...input, ...(calibration && { calibration }) }, kitchen).minutes.likely;
 
 describe('what the log teaches', () => {
+  it('is nothing, when a bake of any formula took just as long as was predicted', () => {
+    const kitchen = demoKitchen();
+    for (const id of demoIds) {
+      const f = demo(id);
+      const use = f.tins?.[0];
+      const fit = use && fitTins(f, [use], kitchen)[0];
+      if (!fit) continue;
+      const asked = bakeInputOf(f, fit, kitchen);
+      const asPredicted = bake({
+        family: f.family,
+        tin: { tin: fit.tin, count: fit.count },
+        batterG: asked.batterG,
+        ovenId: kitchen.ovens[0]?.id ?? '',
+        ovenC: asked.ovenC,
+        fan: asked.fan ?? false,
+        densityGPerMl: asked.densityGPerMl,
+        rise: asked.rise,
+        ...(asked.composition && { composition: asked.composition }),
+        ...(asked.stages && { stages: asked.stages }),
+        minutes: predictBake(asked, kitchen).minutes.likely,
+      });
+      const learned = calibrate(knownFrom([asPredicted]), kitchen);
+      expect(learned.doubts).withContext(id).toEqual([]);
+      expect(Math.abs(Math.log(learned.speed)))
+        .withContext(id)
+        .toBeLessThan(0.03);
+    }
+  });
+
   it('takes the newest eight of this oven that came out, whatever order they stand in', () => {
     fc.assert(
       fc.property(

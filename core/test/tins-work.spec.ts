@@ -181,6 +181,8 @@ describe('which tin', () => {
     expect(named('13 x 9 inch tin')).toBe('sheet-33');
     expect(named('2 lb loaf tin')).toBe('loaf-900');
     expect(named('15 cm round tin')).toBeUndefined();
+    expect(named('glass 9x5 inch loaf tin')).toBe('loaf-glass');
+    expect(named('glass 9 inch round tin')).toBeUndefined();
     expect(sizeWords(tin('sheet-33'), 'in')).toBe('13 × 9 in');
     expect(sizeWords(tin('round-23'), 'cm')).toBe('23 cm');
   });
@@ -228,7 +230,8 @@ describe('scaling in a kitchen', () => {
       6,
     );
     expect(parts[1]?.words).toMatch(/raw/);
-    expect(bakeAndFreeze(f, 0.5, kitchen)[1]?.words).toMatch(/bake all|^$/);
+    expect(bakeAndFreeze(f, 0.5, kitchen)[1]?.words).toMatch(/bake all, cool right through/);
+    expect(bakeAndFreeze(f, 1, kitchen).map((p) => p.name)).toEqual(['bake now']);
   });
 
   it('a commercial formula in kilos down to one loaf keeps its percentages', () => {

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import type { BakeInput } from './predict.js';
+import { gaussNewton } from './least-squares.js';
 import { materials } from './materials.js';
 import { setupOf } from './setup.js';
 import { simulate } from './run.js';
@@ -28,12 +29,15 @@ export interface Calibration {
   readonly doubts: readonly string[];
 }
 
-/** Heat transfer may plausibly be off by this factor either way. */
-export const SPEED_BOUNDS = [0.7, 1.4] as const;
-/** Before anything is known: one sigma of ln(speed). With the exponent below it makes 13 % in time. */
+/**
+ * Heat transfer may plausibly be off by this factor either way, the oven's own pace and the model's error for a tin
+ * together. A factor of 2 moves a loaf's time by a quarter and a layer's by two fifths. A judgement.
+ */
+export const SPEED_BOUNDS = [0.5, 2] as const;
+/** Before anything is known: one sigma of ln(speed), which makes 10 % in a loaf's time and 15 % in a layer's. */
 const PRIOR_SD = 0.22;
-/** d ln(time) / d ln(speed), typical of tins between muffin and loaf. */
-const TIME_EXPONENT = 0.6;
+/** −d ln(time) / d ln(speed), typical of tins between loaf (0.44) and layer (0.69). */
+const TIME_EXPONENT = 0.55;
 /** One sigma of a stated and of a logged time, in ln(time). */
 const TIME_SD = { stated: 0.1, logged: 0.06 } as const;
 /** What stays uncertain about a new tin however many bakes are known. */
@@ -43,12 +47,15 @@ const RESIDUAL_SD = 0.055;
 const NEAR = 0.004;
 
 /** The speed at which the model bakes this tin in the observed minutes; null when no speed between 0.35 and 2.8 does. */
-export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): number | null {
-  const at = (logSpeed: number): number => {
-    return Math.log(minutesAt(input, { speed: Math.exp(logSpeed) }, kitchen) / minutes);
-  };
-  let [x0, f0] = [0, at(0)];
-  if (Math.abs(f0) < NEAR) return 1;
+export const speedFor = (input: BakeInput, minutes: number, kitchen?: Kitchen): number | null =>
+  met(input, minutes, kitchen)?.speed ?? null;
+
+/** That speed, and how much this tin's time follows it: −d ln(time) / d ln(speed) on the way there. */
+function met(input: BakeInput, minutes: number, kitchen?: Kitchen): { speed: number; exponent: number } | null {
+  const at = (logSpeed: number): number => Math.log(minutesAt(input, { speed: Math.exp(logSpeed) }, kitchen) / minutes);
+  const free = at(0);
+  let [x0, f0] = [0, free];
+  if (Math.abs(f0) < NEAR) return { speed: 1, exponent: TIME_EXPONENT };
   let x1 = Math.max(-0.8, Math.min(0.8, f0 / TIME_EXPONENT));
   let best = { x: x0, f: f0 };
   for (let i = 0; i < 6; i++) {
@@ -61,7 +68,10 @@ export function speedFor(input: BakeInput, minutes: number, kitchen?: Kitchen): 
     [x0, f0, x1] = [x1, f1, next];
     if (Math.abs(x1) > 1.03) return null;
   }
-  return Math.abs(best.f) < 0.03 ? Math.exp(best.x) : null;
+  if (Math.abs(best.f) >= 0.03) return null;
+  // over a short way the slope is mostly rounding
+  const exponent = Math.abs(best.x) > 0.05 ? (free - best.f) / best.x : TIME_EXPONENT;
+  return { speed: Math.exp(best.x), exponent: Math.min(1, Math.max(0.2, exponent)) };
 }
 
 /** Minutes that the model gives with some of a calibration, on a coarser grid; very many when it is never done. */
@@ -85,7 +95,7 @@ interface Seen {
 
 /**
  * Learns from known bakes, each weighed by how much its time can be trusted: one factor on heat transfer first, against
- * a prior of 22 % (13 % in time); from five bakes at heats 20 K apart the oven's error against its dial (prior 10 K)
+ * a prior of 22 % (10 to 15 % in time); from five bakes at heats 20 K apart the oven's error against its dial (prior 10 K)
  * beside it; from six in tins of unlike surface their emissivity too (prior 30 %). One bake moves it part of the way,
  * several move it nearly all.
  *
@@ -98,16 +108,17 @@ export function calibrate(history: readonly KnownBake[], kitchen?: Kitchen): Cal
   const doubts: string[] = [];
   for (const h of history) {
     if (!(h.minutes > 1 && h.minutes < 600)) continue;
-    const speed = speedFor(h.input, h.minutes, kitchen);
-    if (speed === null || speed < SPEED_BOUNDS[0] * 0.85 || speed > SPEED_BOUNDS[1] * 1.2) {
+    const found = met(h.input, h.minutes, kitchen);
+    if (!found || found.speed < SPEED_BOUNDS[0] || found.speed > SPEED_BOUNDS[1]) {
+      const slow = found ? found.speed < 1 : minutesAt(h.input, { speed: 1 }, kitchen) < h.minutes;
       doubts.push(
-        `${Math.round(h.minutes)} min in ${h.input.tin.name || 'that tin'} is ${speed !== null && speed < 1 ? 'slower' : 'faster'} than any ordinary oven: check the time, the heat and the tin.`,
+        `${Math.round(h.minutes)} min in ${h.input.tin.name || 'that tin'} is ${slow ? 'slower' : 'faster'} than any ordinary oven: check the time, the heat and the tin.`,
       );
       continue;
     }
-    const sd = TIME_SD[h.kind] / TIME_EXPONENT;
+    const sd = TIME_SD[h.kind] / found.exponent;
     precision += 1 / (sd * sd);
-    weighted += Math.log(speed) / (sd * sd);
+    weighted += Math.log(found.speed) / (sd * sd);
     seen.push({ bake: h, sd: TIME_SD[h.kind] });
   }
   const used = seen.length;
@@ -134,7 +145,7 @@ const PRIOR = { speed: PRIOR_SD, biasC: 10, emissivity: 0.3 } as const;
 const FOR_BIAS = { bakes: 5, apartC: 20 };
 const FOR_EMISSIVITY = 6;
 
-/** Speed with the oven's bias, and with the tins' emissivity, by one Gauss–Newton step each; null when data are few. */
+/** Speed with the oven's bias, and with the tins' emissivity, by two Gauss–Newton steps; null when data are few. */
 function refine(
   seen: readonly Seen[],
   log: number,
@@ -165,21 +176,13 @@ function refine(
         (v, i) => (v - (now[i] as number)) / (step[k] as number),
       ),
     );
-    // (J'J/sd2 + prior) dx = -J'e/sd2 - prior x
-    const rows = names.map((_, a) => {
-      const row = names.map((_, b) =>
-        seen.reduce(
-          (sum, s, i) => sum + ((slopes[a]?.[i] ?? 0) * (slopes[b]?.[i] ?? 0)) / (s.sd * s.sd),
-          a === b ? 1 / (priors[a] as number) ** 2 : 0,
-        ),
-      );
-      const right = seen.reduce(
-        (sum, s, i) => sum - ((slopes[a]?.[i] ?? 0) * (now[i] as number)) / (s.sd * s.sd),
-        -(x[a] as number) / (priors[a] as number) ** 2,
-      );
-      return [...row, right];
-    });
-    const move = solved(rows);
+    const move = gaussNewton(
+      slopes,
+      now,
+      seen.map((s) => 1 / (s.sd * s.sd)),
+      priors.map((sd) => 1 / (sd * sd)),
+      x,
+    );
     x = x.map((v, i) => v + Math.max(-2 * (priors[i] as number), Math.min(2 * (priors[i] as number), move[i] ?? 0)));
   }
   return {
@@ -187,24 +190,6 @@ function refine(
     biasC: Math.round(10 * (x[1] as number)) / 10,
     ...(withEps && { emissivity: Math.exp(x[2] as number) }),
   };
-}
-
-/** Solves a small positive definite system given as rows with the right side last. */
-function solved(rows: readonly (readonly number[])[]): number[] {
-  const a = rows.map((r) => [...r]);
-  const n = a.length;
-  for (let i = 0; i < n; i++)
-    for (let r = i + 1; r < n; r++) {
-      const f = (a[r]?.[i] ?? 0) / (a[i]?.[i] ?? 1);
-      for (let c = i; c <= n; c++) (a[r] as number[])[c] = (a[r]?.[c] ?? 0) - f * (a[i]?.[c] ?? 0);
-    }
-  const x = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let v = a[i]?.[n] ?? 0;
-    for (let c = i + 1; c < n; c++) v -= (a[i]?.[c] ?? 0) * (x[c] as number);
-    x[i] = v / (a[i]?.[i] ?? 1);
-  }
-  return x;
 }
 
 function wordsFor(speed: number, used: number, biasC: number | undefined): string {

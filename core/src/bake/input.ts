@@ -30,7 +30,11 @@ export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment)
  * What the bake model needs of a formula in one of its tins: weight, density, rise, composition and heat.
  * @param fit of the formula in the tin, from `fitTins`
  */
-export function bakeInputOf(formula: Formula, fit: TinFit, kitchen: Kitchen): BakeInput {
+export function bakeInputOf(
+  formula: Formula,
+  fit: TinFit,
+  kitchen: Kitchen,
+): BakeInput & { readonly densityGPerMl: number; readonly rise: number } {
   const a = assess(formula, kitchen);
   const composition = compositionOf(formula, kitchen, a);
   return {

@@ -16,14 +16,6 @@ function eachCell(state: State, visit: (cell: number, volume: number) => void): 
   for (let z = 0; z < grid.nz; z++) for (let i = 0; i < plane; i++) visit(z * plane + i, volumeOf(grid, i, z));
 }
 
-/** Temperature of the coldest point, °C; temperature grows with enthalpy, and what has dried is hot. */
-export function coldest(state: State): number {
-  const { theta } = state;
-  let least = Infinity;
-  for (const x of theta) if (x < least) least = x;
-  return least <= state.model.tables.boils ? least : temperatureAt(state, theta.indexOf(least));
-}
-
 /**
  * Where a probe for the middle is put: the coldest cell between a fifth and seven tenths of the height. Above it lies the
  * moist layer under the crust, which evaporation keeps cooler and which says little of whether the crumb has set.

@@ -5,7 +5,7 @@ import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { linings, materials, parameters as p } from './materials.js';
 import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
 import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
-import { coldest, middleCell, readOut, surfaces, temperatureOf } from './readings.js';
+import { middleCell, readOut, surfaces, temperatureOf } from './readings.js';
 import { step } from './solve.js';
 import { begin, fork, setWalls, type Model, type State, type Wall, type Walls } from './state.js';
 import { recorder, type Sample, type Section } from './record.js';
@@ -48,7 +48,7 @@ export interface Wanted {
 }
 
 export interface Run {
-  /** Minutes until the coldest point is done; null when it never is within `MAX_S`. */
+  /** Minutes until the middle is done; null when it never is within `MAX_S`. */
   readonly doneMin: number | null;
   readonly curve: readonly Sample[];
   /** After it was taken out when done: the middle's course in the room, until it falls. */
@@ -56,9 +56,8 @@ export interface Run {
   /** How much the middle still gains outside the oven, K. */
   readonly carryK: number;
   readonly browning: Browning;
-  /** When the top and the side get dark, min; null when they do not while baking. */
+  /** When the top gets dark, min; null when it does not while baking. */
   readonly topDarkMin: number | null;
-  readonly sideDarkMin: number | null;
   readonly lossPct: number;
   readonly batterMm: number;
   readonly section: Section | null;
@@ -218,15 +217,14 @@ function march(
   const record = recorder(model.grid, wanted.section ?? false, o.tube / 2);
   const browning = { top: 0, side: 0, base: 0 };
   let darkTop: number | null = null;
-  let darkSide: number | null = null;
   let s = 0;
   let dt = FIRST_STEP_S / q;
   let air = airAtStart(stageAt(setup.stages, 0).ovenC, setup.reachedC);
   let before = setup.startC;
   let nextLook = 0;
-  // a probe stays where it was coldest; later the moist layer under the crust may be cooler still
+  // a probe stays where it was coldest; later another place may be cooler still
   let middle = -1;
-  const middleNow = (): number => (middle < 0 ? coldest(state) : temperatureOf(state, middle));
+  const middleNow = (): number => temperatureOf(state, middle < 0 ? middleCell(state) : middle);
   let done: { s: number; browning: Browning; lossPct: number; after: Run['after'] } | null = null;
   const batterKg = (model.grid.volume * model.tables.rhoCp) / heatCapacity(setup.water, setup.fat);
   while (s < MAX_S) {
@@ -240,8 +238,8 @@ function march(
     air = airAfter(air, stage.ovenC, dt);
     step(state, dt, air);
     s += dt;
-    if (middle < 0 && coldest(state) > setup.doneC - NEARLY_K) middle = middleCell(state);
     const c = middleNow();
+    if (middle < 0 && c > setup.doneC - NEARLY_K) middle = middleCell(state);
     if (!done) {
       const f = surfaces(state);
       const minutes = (dt / 60) * setup.pace;
@@ -249,7 +247,6 @@ function march(
       browning.side += browningRate(f.side) * minutes * IN_TIN;
       browning.base += browningRate(f.base) * minutes * IN_TIN;
       if (darkTop === null && browning.top >= DARK) darkTop = s / 60;
-      if (darkSide === null && browning.side >= DARK) darkSide = s / 60;
       if (c >= setup.doneC) {
         const at = s - dt * ((c - setup.doneC) / Math.max(1e-9, c - before));
         done = {
@@ -272,7 +269,6 @@ function march(
     carryK: Math.max(0, ...(done?.after ?? []).map((x) => x.centreC - setup.doneC)),
     browning: done?.browning ?? browning,
     topDarkMin: darkTop,
-    sideDarkMin: darkSide,
     lossPct: done?.lossPct ?? 0,
     batterMm,
     section: record.section(),

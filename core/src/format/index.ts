@@ -97,6 +97,12 @@ const ownIngredient = Joi.object({
 }).unknown(true);
 const minutes = Joi.object({ early: positive.required(), late: positive.required() }).unknown(true);
 
+const stage = Joi.object({
+  fromMin: positive.required(),
+  ovenC: Joi.number().required(),
+  cover: Joi.valid('none', 'tent', 'lid'),
+}).unknown(true);
+
 const formula = Joi.object({
   format: Joi.valid('orvin.formula').required(),
   version: Joi.valid(1).required(),
@@ -126,13 +132,7 @@ const formula = Joi.object({
     ovenC: Joi.number().required(),
     fan: Joi.boolean().required(),
     minutes,
-    stages: Joi.array().items(
-      Joi.object({
-        fromMin: positive.required(),
-        ovenC: Joi.number().required(),
-        cover: Joi.valid('none', 'tent', 'lid'),
-      }).unknown(true),
-    ),
+    stages: Joi.array().items(stage),
   }).unknown(true),
   tins: Joi.array().items(tinUse),
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
@@ -178,6 +178,14 @@ const bakeRecord = Joi.object({
   family: Joi.valid(...families.map((f) => f.id)).required(),
   densityGPerMl: Joi.number().greater(0).required(),
   rise: Joi.number().greater(0).required(),
+  composition: Joi.object({
+    water: positive.required(),
+    fat: positive.required(),
+    sugar: positive,
+    milk: positive,
+    leftSoda: positive,
+  }).unknown(true),
+  stages: Joi.array().items(stage),
   at: Joi.number().required(),
   tin: tinUse.required(),
   batterG: positive.required(),

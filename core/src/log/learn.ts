@@ -24,6 +24,8 @@ export const knownFrom = (bakes: readonly BakeRecord[]): KnownBake[] =>
       ovenId: b.ovenId,
       densityGPerMl: b.densityGPerMl,
       rise: b.rise,
+      ...(b.composition && { composition: b.composition }),
+      ...(b.stages && { stages: b.stages }),
     },
     minutes: b.minutes,
     kind: 'logged' as const,

@@ -1,4 +1,5 @@
-import type { FamilyId, TinUse } from '../formula/types.js';
+import type { BakeInput } from '../bake/predict.js';
+import type { BakeStage, FamilyId, TinUse } from '../formula/types.js';
 
 /** How a bake came out, from the baker's own eyes: one word, and the marks that explain it. */
 export type Outcome = 'good' | 'fine' | 'under' | 'over' | 'sunk' | 'dense' | 'dry';
@@ -14,6 +15,9 @@ export interface BakeRecord {
   readonly family: FamilyId;
   readonly densityGPerMl: number;
   readonly rise: number;
+  /** What the batter held, and stages of heat; absent in bakes logged before they were kept. */
+  readonly composition?: BakeInput['composition'];
+  readonly stages?: readonly BakeStage[];
   /** Instant of taking it out, ms since 1970. */
   readonly at: number;
   readonly tin: TinUse;

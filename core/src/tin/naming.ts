@@ -6,10 +6,7 @@ const half = (x: number): string => {
   const r = Math.round(x * 2) / 2;
   return Number.isInteger(r) ? String(r) : r < 1 ? '½' : `${Math.floor(r)}½`;
 };
-const cm = (mm: number): string =>
-  String(Math.round(mm / 5) / 2)
-    .replace('.', ',')
-    .replace(',', '.');
+const cm = (mm: number): string => String(Math.round(mm / 5) / 2);
 
 /** A tin's size by its rim, as bakers name it: "23 cm", "33 × 23 cm", "9 in", "13 × 9 in". */
 export function sizeWords(tin: Tin, unit: 'cm' | 'in'): string {
@@ -32,6 +29,8 @@ export function matchTin(named: Tin, kit: readonly Tin[]): Tin | null {
       (['rect', 'sheet', 'square'].includes(a.shape) && ['rect', 'sheet', 'square'].includes(b.shape)) ||
       (round(a) && round(b));
     if (!same) return Infinity;
+    // one that was named as glass, dark or iron is not one of light metal
+    if (a.material !== 'light metal' && a.material !== b.material) return Infinity;
     const off = [x.top / y.top, x.top2 / y.top2].map((r) => Math.abs(Math.log(r)));
     return x.cups !== y.cups ? Infinity : Math.max(...off);
   };

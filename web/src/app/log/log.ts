@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { assess, outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
+import { bakeInputOf, outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
@@ -115,8 +115,8 @@ export class Log {
       );
       return;
     }
-    const scaled = this.bakery.target()?.formula ?? f;
-    const a = assess(scaled, this.desk.kitchen());
+    // as it was predicted, so that what the batter was like is not taken for the oven's doing
+    const input = bakeInputOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen());
     const versionId = await this.store.freeze(f, 'baked', this.desk.plan().version);
     const bake: BakeRecord = {
       id: crypto.randomUUID(),
@@ -124,8 +124,10 @@ export class Log {
       versionId,
       title: f.title,
       family: f.family,
-      densityGPerMl: a.batter.densityGPerMl,
+      densityGPerMl: input.densityGPerMl,
       rise: fit.rise,
+      ...(input.composition && { composition: input.composition }),
+      ...(input.stages && { stages: input.stages }),
       at: Date.now(),
       tin: { tin: fit.tin, count: fit.count },
       batterG: Math.round(fit.batterG),

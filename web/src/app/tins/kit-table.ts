@@ -6,7 +6,7 @@ import { Compute } from '../compute/compute';
 import type { Converted, KitChoice } from '../compute/jobs';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
-import { degrees, minuteWords, tinWords } from '../ui/words';
+import { degrees, degreesBy, minuteWords, tinWords } from '../ui/words';
 
 interface Row {
   readonly kit: KitChoice;
@@ -207,7 +207,7 @@ export class KitTable {
 
   protected change(r: Row): string {
     const by = Math.round((r.converted?.ovenC ?? 0) - r.kit.input.ovenC);
-    return by === 0 ? '' : by < 0 ? `${-by} lower` : `${by} hotter`;
+    return by === 0 ? '' : `${degreesBy(Math.abs(by))} ${by < 0 ? 'lower' : 'hotter'}`;
   }
 
   /** Prints the table alone: everything else on the page is hidden while it does. */

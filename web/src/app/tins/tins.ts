@@ -4,6 +4,7 @@ import {
   cutSlab,
   matchTin,
   outlineOf,
+  rackPlan,
   readTin,
   scoopsFor,
   sizeWords,
@@ -18,7 +19,7 @@ import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
-import { capital, degrees, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
+import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
 import { KitTable } from './kit-table';
 import { TinPair } from './pair';
@@ -121,7 +122,11 @@ export class Tins {
     return this.differs() && b ? `${minuteWords(b.minutes)} in the ${this.own()?.tin.name}` : null;
   });
   protected readonly over = signal(false);
-  protected readonly degrees = degrees;
+  protected readonly doneWords = computed(() => {
+    const b = this.bake();
+    if (!b) return '';
+    return `${degrees(b.doneC)}${b.carryK >= 1 ? `, ${degreesBy(b.carryK)} more outside` : ' in the middle'}`;
+  });
   /** How a cup is portioned, or what a slab cuts into. */
   protected readonly scoop = computed(() => {
     const fit = this.fit();
@@ -137,6 +142,10 @@ export class Tins {
   });
   protected readonly size = (tin: Tin): string =>
     sizeWords(tin, this.desk.kitchen().display.length === 'in' ? 'cm' : 'in');
+  private readonly racks = computed(() => {
+    const oven = this.oven();
+    return oven ? rackPlan(this.uses(), oven).racks.length : 1;
+  });
   /** The plan in a sentence, as one says it across a kitchen. */
   protected readonly plan = computed(() => {
     const b = this.bake();
@@ -145,7 +154,7 @@ export class Tins {
     const at = (kind: string): number | undefined => b.plan.find((m) => m.kind === kind)?.atMin;
     const tent = at('tent');
     return [
-      `${this.heat()}, middle rack`,
+      `${this.heat()}, ${this.racks() > 1 ? 'two racks' : 'middle rack'}`,
       `first look ${at('first look') ?? t.likely} min`,
       `likely ${t.likely}`,
       ...(tent === undefined ? [] : [`foil over it if it is dark at ${tent}`]),
@@ -236,12 +245,13 @@ export class Tins {
     const f = this.desk.formula();
     if (!placed || !f) return;
     const bake = placed.formula.bake;
+    const { tins: _tins, sharing: _sharing, ...plan } = this.desk.plan();
     this.desk.change(`write for ${this.headline().toLowerCase()}`, {
       formula: {
         ...placed.formula,
         ...(bake && time && { bake: { ...bake, minutes: { early: time.early, late: time.late } } }),
       },
-      plan: {},
+      plan,
     });
     this.notices.say('The formula is now written for these tins. Undo brings the old one back.');
   }

@@ -11,6 +11,10 @@ export const degrees = (c: number, dial = false): string => {
   return `${dial ? 5 * Math.round(f / 5) : Math.round(f)} °F`;
 };
 
+/** A difference of temperature as this kitchen reads it: `10 °C`, `18 °F`. */
+export const degreesBy = (k: number): string =>
+  ovenScale() === 'C' ? `${Math.round(k)} °C` : `${Math.round(k * 1.8)} °F`;
+
 /** Reads a heat typed for the oven: `180`, `350 F`, `160 fan`. A bare number is in the kitchen's own scale. */
 export function readDegrees(text: string): { ovenC: number; fan: boolean } | null {
   const m = /(\d{2,3}(?:[.,]\d+)?)\s*°?\s*([cf])?(?![a-z])/i.exec(text);
