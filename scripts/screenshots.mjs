@@ -32,6 +32,9 @@ For the topping:
 3. Bake at 400°F for 10 minutes, then 350°F for 12-15 more, in a 12-hole muffin tin.`;
 
 /** name, size, path, theme, and what to do before the picture is taken */
+/** Until the bake has been worked out, its range too; the clock stands still, so nothing on the page can tell. */
+const sampled = (p) => p.waitForTimeout(3000);
+
 const shots = [
   ['shelf', 1280, 800, '/shelf'],
   ['shelf-phone', 390, 844, '/shelf'],
@@ -146,6 +149,7 @@ const shots = [
     async (p) => {
       await p.fill('.serve input', '15:30');
       await p.keyboard.press('Tab');
+      await sampled(p);
     },
   ],
   [
@@ -155,9 +159,10 @@ const shots = [
     '/counter/cheese-and-thyme-scones',
     async (p) => {
       for (const i of [0, 1, 2]) await p.locator('section ul button').nth(i).click();
+      await sampled(p);
     },
   ],
-  ['counter-phone', 390, 844, '/counter/cheese-and-thyme-scones'],
+  ['counter-phone', 390, 844, '/counter/cheese-and-thyme-scones', sampled],
   [
     'log',
     1280,

@@ -1,13 +1,13 @@
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, familyOf, ingredientFor } from '@orvin/core';
+import { asMeasured, familyOf, ingredientFor, type BakePrediction } from '@orvin/core';
 import { Store } from '../data/store';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
-import { dialWords, tinWords } from '../ui/words';
+import { dialWords, minuteWords, tinWords } from '../ui/words';
 
 interface Check {
   readonly key: string;
@@ -63,6 +63,8 @@ export class Counter implements OnDestroy {
     const heat = f.bake ? dialWords(f.bake) : 'its heat';
     const o = this.bakery.targetBake();
     const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
+    // until the bake is worked out, and when it cannot be, the recipe's own time stands
+    const stated = f.bake?.minutes ? `The recipe says ${minuteWords(f.bake.minutes)}.` : 'The recipe gives no time.';
     const closing: Check[] = [
       ...(fit
         ? [
@@ -75,17 +77,13 @@ export class Counter implements OnDestroy {
             },
           ]
         : []),
-      ...(t
-        ? [
-            {
-              key: 's:bake',
-              words: `Bake at ${heat}. First look at ${t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early)} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}. Done: ${familyOf(f.family).signs}`,
-              amount: '',
-              measured: '',
-              kind: 'step' as const,
-            },
-          ]
-        : []),
+      {
+        key: 's:bake',
+        words: `Bake at ${heat}. ${t ? this.oven(t) : stated} Done: ${familyOf(f.family).signs}`,
+        amount: '',
+        measured: '',
+        kind: 'step',
+      },
       {
         key: 's:cool',
         words: `Out. ${familyOf(f.family).coolTinMin > 0 ? `${familyOf(f.family).coolTinMin} minutes in the tin, then` : 'Straight'} onto a rack`,
@@ -96,6 +94,10 @@ export class Counter implements OnDestroy {
     ];
     return [...weigh, ...steps, ...closing];
   });
+  private readonly oven = (t: BakePrediction): string => {
+    const look = t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early);
+    return `First look at ${look} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}.`;
+  };
   protected readonly weighs = computed(() => this.checks().filter((c) => c.kind === 'weigh'));
   protected readonly steps = computed(() => this.checks().filter((c) => c.kind === 'step'));
   protected readonly next = computed(() => this.checks().find((c) => !this.done().has(c.key)) ?? null);

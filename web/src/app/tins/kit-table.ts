@@ -155,7 +155,12 @@ export class KitTable {
   private readonly bakery = inject(Bakery);
   private readonly compute = inject(Compute);
   protected readonly degrees = degrees;
-  protected readonly minutes = minuteWords;
+  /** Every tin's range is as wide as the own tin's, which samples have given. */
+  protected readonly minutes = (m: BakePrediction['minutes']): string => {
+    const own = this.own()?.minutes;
+    if (!own) return minuteWords(m);
+    return minuteWords({ early: (m.likely * own.early) / own.likely, late: (m.likely * own.late) / own.likely });
+  };
   protected readonly name = tinWords;
   protected readonly ownId = computed(() => this.desk.formula()?.tins?.[0]?.tin.id ?? '');
   protected readonly heat = computed(() => degrees(this.desk.formula()?.bake?.ovenC ?? 180, true));
