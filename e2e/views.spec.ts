@@ -225,6 +225,7 @@ test('tins: two kinds in one oven share the batter, the kit is converted, and th
   await expect(slider).toHaveAttribute('aria-valuetext', /At 30 minutes: middle \d+ °C, top \d+ °C, side \d+ °C/);
 
   // every tin of the kit, as they come in; the pound of the matter is the own one at its own heat
+  await page.getByRole('region', { name: 'In every tin of the kit' }).scrollIntoViewIfNeeded();
   const table = page.getByRole('table').filter({ hasText: 'how it fits' });
   await expect(table.getByRole('row')).toHaveCount(15);
   await expect(table.locator('td.strong').first()).toHaveText(/\d+–\d+ min/);

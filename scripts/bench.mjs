@@ -135,6 +135,7 @@ try {
     }).observe({ entryTypes: ['longtask'] });
   });
   await tins.goto(`${base}/tins/rye-and-pear-loaf`);
+  await tins.locator('.kit-part').scrollIntoViewIfNeeded();
   await tins.waitForSelector('orvin-kit-table tbody tr');
   await tins.evaluate(() => (window.longest = 0));
   await tins.waitForFunction(() => !document.querySelector('orvin-kit-table')?.textContent.includes('…'));
