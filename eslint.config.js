@@ -28,6 +28,8 @@ export default tseslint.config(
     },
   },
   { files: ['core/bench/**/*.ts'], rules: { 'no-console': 'off' } },
+  // AssemblyScript, whose classes are there at run time
+  { files: ['core/kernel/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
   {
     files: ['web/**/*.ts'],
     extends: [...angular.configs.tsRecommended],

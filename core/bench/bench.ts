@@ -9,7 +9,6 @@ import type * as Grid from '../src/bake/grid.js';
 import type * as Physics from '../src/bake/physics.js';
 import type * as Run from '../src/bake/run.js';
 import type * as Setups from '../src/bake/setup.js';
-import type * as Solve from '../src/bake/solve.js';
 import type * as States from '../src/bake/state.js';
 import { demo } from '../test/support/make.js';
 
@@ -22,8 +21,7 @@ const { roundGrid } = (await built('bake/grid.js')) as typeof Grid;
 const { tabulate } = (await built('bake/physics.js')) as typeof Physics;
 const { simulate } = (await built('bake/run.js')) as typeof Run;
 const { setupOf } = (await built('bake/setup.js')) as typeof Setups;
-const { step } = (await built('bake/solve.js')) as typeof Solve;
-const { begin } = (await built('bake/state.js')) as typeof States;
+const { begin, step } = (await built('bake/state.js')) as typeof States;
 type Setup = ReturnType<typeof setupOf>;
 type Model = Parameters<typeof begin>[0];
 

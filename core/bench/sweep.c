@@ -1,4 +1,4 @@
-/* The inner loop of core/src/bake/solve.ts in C, for `npm run bench`: the same pairs of slope and intercept, rows made
+/* The inner loop of core/kernel/sweep.ts in C, for `npm run bench`: the same pairs of slope and intercept, rows made
    and eliminated in one pass, the same walls at the ends, over the same axisymmetric grid. Prints nanoseconds per cell
    update. */
 #include <stdio.h>

@@ -13,9 +13,8 @@ import { roundGrid, widths, type Grid } from '../src/bake/grid.js';
 import { speedFor } from '../src/bake/calibrate.js';
 import { airPressure, boilingPoint, conductivity, plainTables, psat, tabulate } from '../src/bake/physics.js';
 import { simulate, type Setup } from '../src/bake/run.js';
-import { enthalpy, middleCell, readOut, temperatureOf } from '../src/bake/readings.js';
-import { step } from '../src/bake/solve.js';
-import { begin, heatTaken, type Model, type Wall } from '../src/bake/state.js';
+import { enthalpy, middleCell, readOut } from '../src/bake/readings.js';
+import { begin, heatTaken, step, temperatureOf, type Model, type Wall } from '../src/bake/state.js';
 import { demo } from './support/make.js';
 import { bessel, homeTable, inputFor, middleOf, rms, setupFor } from './support/heat.js';
 

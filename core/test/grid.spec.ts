@@ -9,9 +9,8 @@ import {
   plainTables,
   tabulate,
 } from '../src/bake/physics.js';
-import { enthalpy, middleCell, readOut, temperatureOf } from '../src/bake/readings.js';
-import { step } from '../src/bake/solve.js';
-import { begin, heatTaken, vapourLost, type Model, type Wall } from '../src/bake/state.js';
+import { enthalpy, middleCell, readOut } from '../src/bake/readings.js';
+import { begin, heatTaken, step, temperatureOf, vapourLost, type Model, type Wall } from '../src/bake/state.js';
 
 const coldest = (s: ReturnType<typeof begin>): number => temperatureOf(s, middleCell(s));
 

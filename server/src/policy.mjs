@@ -20,7 +20,7 @@ export const policy = {
 /** The script of a worker; its own response decides what it may do. */
 export const WORKER = /^\/worker-[A-Za-z0-9]+\.js$/;
 
-/** The policy that a worker's script is served with: as the page's, but it may compile the solver's WebAssembly. */
+/** The policy that a worker's script is served with: as the page's, but it may compile WebAssembly: the solver's and the heat model's. */
 export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'wasm-unsafe-eval'"] })
   .map(([name, values]) => `${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)} ${values.join(' ')}`)
   .join('; ');

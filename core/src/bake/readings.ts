@@ -1,6 +1,6 @@
-import { dryness, temperatureAt } from './cell.js';
+import { END, type AxisLayout, type Ends } from './layout.js';
 import { MIN } from './physics.js';
-import { vapourLost, volumeOf, type AxisState, type State, type WallState } from './state.js';
+import { dryness, temperatureOf, vapourLost, volumeOf, type State } from './state.js';
 
 /** Enthalpy of all cells against the start, J. */
 export function enthalpy(state: State): number {
@@ -37,9 +37,6 @@ export function middleCell(state: State): number {
   return cell;
 }
 
-/** Temperature of one cell, °C. */
-export const temperatureOf = (state: State, cell: number): number => temperatureAt(state, cell);
-
 /** Means over the batter and over its faces, °C, how far it has risen, and the water it has lost, kg. */
 export interface Reading {
   readonly mean: number;
@@ -57,39 +54,33 @@ export function readOut(state: State): Reading {
   let risen = 0;
   let boiled = 0;
   eachCell(state, (cell, volume) => {
-    const t = temperatureAt(state, cell);
+    const t = temperatureOf(state, cell);
     mean += t * volume;
     risen += (tables.phi[(Math.min(t, tables.boils) - MIN) | 0] as number) * volume;
     boiled += (dryness(state, cell) - (state.dry[cell] as number)) * volume;
   });
-  const [z, x] = state.axes as [AxisState, AxisState];
   return {
     mean: mean / grid.volume,
     risen: risen / grid.volume,
     lostKg: vapourLost(state) + boiled * state.model.waterKgM3,
-    ...faces(z, x),
+    ...surfaces(state),
   };
 }
 
 /** Mean temperatures of top, side and base, °C. */
 export function surfaces(state: State): { top: number; side: number; base: number } {
-  const [z, x] = state.axes as [AxisState, AxisState];
-  return faces(z, x);
+  const [z, x] = state.layout.axes as [AxisLayout, AxisLayout];
+  return { top: average(state, z.high), base: average(state, z.low), side: average(state, x.high) };
 }
 
-const faces = (z: AxisState, x: AxisState): { top: number; side: number; base: number } => ({
-  top: average(z.high),
-  base: average(z.low),
-  side: average(x.high),
-});
-
-function average(w: WallState | null): number {
-  if (!w) return NaN;
+function average(state: State, ends: Ends | null): number {
+  if (!ends) return NaN;
+  const { mem } = state.room;
   let sum = 0;
   let area = 0;
-  for (let i = 0; i < w.t.length; i++) {
-    sum += (w.touching[i] as number) * (w.area[i] as number);
-    area += w.area[i] as number;
+  for (let at = ends.at, i = 0; i < ends.lines; i++, at += END.size) {
+    sum += (mem[at + END.touching] as number) * (mem[at + END.area] as number);
+    area += mem[at + END.area] as number;
   }
   return sum / area;
 }
@@ -98,6 +89,6 @@ function average(w: WallState | null): number {
 export function sectionOf(state: State): Float32Array {
   const { nx, ny, nz } = state.model.grid;
   const out = new Float32Array(nx * nz);
-  for (let z = 0; z < nz; z++) for (let x = 0; x < nx; x++) out[z * nx + x] = temperatureAt(state, z * nx * ny + x);
+  for (let z = 0; z < nz; z++) for (let x = 0; x < nx; x++) out[z * nx + x] = temperatureOf(state, z * nx * ny + x);
   return out;
 }

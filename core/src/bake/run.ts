@@ -5,9 +5,20 @@ import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { linings, materials, parameters as p } from './materials.js';
 import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
 import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
-import { middleCell, readOut, surfaces, temperatureOf } from './readings.js';
-import { step } from './solve.js';
-import { begin, fork, setWalls, type Model, type State, type Wall, type Walls } from './state.js';
+import { middleCell, readOut, surfaces } from './readings.js';
+import {
+  begin,
+  end,
+  fork,
+  rimRowOf,
+  setWalls,
+  step,
+  temperatureOf,
+  type Model,
+  type State,
+  type Wall,
+  type Walls,
+} from './state.js';
 import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */
@@ -165,7 +176,12 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     startC: setup.startC,
     walls: walls(1, stageAt(setup.stages, 0).cover ?? 'none'),
   };
-  return march(model, setup, wanted, walls, heightMm);
+  const state = begin(model);
+  try {
+    return march(state, setup, wanted, walls, heightMm);
+  } finally {
+    end(state);
+  }
 }
 
 /** A wall that is `share` of the second kind. */
@@ -204,13 +220,13 @@ const NEARLY_K = 12;
 const BEYOND = 1.12;
 
 function march(
-  model: Model,
+  state: State,
   setup: Setup,
   wanted: Wanted,
   walls: (risen: number, cover: Cover) => Walls,
   batterMm: number,
 ): Run {
-  const state = begin(model);
+  const { model } = state;
   const o = outlineOf(setup.tin);
   const rimMm = o.free ? Infinity : o.depth;
   const q = setup.resolution ?? 1;
@@ -254,7 +270,7 @@ function march(
           // the sides of a piece that stands free colour like its top
           browning: { ...browning, side: o.free ? browning.top : browning.side },
           lossPct: (100 * readOut(state).lostKg) / batterKg,
-          after: wanted.untilDone ? [] : cool(fork(state), middle, setup, walls, at),
+          after: wanted.untilDone ? [] : cool(state, middle, setup, walls, at),
         };
       }
     }
@@ -277,14 +293,15 @@ function march(
 
 /** The middle after the tin has left the oven, until it has begun to fall, or for a quarter of an hour. */
 function cool(
-  state: State,
+  baked: State,
   middle: number,
   setup: Setup,
   walls: (risen: number, cover: Cover) => Walls,
   from: number,
 ): Run['after'] {
+  const state = fork(baked);
   const out: { s: number; centreC: number }[] = [];
-  setWalls(state, walls(setup.rise, 'none'), state.rimRow);
+  setWalls(state, walls(setup.rise, 'none'), rimRowOf(state));
   const dt = 20 / (setup.resolution ?? 1);
   let highest = -Infinity;
   for (let s = dt; s <= 900; s += dt) {
@@ -294,5 +311,6 @@ function cool(
     highest = Math.max(highest, centreC);
     if (centreC < highest - 1) break;
   }
+  end(state);
   return out;
 }

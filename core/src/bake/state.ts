@@ -1,5 +1,20 @@
 import type { Axis, Face, Grid } from './grid.js';
-import { vapourDrive, type SurfaceLaw, type Tables } from './physics.js';
+import { giveBack, roomFor, type Room } from './kernel.js';
+import {
+  AXIS,
+  BAKE,
+  END,
+  FACE,
+  FACES,
+  layoutOf,
+  TABLES,
+  type AxisLayout,
+  type Ends,
+  type Layout,
+  type Places,
+} from './layout.js';
+import { DRYING_RISE, evaporationFor, latentHeat, MIN, SIGMA, vapourDrive } from './physics.js';
+import type { SurfaceLaw, Tables } from './physics.js';
 
 /** One kind of outer face: its law of heat, the heat capacity of the wall (J/m2K) and its resistance (m2K/W). */
 export interface Wall {
@@ -23,280 +38,184 @@ export interface Model {
   readonly startC: number;
 }
 
-/** What the cells of one line of an axis exchange in a step, and what stands at its ends. */
-export interface AxisState {
-  readonly axis: Axis;
-  readonly transport: Float64Array;
-  readonly sideways: boolean;
-  readonly starts: Int32Array;
-  /** Lines in one row of cells, for lines that lie across. */
-  readonly perRow: number;
-  readonly low: WallState | null;
-  readonly high: WallState | null;
-  /** Where in `mem` the Kirchhoff table of this axis is, and where the exchange of neighbours for steps of `forDt` s. */
-  readonly table: number;
-  readonly exchange: number;
-  forDt: number;
-}
+/** Vapour transport of a still oven's air film, against which a crust's resistance is measured, kg/m2sPa. */
+const EVAPORATION_STILL = evaporationFor(5);
 
-/** One end of all lines of an axis; every array has one entry a line. */
-export interface WallState {
-  readonly face: Exclude<Face, 'symmetric'>;
-  /** Temperature of the wall and of the crumb that touches it, °C; water lost, kg/m2; area of the face, m2. */
-  readonly t: Float64Array;
-  readonly touching: Float64Array;
-  readonly lost: Float64Array;
-  readonly area: Float64Array;
-  /** What the wall adds to the row of the cell beside it in this step. */
-  readonly b: Float64Array;
-  readonly d: Float64Array;
-  /** Wall temperature = p + r · cell temperature; conductance between the two and resistance on the way. */
-  readonly p: Float64Array;
-  readonly r: Float64Array;
-  readonly g: Float64Array;
-  readonly drop: Float64Array;
-  /** Cell temperature = t0 + slope · (theta − theta0). */
-  readonly t0: Float64Array;
-  readonly slope: Float64Array;
-  readonly theta0: Float64Array;
-  /** Evaporation comes from the row `front` and, as that one dries, from the one inside it; −1 when there is none. */
-  readonly front: Int32Array;
-  readonly sinks: readonly [Sink, Sink];
-}
-
-/** Evaporation from one cell of every line: what it adds to the cell's row, and what has to be booked afterwards. */
-export interface Sink {
-  readonly b: Float64Array;
-  readonly d: Float64Array;
-  /** Rate before the step, kg/m2s, its slope with theta, the cell's theta then, and the latent heat, J/kg. */
-  readonly rate: Float64Array;
-  readonly slope: Float64Array;
-  readonly theta0: Float64Array;
-  readonly latent: Float64Array;
-}
-
-const sink = (n: number): Sink => ({
-  b: new Float64Array(n),
-  d: new Float64Array(n),
-  rate: new Float64Array(n),
-  slope: new Float64Array(n),
-  theta0: new Float64Array(n),
-  latent: new Float64Array(n),
-});
-
-function wallState(face: Exclude<Face, 'symmetric'>, areas: readonly number[], startC: number): WallState {
-  const n = areas.length;
-  const make = (value = 0): Float64Array => new Float64Array(n).fill(value);
-  return {
-    face,
-    t: make(startC),
-    touching: make(startC),
-    lost: make(),
-    area: Float64Array.from(areas),
-    b: make(),
-    d: make(),
-    p: make(),
-    r: make(),
-    g: make(),
-    drop: make(),
-    t0: make(),
-    slope: make(),
-    theta0: make(),
-    front: new Int32Array(n).fill(-1),
-    sinks: [sink(n), sink(n)],
-  };
-}
-
-/** A wall as a row of figures, which the inner loops read: h, emissivity, evaporation, capacity, resistance. */
-type Figures = Float64Array;
-const figures = (w: Wall): Figures => Float64Array.of(w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance);
-
-interface Faces {
-  readonly base: Figures;
-  readonly open: Figures;
-  readonly tin: Figures;
-  readonly 'inner tin': Figures;
-  readonly 'at rim': Figures | null;
-  readonly 'above rim': Figures | null;
-}
-
-/**
- * Where things are in a state's memory. The inner loop reads and writes one array only, since every further one costs a
- * bounds check and a register at each access; that halves its time.
- */
-interface Layout {
-  /** Enthalpies come first, then the share of water each cell has lost to evaporation. */
-  readonly dry: number;
-  /** Pairs of slope and intercept of the Kirchhoff integrals. */
-  readonly vertical: number;
-  readonly horizontal: number;
-  /** Pairs for every two neighbours of an axis: exchange of a cell with the next one, and of that one with it. */
-  readonly exchange: Readonly<Record<Axis['name'], number>>;
-  /** Pairs of one line's elimination, and pairs of what walls and evaporation add to its rows. */
-  readonly line: number;
-  readonly extra: number;
-  readonly size: number;
-}
-
-function layoutOf(grid: Grid, tables: Tables): Layout {
-  const cells = grid.nx * grid.ny * grid.nz;
-  const longest = 2 * Math.max(grid.nx, grid.ny, grid.nz);
-  const vertical = 2 * cells;
-  const horizontal = vertical + tables.vertical.length;
-  const x = horizontal + tables.horizontal.length;
-  return {
-    dry: cells,
-    vertical,
-    horizontal,
-    exchange: { x, y: x + longest, z: x + 2 * longest },
-    line: x + 3 * longest,
-    extra: x + 4 * longest,
-    size: x + 5 * longest,
-  };
-}
-
-/**
- * The bake at one moment. Every state is made by `stateOf`, so that all have one shape and the inner loops stay
- * compiled for it.
- */
+/** The bake at one moment: its numbers lie in a room where the inner loops reach them. Ends with `end`. */
 export interface State {
   readonly model: Model;
-  /** The walls now; they change as the batter rises and as covers come and go (`setWalls`). */
-  faces: Faces;
-  /** The row of cells that the rim cuts; rows above it have risen over it, so that their sides stand in the open. */
-  rimRow: number;
   readonly layout: Layout;
-  readonly mem: Float64Array;
-  /** Enthalpy over rho cp, K, per cell; a part of `mem`. */
+  readonly room: Room;
+  /** Enthalpy over rho cp, K, per cell; a part of the room. */
   readonly theta: Float64Array;
-  /** Share of its water that a cell has lost to evaporation at a surface, 0–1; a part of `mem`. */
+  /** Share of its water that a cell has lost to evaporation at a surface, 0–1; a part of the room. */
   readonly dry: Float64Array;
-  /** Water that a cell can lose, kg. */
-  readonly water: Float64Array;
-  readonly axes: readonly AxisState[];
-  readonly drive: Float64Array;
-  /** Room for a slope beside a temperature. */
-  readonly probe: Float64Array;
-  /** Heat taken up since the start less what evaporation took, J, and water evaporated, kg (of the modelled part). */
-  readonly booked: Float64Array;
 }
 
-export const heatTaken = (state: State): number => state.booked[0] as number;
-export const vapourLost = (state: State): number => state.booked[1] as number;
+/** Heat taken up since the start less what evaporation took, J, and water evaporated, kg (of the modelled part). */
+export const heatTaken = (state: State): number => state.room.mem[BAKE.heat] as number;
+export const vapourLost = (state: State): number => state.room.mem[BAKE.vapour] as number;
 
-const facesOf = (w: Walls): Faces => ({
-  base: figures(w.base),
-  open: figures(w.open),
-  tin: figures(w.tin),
-  'inner tin': figures(w['inner tin']),
-  'at rim': w['at rim'] ? figures(w['at rim']) : null,
-  'above rim': w['above rim'] ? figures(w['above rim']) : null,
-});
+/** The row of cells that the rim cuts. */
+export const rimRowOf = (state: State): number => state.room.wholes[2 * BAKE.rimRow] as number;
 
+/** Advances by dt seconds in air of `air` °C. */
+export const step = (state: State, dt: number, air: number): void => state.room.kernel.step(state.room.at, dt, air);
+
+/** Temperature of one cell, °C, and the share of its water that it has lost in all, 0–1. */
+export const temperatureOf = (state: State, cell: number): number => state.room.kernel.temperature(state.room.at, cell);
+export const dryness = (state: State, cell: number): number => state.room.kernel.dryness(state.room.at, cell);
+
+/** The walls from now on, and the row of cells that the rim cuts; rows above it have their sides in the open. */
 export function setWalls(state: State, walls: Walls, rimRow: number): void {
-  state.faces = facesOf(walls);
-  state.rimRow = rimRow;
+  const { mem } = state.room;
+  const { faces } = state.layout;
+  FACES.forEach((face, i) => {
+    const w = walls[face];
+    if (w) mem.set([w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance], faces + i * FACE.size);
+  });
+  write(state.room, 0, BAKE, {
+    rimRow,
+    atRim: walls['at rim'] ? 8 * faceAt(state.layout, 'at rim') : 0,
+    aboveRim: walls['above rim'] ? 8 * faceAt(state.layout, 'above rim') : 0,
+  });
 }
 
-type Parts = Omit<State, 'theta' | 'dry' | 'probe'>;
+const faceAt = (layout: Layout, face: (typeof FACES)[number]): number => layout.faces + FACES.indexOf(face) * FACE.size;
 
-function stateOf(p: Parts): State {
-  return {
-    model: p.model,
-    faces: p.faces,
-    rimRow: p.rimRow,
-    layout: p.layout,
-    mem: p.mem,
-    theta: p.mem.subarray(0, p.layout.dry),
-    dry: p.mem.subarray(p.layout.dry, p.layout.vertical),
-    water: p.water,
-    axes: p.axes,
-    drive: p.drive,
-    probe: new Float64Array(2),
-    booked: p.booked,
-  };
-}
+const stateIn = (model: Model, layout: Layout, room: Room): State => ({
+  model,
+  layout,
+  room,
+  theta: room.mem.subarray(layout.theta, layout.theta + layout.cells),
+  dry: room.mem.subarray(layout.dry, layout.dry + layout.cells),
+});
 
 export function begin(model: Model): State {
   const { grid, tables } = model;
   const layout = layoutOf(grid, tables);
-  const plane = grid.nx * grid.ny;
-  const mem = new Float64Array(layout.size);
-  mem.fill(model.startC, 0, layout.dry);
-  mem.set(tables.vertical, layout.vertical);
-  mem.set(tables.horizontal, layout.horizontal);
+  const room = roomFor(layout.size);
+  const { mem } = room;
+  mem.fill(0);
+  for (const name of TABLES) mem.set(tables[name], layout.tables[name]);
+  mem.set(vapourDrive(model.aw, tables.boils), layout.tables.drive);
   // rows that nothing is added to have diagonal 1 and right side 0
-  for (let row = layout.extra; row < layout.size; row += 2) mem[row] = 1;
-  return stateOf({
-    model,
-    faces: facesOf(model.walls),
-    rimRow: grid.nz,
-    layout,
-    mem,
-    water: Float64Array.from(
-      { length: plane * grid.nz },
-      (_, i) => model.waterKgM3 * volumeOf(grid, i % plane, Math.floor(i / plane)),
-    ),
-    axes: grid.axes.map((axis) => axisState(axis, grid, tables, layout, model.startC)),
-    drive: vapourDrive(model.aw, tables.boils),
-    booked: new Float64Array(2),
-  });
+  for (let row = 0; row < layout.rows; row++) mem[layout.extra + 2 * row] = 1;
+  const plane = grid.nx * grid.ny;
+  for (let i = 0; i < layout.cells; i++)
+    mem[layout.water + i] = model.waterKgM3 * volumeOf(grid, i % plane, Math.floor(i / plane));
+  writeHead(room, layout, model);
+  grid.axes.forEach((axis, i) => writeAxis(room, layout, layout.axes[i] as AxisLayout, axis, model));
+  const state = stateIn(model, layout, room);
+  state.theta.fill(model.startC);
+  setWalls(state, model.walls, grid.nz);
+  return state;
 }
+
+/** Gives back the state's room; it must not be used again. */
+export const end = (state: State): void => giveBack(state.room);
 
 /** A copy that goes on by itself. */
 export function fork(state: State): State {
-  const { grid, tables, startC } = state.model;
-  return stateOf({
-    ...state,
-    mem: state.mem.slice(),
-    booked: state.booked.slice(),
-    axes: state.axes.map((from) => {
-      const to = axisState(from.axis, grid, tables, state.layout, startC);
-      for (const end of ['low', 'high'] as const)
-        for (const key of ['t', 'touching', 'lost'] as const) if (from[end]) to[end]?.[key].set(from[end][key]);
-      return to;
-    }),
+  const room = roomFor(state.layout.size);
+  room.mem.set(state.room.mem.subarray(0, state.layout.size));
+  return stateIn(state.model, state.layout, room);
+}
+
+/** Writes fields of the record at a place; of whole numbers, which are not negative, the lower half of their word. */
+function write<K extends string>(room: Room, at: number, places: Places<K>, values: Partial<Record<K, number>>): void {
+  for (const [name, value] of Object.entries<number | undefined>(values)) {
+    const field = places[name as K];
+    if (field < places.whole) room.mem[at + field] = value ?? 0;
+    else room.wholes[2 * (at + field)] = value ?? 0;
+  }
+}
+
+function writeHead(room: Room, layout: Layout, model: Model): void {
+  const { boils, plateau, rhoCp } = model.tables;
+  write(room, 0, BAKE, {
+    boils,
+    plateau,
+    rise: DRYING_RISE,
+    lowest: MIN,
+    rhoCp,
+    mc: model.mc,
+    stillFilm: EVAPORATION_STILL,
+    waterKgM3: model.waterKgM3,
+    latent0: latentHeat(0),
+    latentFall: latentHeat(0) - latentHeat(1),
+    sigma: SIGMA,
+    theta: 8 * layout.theta,
+    dry: 8 * layout.dry,
+    water: 8 * layout.water,
+    temperature: 8 * layout.tables.temperature,
+    drive: 8 * layout.tables.drive,
+    phi: 8 * layout.tables.phi,
+    pairs: 8 * layout.pairs,
+    extra: 8 * layout.extra,
+    axes: 8 * (layout.axes[0]?.at ?? 0),
+    count: layout.axes.length,
   });
 }
 
-function axisState(axis: Axis, grid: Grid, tables: Tables, layout: Layout, startC: number): AxisState {
-  const starts: number[] = [];
-  const lows: number[] = [];
-  const highs: number[] = [];
-  const limit = {
-    x: axis.name === 'x' ? 1 : grid.nx,
-    y: axis.name === 'y' ? 1 : grid.ny,
-    z: axis.name === 'z' ? 1 : grid.nz,
-  };
-  for (let z = 0; z < limit.z; z++)
-    for (let y = 0; y < limit.y; y++)
-      for (let x = 0; x < limit.x; x++) {
-        starts.push((z * grid.ny + y) * grid.nx + x);
-        lows.push(endArea(axis, grid, x, y, z, 0));
-        highs.push(endArea(axis, grid, x, y, z, axis.n - 1));
-      }
-  const side = (face: Face, areas: number[]): WallState | null =>
-    face === 'symmetric' ? null : wallState(face, areas, startC);
+function writeAxis(room: Room, layout: Layout, to: AxisLayout, axis: Axis, model: Model): void {
+  const { grid, startC } = model;
   const sideways = axis.name !== 'z';
-  return {
-    axis,
-    transport: sideways ? tables.kHorizontal : tables.kVertical,
-    sideways,
-    starts: Int32Array.from(starts),
-    perRow: axis.name === 'x' ? grid.ny : grid.nx,
-    low: side(axis.low, lows),
-    high: side(axis.high, highs),
-    table: sideways ? layout.horizontal : layout.vertical,
-    exchange: layout.exchange[axis.name],
-    forDt: NaN,
+  const { vertical, horizontal, kVertical, kHorizontal } = layout.tables;
+  const lines = linesOf(axis, grid);
+  const last = axis.n - 1;
+  const ends = (e: Ends | null, row: number): void => {
+    if (!e) return;
+    const area = (row === 0 ? axis.areaLow : axis.areaHigh)[row] as number;
+    lines.forEach((start, l) =>
+      write(room, e.at + l * END.size, END, {
+        t: startC,
+        touching: startC,
+        area: area * cellVolume(grid, start + row * axis.stride),
+      }),
+    );
   };
+  ends(to.low, 0);
+  ends(to.high, last);
+  lines.forEach((start, l) => (room.wholes[2 * (to.starts + l)] = start));
+  room.mem.set(axis.gap, to.gap);
+  room.mem.set(axis.areaLow, to.areaLow);
+  room.mem.set(axis.areaHigh, to.areaHigh);
+  write(room, to.at, AXIS, {
+    n: axis.n,
+    stride: axis.stride,
+    lines: lines.length,
+    perRow: sideways ? (axis.name === 'x' ? grid.ny : grid.nx) : 0,
+    starts: 8 * to.starts,
+    table: 8 * (sideways ? horizontal : vertical),
+    transport: 8 * (sideways ? kHorizontal : kVertical),
+    gap: 8 * to.gap,
+    areaLow: 8 * to.areaLow,
+    areaHigh: 8 * to.areaHigh,
+    halfLow: axis.halfLow,
+    halfHigh: axis.halfHigh,
+    exchange: 8 * to.exchange,
+    forDt: NaN,
+    low: 8 * (to.low?.at ?? 0),
+    high: 8 * (to.high?.at ?? 0),
+    lowFace: 8 * (to.low ? faceAt(layout, to.low.face) : 0),
+    highFace: 8 * (to.high ? faceAt(layout, to.high.face) : 0),
+  });
 }
 
-/** Area of the face at one end of a line, m2: the end cell's volume times its face-area-over-volume. */
-function endArea(axis: Axis, grid: Grid, x: number, y: number, z: number, end: number): number {
-  const at = { x, y, z, [axis.name]: end };
-  return volumeOf(grid, at.y * grid.nx + at.x, at.z) * ((end === 0 ? axis.areaLow : axis.areaHigh)[end] as number);
+/** The first cells of an axis' lines, in the order of the cells. */
+function linesOf(axis: Axis, grid: Grid): number[] {
+  const along = { x: grid.nx, y: grid.ny, z: grid.nz, [axis.name]: 1 };
+  const starts: number[] = [];
+  for (let z = 0; z < along.z; z++)
+    for (let y = 0; y < along.y; y++) for (let x = 0; x < along.x; x++) starts.push((z * grid.ny + y) * grid.nx + x);
+  return starts;
 }
 
 export const volumeOf = (grid: Grid, column: number, z: number): number =>
   (grid.plan[column] as number) * (grid.dz[z] as number);
+
+function cellVolume(grid: Grid, cell: number): number {
+  const plane = grid.nx * grid.ny;
+  return volumeOf(grid, cell % plane, Math.floor(cell / plane));
+}
