@@ -10,7 +10,7 @@ import { homeTable, inputFor, middleOf, rms, setupFor, type HomeCase } from '../
 
 const pct = (x: number): string => `${(100 * x).toFixed(1)} %`;
 const minutes = (s: Setup): number => simulate(s, { untilDone: true }).doneMin ?? NaN;
-const fitted = ['hcStill', 'mc', 'trayFace', 'sizeExponent'] as const;
+const fitted = ['hcStill', 'mc', 'sizeExponent'] as const;
 const own = parameters as unknown as Record<(typeof fitted)[number], number>;
 
 export function bakeStudy(): void {

@@ -77,21 +77,18 @@ function line(bake: Bake, axis: Axis, first: usize, extra: usize, last: usize): 
   const base = changetype<usize>(bake);
   const table = base + usize(axis.table);
   const pairs = base + usize(bake.pairs);
-  const dry = usize(bake.dry - bake.theta);
   const stride = usize(axis.stride) * word;
   const boils = bake.boils;
   const lowest = bake.lowest;
   let cell = base + usize(bake.theta) + first * word;
   const th = load<f64>(cell);
-  let j = table + usize(i32(th - lowest)) * pair;
+  const j = table + usize(i32(th - lowest)) * pair;
   let s = load<f64>(j);
   let k = load<f64>(j, 8);
   if (th > boils) {
-    const x = load<f64>(cell + dry);
-    const at = shifted(bake, th, x);
-    j = table + usize(i32(at - lowest)) * pair;
-    s = load<f64>(j) * steep(bake, th, x);
-    k = load<f64>(j, 8) + load<f64>(j) * at - s * th;
+    boiling(bake, table, cell, 0, 0, cell + stride, load<f64>(usize(axis.exchange) + base));
+    s = slope;
+    k = intercept;
   }
   let right = th;
   let upper: f64 = 0;
@@ -104,15 +101,14 @@ function line(bake: Bake, axis: Axis, first: usize, extra: usize, last: usize): 
   while (row < last) {
     cell += stride;
     const next = load<f64>(cell);
-    let jj = table + usize(i32(next - lowest)) * pair;
+    const jj = table + usize(i32(next - lowest)) * pair;
     let ss = load<f64>(jj);
     let kk = load<f64>(jj, 8);
     if (next > boils) {
-      const x = load<f64>(cell + dry);
-      const at = shifted(bake, next, x);
-      jj = table + usize(i32(at - lowest)) * pair;
-      ss = load<f64>(jj) * steep(bake, next, x);
-      kk = load<f64>(jj, 8) + load<f64>(jj) * at - ss * next;
+      const after = row + pair < last ? cell + stride : 0;
+      boiling(bake, table, cell, cell - stride, load<f64>(between, 8), after, after ? load<f64>(between + pair) : 0);
+      ss = slope;
+      kk = intercept;
     }
     const out = load<f64>(between);
     const dk = kk - k;
@@ -138,4 +134,38 @@ function line(bake: Bake, axis: Axis, first: usize, extra: usize, last: usize): 
     value = load<f64>(here, 8) + load<f64>(here) * value;
     store<f64>(cell, value);
   }
+}
+
+/** Kirchhoff integral at theta of a cell that has lost the share x of its water to evaporation, W/m. */
+function kirchhoff(bake: Bake, table: usize, theta: f64, x: f64): f64 {
+  const at = theta > bake.boils ? shifted(bake, theta, x) : theta;
+  const j = table + usize(i32(at - bake.lowest)) * pair;
+  return load<f64>(j) * at + load<f64>(j, 8);
+}
+
+/** What `boiling` found: the integral is about `slope` · theta + `intercept`. */
+let slope: f64 = 0;
+let intercept: f64 = 0;
+
+/**
+ * The Kirchhoff integral of a boiling cell, linearised. While it boils its temperature hardly changes, so the tangent
+ * would let a neighbour draw from it without end; a cell that the exchange with its neighbours `before` and `after` (0
+ * for none) is about to stop, or to dry out, goes by the slope it will have then.
+ */
+function boiling(bake: Bake, table: usize, cell: usize, before: usize, inward: f64, after: usize, outward: f64): void {
+  const dry = usize(bake.dry - bake.theta);
+  const th = load<f64>(cell);
+  const x = load<f64>(cell + dry);
+  const value = kirchhoff(bake, table, th, x);
+  let to = th;
+  if (before) to += inward * (kirchhoff(bake, table, load<f64>(before), load<f64>(before + dry)) - value);
+  if (after) to += outward * (kirchhoff(bake, table, load<f64>(after), load<f64>(after + dry)) - value);
+  const ends = bake.boils + bake.plateau;
+  if (th < ends && to < bake.boils) slope = load<f64>(table + (usize(i32(bake.boils - bake.lowest)) - 1) * pair);
+  else if (th < ends && to > ends) slope = load<f64>(table + (usize(i32(ends - bake.lowest)) + 1) * pair);
+  else {
+    const at = shifted(bake, th, x);
+    slope = load<f64>(table + usize(i32(at - bake.lowest)) * pair) * steep(bake, th, x);
+  }
+  intercept = value - slope * th;
 }

@@ -16,7 +16,8 @@ import {
 } from '../src/index.js';
 import { browningPace, browningWords } from '../src/bake/browning.js';
 import { airAfter, airAtStart } from '../src/bake/oven.js';
-import { typicalComposition } from '../src/bake/setup.js';
+import { simulate } from '../src/bake/run.js';
+import { setupOf, typicalComposition } from '../src/bake/setup.js';
 import { demoKitchen } from './support/make.js';
 
 const kit = demoKitchen().tins;
@@ -53,6 +54,29 @@ describe('a bake in any tin', () => {
         expect(t({ startC: 8 })).toBeGreaterThan(now);
       }),
       { numRuns: 12 },
+    );
+  });
+
+  it('stays between the batter and the oven, however thin the layer and heavy the tin', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<Tin['material']>('cast iron', 'light metal', 'glass', 'silicone'),
+        fc.constantFrom<Tin['shape']>('round', 'square', 'slab', 'cup'),
+        fc.integer({ min: 40, max: 330 }),
+        fc.double({ min: 2, max: 12, noNaN: true }),
+        fc.integer({ min: 150, max: 245 }),
+        (material, shape, topMm, mm, ovenC) => {
+          const tin: Tin = { ...round, shape, topMm, baseMm: topMm * 0.9, depthMm: 60, material };
+          const batterG = Math.max(3, 0.7 * topMm * topMm * mm * 1e-3);
+          const run = simulate(setupOf({ tin, batterG, family: 'muffin', ovenC, startC: 21 }));
+          for (const at of run.curve)
+            for (const c of [at.centreC, at.meanC, at.crustC]) {
+              expect(c).toBeGreaterThan(20);
+              expect(c).toBeLessThan(ovenC + 3);
+            }
+        },
+      ),
+      { numRuns: 60 },
     );
   });
 

@@ -73,9 +73,21 @@ function straight(name: 'x' | 'y' | 'z', w: Float64Array, stride: number, low: F
   };
 }
 
-export function roundGrid(radius: number, inner: number, height: number, nr: number, nz: number, side: Face): Grid {
-  const wr = widths(radius - inner, nr, inner > 0 ? 1.12 : 1.1, inner > 0 ? 'both' : 'high');
-  const dz = widths(height, nz, 1.14, 'both');
+/**
+ * Grid of a round shape, lengths in m, of nr by nz cells. With `finer` times as many cells as usual, neighbours differ by
+ * as much less, so that every cell is split and none shrinks to nothing.
+ */
+export function roundGrid(
+  radius: number,
+  inner: number,
+  height: number,
+  nr: number,
+  nz: number,
+  side: Face,
+  finer = 1,
+): Grid {
+  const wr = widths(radius - inner, nr, Math.pow(inner > 0 ? 1.12 : 1.1, 1 / finer), inner > 0 ? 'both' : 'high');
+  const dz = widths(height, nz, Math.pow(1.14, 1 / finer), 'both');
   const plan = new Float64Array(nr);
   const gap = new Float64Array(nr);
   const areaLow = new Float64Array(nr);
@@ -115,10 +127,19 @@ export function roundGrid(radius: number, inner: number, height: number, nr: num
   };
 }
 
-export function boxGrid(length: number, width: number, height: number, nx: number, ny: number, nz: number): Grid {
-  const wx = widths(length / 2, nx, 1.18, 'high');
-  const wy = widths(width / 2, ny, 1.18, 'high');
-  const dz = widths(height, nz, 1.14, 'both');
+/** Grid of a quarter box, lengths of the whole in m; `finer` as of `roundGrid`. */
+export function boxGrid(
+  length: number,
+  width: number,
+  height: number,
+  nx: number,
+  ny: number,
+  nz: number,
+  finer = 1,
+): Grid {
+  const wx = widths(length / 2, nx, Math.pow(1.18, 1 / finer), 'high');
+  const wy = widths(width / 2, ny, Math.pow(1.18, 1 / finer), 'high');
+  const dz = widths(height, nz, Math.pow(1.14, 1 / finer), 'both');
   const plan = new Float64Array(nx * ny);
   for (let j = 0; j < ny; j++) for (let i = 0; i < nx; i++) plan[j * nx + i] = (wx[i] as number) * (wy[j] as number);
   return {

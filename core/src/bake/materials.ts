@@ -39,16 +39,14 @@ export const parameters = {
   boundWater: 0.1,
   matrixDensity: 1230,
   /** Fitted: convection in a still oven, W/m2K; 5 to 10 are plausible. A fan oven's is a judgement, 12 to 20. */
-  hcStill: 6.95,
+  hcStill: 7,
   hcFan: 13,
   epsTop: 0.9,
   ovenDroopK: 40,
   ovenRecoveryS: 300,
   innerFace: 0.6,
-  /** Fitted: share of the oven's heat that the sides of cups in a tray get: they stand close and see each other. */
-  trayFace: 0.555,
   /** Fitted: weakening of the oven's heat with the tin's size, (0.2 m / sqrt(area))^n. */
-  sizeExponent: 0.253,
+  sizeExponent: 0.235,
   /** Fitted: kg/m2 lost by which a surface's evaporation, by 5 W/m2K, has halved. */
   mc: 1.04,
 } as const;

@@ -19,6 +19,7 @@ import {
   type Wall,
   type Walls,
 } from './state.js';
+import { cupSides, TRAY_M2 } from './tray.js';
 import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */
@@ -87,13 +88,21 @@ function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
     const area = (areaAt(o, 0) + 4 * areaAt(o, mm / 2) + areaAt(o, mm)) / 6e6;
     const radius = Math.sqrt(area / Math.PI + inner * inner);
     const height = wanted / (Math.PI * (radius * radius - inner * inner));
-    return roundGrid(radius, inner, height, cells(14), cells(16), o.free ? 'open' : 'tin');
+    return roundGrid(
+      radius,
+      inner,
+      height,
+      cells(o.tube > 0 || o.free ? 18 : 14),
+      cells(o.tube > 0 || o.free ? 20 : 16),
+      o.free ? 'open' : 'tin',
+      q,
+    );
   }
   const t = o.depth > 0 ? Math.min(1, mm / 2 / o.depth) : 0;
   const length = (o.base + (o.top - o.base) * t) / 1000;
   const width = (o.base2 + (o.top2 - o.base2) * t) / 1000;
   const k = Math.sqrt(wanted / heightM / (length * width));
-  return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14));
+  return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14), q);
 }
 
 /** Share of the oven that the surface sees past the rim; tin walls above it glow back, so half the blocked part counts. */
@@ -107,6 +116,8 @@ function rimView(depthBelow: number, across: number): number {
 
 /** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
 const FIN_REACH_MM = 60;
+/** Bare wall that counts beside thin batter, in heights of its side; what more comes down spreads into the base. */
+const FIN_MOST = 1.5;
 
 /** The faces as they are with the batter risen `risen` times, under a cover. */
 function wallsFor(
@@ -128,8 +139,9 @@ function wallsFor(
     evaporation: evaporationFor(g * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
   });
   // the bare wall above the batter is heated too and passes what it takes down to it
-  const bare = o.free || setup.tin.shape === 'cup' ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
-  const fin = 1 + material.fin * Math.min(bare, FIN_REACH_MM / (heightMm * risen));
+  const cup = setup.tin.shape === 'cup';
+  const bare = o.free || cup ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
+  const fin = 1 + material.fin * Math.min(bare, FIN_REACH_MM / (heightMm * risen), FIN_MOST);
   const metal = (share: number): Wall => ({
     law: { h: g * share * hc, eps: g * share * material.eps * (setup.emissivity ?? 1), evaporation: 0 },
     capacity: material.capacity,
@@ -140,7 +152,7 @@ function wallsFor(
   const { above } = cutAt(grid, o.depth / risen);
   return {
     base: metal(1),
-    tin: metal(fin * (setup.tin.shape === 'cup' ? p.trayFace : 1)),
+    tin: metal(cup ? cupSides(o, material.fin) : fin),
     'inner tin': metal(p.innerFace * fin),
     open: { law: air(view), capacity: 0, resistance: 0 },
     'at rim': between(metal(1), bareTop, above),
@@ -165,7 +177,8 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     water: boilable,
     pressure: airPressure(setup.altitudeM),
   });
-  const g = setup.speed * Math.pow(0.2 / Math.sqrt(grid.planArea), p.sizeExponent);
+  const g =
+    setup.speed * Math.pow(0.2 / Math.sqrt(setup.tin.shape === 'cup' ? TRAY_M2 : grid.planArea), p.sizeExponent);
   const walls = (risen: number, cover: Cover): Walls => wallsFor(setup, o, grid, g, heightMm, risen, cover);
   const model: Model = {
     grid,
