@@ -54,6 +54,8 @@ export {
   type PlanMark,
 } from './bake/predict.js';
 export { bakeInputOf } from './bake/input.js';
+export type { Cover } from './bake/oven.js';
+export { coverAtFirst, laterStages, nextStage, statedSetting, withSetting, withStages } from './bake/stages.js';
 export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
 export { divideAlike, type Together } from './bake/together.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';

@@ -80,6 +80,21 @@ describe('a bake in any tin', () => {
     );
   });
 
+  it('is quicker in a tin that was hot before, slower in an oven that was not', () => {
+    for (const material of ['light metal', 'cast iron'] as const) {
+      const tin = { ...round, material };
+      const [now, hot, late] = [{}, { hotTin: true }, { ovenReachedC: 90 }].map((x) => likely({ tin, ...x })) as [
+        number,
+        number,
+        number,
+      ];
+      expect(hot).toBeLessThan(now);
+      expect(late).toBeGreaterThan(now + 2);
+      // heavy iron brings more heat along than thin metal
+      if (material === 'cast iron') expect(hot).toBeLessThan(0.9 * now);
+    }
+  });
+
   it('gives figures that hang together, whatever is asked', () => {
     fc.assert(
       fc.property(bakes, (input) => {

@@ -96,8 +96,9 @@ const someFormula: fc.Arbitrary<Formula> = fc
             .map(([a, b]) => ({ early: a, late: a + b })),
           stages: fc.constant([
             { fromMin: 0, ovenC: 220 },
-            { fromMin: 12, ovenC: 180 },
+            { fromMin: 12, ovenC: 180, cover: 'tent' },
           ]),
+          hotTin: fc.constant(true),
         },
         { requiredKeys: ['ovenC', 'fan'] },
       ),

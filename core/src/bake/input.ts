@@ -45,6 +45,7 @@ export function bakeInputOf(
     ovenC: formula.bake?.ovenC ?? 180,
     fan: formula.bake?.fan ?? false,
     ...(formula.bake?.stages && { stages: formula.bake.stages }),
+    ...(formula.bake?.hotTin && { hotTin: true }),
     ...(composition && { composition }),
     densityGPerMl: a.batter.densityGPerMl,
     rise: fit.rise,

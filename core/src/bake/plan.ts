@@ -1,11 +1,16 @@
 import type { Family } from '../balance/families.js';
 import { DARK } from './browning.js';
+import type { BakeStage, Kitchen } from '../formula/types.js';
+import { degreesIn, degreesMore, dialStep } from '../quantity/degrees.js';
 import type { Run } from './run.js';
 
 export interface PlanMark {
-  readonly kind: 'turn' | 'tent' | 'first look' | 'out' | 'carry-over';
+  /** `change` is a change of heat or cover that was asked for; `tent` is foil if it proves needed. */
+  readonly kind: 'turn' | 'tent' | 'change' | 'first look' | 'out' | 'carry-over';
   readonly atMin: number;
   readonly words: string;
+  /** Of a change, in a word or two: "160 °C", "foil". */
+  readonly short?: string;
 }
 
 /** What a plan needs of a run. */
@@ -29,13 +34,39 @@ function reaches(run: Baked, c: number): number | null {
   return (a.s + ((b.s - a.s) * (c - a.centreC)) / Math.max(1e-9, b.centreC - a.centreC)) / 60;
 }
 
+const COVERED = { none: 'take the cover off', tent: 'lay loose foil over it', lid: 'put the lid on' } as const;
+const COVERED_SHORT = { none: 'uncover', tent: 'foil', lid: 'lid' } as const;
+
+/** Changes of heat and cover that were asked for and come before it is done. */
+function changes(stages: readonly BakeStage[], likely: number, kitchen?: Kitchen): PlanMark[] {
+  return stages.flatMap((s, i): PlanMark[] => {
+    const before = stages[i - 1];
+    if (!before || s.fromMin <= 0 || s.fromMin >= likely) return [];
+    const cover = s.cover ?? 'none';
+    const covers = cover !== (before.cover ?? 'none');
+    const heats = s.ovenC !== before.ovenC;
+    const heat = degreesIn(kitchen, s.ovenC);
+    const words = [...(heats ? [`turn the dial to ${heat}`] : []), ...(covers ? [COVERED[cover]] : [])];
+    const short = [...(heats ? [heat] : []), ...(covers ? [COVERED_SHORT[cover]] : [])];
+    if (words.length === 0) return [];
+    return [{ kind: 'change', atMin: s.fromMin, words: words.join(' and '), short: short.join(', ') }];
+  });
+}
+
 /**
  * What to do when: turn once, cover when the top is dark before the middle is done, the first look (0.95 of the early
  * end, and not before the middle has likely set), out, and what it gains outside. The times are minutes from the door.
  */
-export function planOf(run: Baked, m: Minutes, family: Family, known: boolean): PlanMark[] {
+export function planOf(
+  run: Baked,
+  m: Minutes,
+  family: Family,
+  known: boolean,
+  stages: readonly BakeStage[] = [],
+  kitchen?: Kitchen,
+): PlanMark[] {
   const sets = reaches(run, SETS_C) ?? 0;
-  const marks: PlanMark[] = [];
+  const marks: PlanMark[] = changes(stages, m.likely, kitchen);
   const look = Math.min(m.likely, Math.max(m.early * 0.95, sets));
   const turn = Math.max(m.likely * 0.6, sets);
   // a piece that is done in a quarter of an hour is not worth opening the door for
@@ -59,21 +90,22 @@ export function planOf(run: Baked, m: Minutes, family: Family, known: boolean): 
     marks.push({
       kind: 'carry-over',
       atMin: whole(Math.max(m.likely, peak.s / 60)),
-      words: `the middle gains about ${Math.round(run.carryK)} °C more in the tin`,
+      words: `the middle gains about ${degreesMore(kitchen, run.carryK)} more in the tin`,
     });
   return marks.sort((a, b) => a.atMin - b.atMin);
 }
 
 /** Advice on heat that the crust gives: lower for sides that get too dark, a cover for the whole of a long bake. */
-export function heatAdvice(run: Run, material: string): string | null {
+export function heatAdvice(run: Run, material: string, kitchen?: Kitchen): string | null {
+  const lower = `${dialStep(kitchen, 15)} lower`;
   const done = run.doneMin ?? 0;
   const { top, side, base } = run.browning;
   const tin = Math.max(Number.isFinite(side) ? side : 0, base);
   if (material !== 'none' && tin > DARK && tin > 0.8 * top)
     return material === 'light metal' || material === 'shiny metal'
-      ? 'Sides get dark before the middle is done: 10 to 15 °C lower, and longer.'
-      : 'This tin colours the sides early: 15 °C lower, and a little longer.';
+      ? `Sides get dark before the middle is done: ${lower}, and longer.`
+      : `This tin colours the sides early: ${lower}, and a little longer.`;
   if (run.topDarkMin !== null && run.topDarkMin < 0.55 * done)
-    return 'The top is dark at half-time: 15 °C lower, or covered from the start for the first half.';
+    return `The top is dark at half-time: ${lower}, or covered from the start for the first half.`;
   return null;
 }

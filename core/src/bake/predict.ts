@@ -5,6 +5,7 @@ import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
 import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
 import { browningWords, type Browning } from './browning.js';
 import { heatAdvice, planOf, type PlanMark } from './plan.js';
+import { degreesIn } from '../quantity/degrees.js';
 import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
 import { rangeFrom, sampleTimes, Z80 } from './sample.js';
@@ -32,6 +33,8 @@ export interface BakeInput {
   readonly startC?: number;
   /** What the oven has really reached when the tin goes in, °C; when left out, the dial. */
   readonly ovenReachedC?: number;
+  /** Whether the empty tin was heated in the oven first. */
+  readonly hotTin?: boolean;
   /**
    * Mass fractions of all water, flour's own too, of fat, and of what colours a crust: sugar, and milk's and egg's
    * solids; left-over soda in g per 100 g. Without it the family's ordinary batter is taken.
@@ -82,26 +85,33 @@ export interface BakePrediction {
   readonly problems: readonly Problem[];
 }
 
-function problemsOf(input: BakeInput): Problem[] {
+function problemsOf(input: BakeInput, kitchen?: Kitchen): Problem[] {
   const out = [...tinProblems(input.tin)];
   const add = (id: string, words: string, remedy: string): void => void out.push({ id, place: 'bake', words, remedy });
   if (!(Number.isFinite(input.batterG) && input.batterG > 0))
     add('no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
   const done = familyOf(input.family).doneC[0];
+  const hottest = Math.max(input.ovenC, ...(input.stages ?? []).map((s) => s.ovenC));
   if (!Number.isFinite(input.ovenC)) add('no-heat', 'The oven has no temperature.', 'Type one, in °C or °F.');
   else if (input.ovenC < done + 15)
     add(
       'oven-cold',
-      `At ${Math.round(input.ovenC)} °C the middle would never reach ${done} °C in good time.`,
+      `At ${degreesIn(kitchen, input.ovenC)} the middle would never reach ${degreesIn(kitchen, done)} in good time.`,
       'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.',
     );
-  else if (input.ovenC > 320)
+  else if (hottest > 320)
     add(
       'oven-hot',
-      `${Math.round(input.ovenC)} °C is beyond a home oven.`,
+      `${degreesIn(kitchen, hottest)} is beyond a home oven.`,
       'If it was meant in Fahrenheit, type F after it.',
     );
-  if (out.length === 0) {
+  if (input.hotTin && (input.tin.material === 'glass' || input.tin.material === 'ceramic'))
+    add(
+      'hot-glass',
+      `Cold batter in a hot ${input.tin.material === 'glass' ? 'glass' : 'ceramic'} tin can crack it.`,
+      'Fill this one cold, or take one of metal.',
+    );
+  if (!out.some((x) => fatal.has(x.id))) {
     const o = outlineOf(input.tin);
     const height = heightFor(input.tin, input.batterG / (input.densityGPerMl ?? 1));
     if (height > 300 || (!o.free && height > o.depth * 3))
@@ -133,7 +143,7 @@ const fatal = new Set([
  * times or samples, so that it belongs in a worker.
  */
 export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction {
-  const problems = problemsOf(input);
+  const problems = problemsOf(input, kitchen);
   if (problems.some((x) => fatal.has(x.id))) return nothing(problems);
   const calibration = input.calibration ?? (input.known ? calibrate([statedBake(input, input.known)], kitchen) : null);
   const asked: BakeInput = calibration ? { ...input, calibration } : input;
@@ -161,8 +171,8 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     after: run.after,
     carryK: run.carryK,
     browning: { ...run.browning, words: browningWords(run.browning) },
-    plan: planOf(run, minutes, familyOf(input.family), known),
-    heatAdvice: heatAdvice(run, input.tin.material),
+    plan: planOf(run, minutes, familyOf(input.family), known, stagesOf(input), kitchen),
+    heatAdvice: heatAdvice(run, input.tin.material, kitchen),
     section: run.section,
     lossPct: run.lossPct,
     batterMm: run.batterMm,
@@ -178,6 +188,9 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
   };
 }
 
+/** All stages of a bake, the dial first. */
+const stagesOf = (input: BakeInput): BakeStage[] => [{ fromMin: 0, ovenC: input.ovenC }, ...(input.stages ?? [])];
+
 /** How sure a time is, as a figure and in words. */
 function certainty(timeSd: number, known: boolean): { confidence: number; sure: string } {
   return {
@@ -190,7 +203,12 @@ function certainty(timeSd: number, known: boolean): { confidence: number; sure: 
  * A prediction with the range that samples give, for when they were made elsewhere (`sampleTimes`, spread over
  * workers). The marks that hang on the early end move with it.
  */
-export function withRange(p: BakePrediction, logs: readonly number[], input: BakeInput): BakePrediction {
+export function withRange(
+  p: BakePrediction,
+  logs: readonly number[],
+  input: BakeInput,
+  kitchen?: Kitchen,
+): BakePrediction {
   if (p.minutes.likely === 0 || logs.length === 0) return p;
   const { timeSd, ...minutes } = rangeFrom(p.minutes.likely, logs, p.calibration);
   const known = (p.calibration?.used ?? 0) > 0;
@@ -201,7 +219,12 @@ export function withRange(p: BakePrediction, logs: readonly number[], input: Bak
     carryK: p.carryK,
     topDarkMin: p.plan.find((m) => m.kind === 'tent')?.atMin ?? null,
   };
-  return { ...p, minutes, ...certainty(timeSd, known), plan: planOf(run, minutes, familyOf(input.family), known) };
+  return {
+    ...p,
+    minutes,
+    ...certainty(timeSd, known),
+    plan: planOf(run, minutes, familyOf(input.family), known, stagesOf(input), kitchen),
+  };
 }
 
 /** The bake that a known time speaks of: the same batter and family in its own tin and heat. */

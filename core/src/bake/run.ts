@@ -37,6 +37,8 @@ export interface Setup {
   readonly stages: readonly OvenStage[];
   /** What the oven has really reached when the tin goes in, °C; the dial when it is left out. */
   readonly reachedC?: number;
+  /** The tin when it is filled, °C; as the batter when it is left out. */
+  readonly tinC?: number;
   readonly fan: boolean;
   readonly altitudeM: number;
   readonly roomC: number;
@@ -187,6 +189,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     mc: p.mc,
     waterKgM3: rho * boilable,
     startC: setup.startC,
+    ...(setup.tinC !== undefined && { tinC: setup.tinC }),
     walls: walls(1, stageAt(setup.stages, 0).cover ?? 'none'),
   };
   const state = begin(model);

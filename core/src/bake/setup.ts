@@ -27,6 +27,9 @@ export function typicalComposition(id: FamilyId): { water: number; fat: number }
   return { water: (water + 100 * FLOUR_WATER) / all, fat: (fat + egg * EGG.fat + 1.5) / all };
 }
 
+/** What a hot tin loses while it is greased and filled, K. A judgement. */
+const WHILE_FILLED_K = 30;
+
 /** What the model needs of a bake: the kitchen's height, room and oven, the family's usual figures where none are given. */
 export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
   const family = familyOf(input.family);
@@ -51,6 +54,7 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
     doneC: middle(family.doneC) - altitudeM / 300,
     stages,
     ...(input.ovenReachedC !== undefined && { reachedC: input.ovenReachedC + bias }),
+    ...(input.hotTin && { tinC: Math.min(input.ovenC, input.ovenReachedC ?? Infinity) + bias - WHILE_FILLED_K }),
     fan: input.fan ?? false,
     altitudeM,
     roomC: kitchen?.roomC ?? 21,

@@ -36,6 +36,8 @@ export interface Model {
   /** Water that can leave, kg per m3 of raw batter. */
   readonly waterKgM3: number;
   readonly startC: number;
+  /** Tin walls at the start, °C; as the batter when it is left out. */
+  readonly tinC?: number;
 }
 
 /** Vapour transport of a still oven's air film, against which a crust's resistance is measured, kg/m2sPa. */
@@ -169,7 +171,7 @@ function writeAxis(room: Room, layout: Layout, to: AxisLayout, axis: Axis, model
     const area = (row === 0 ? axis.areaLow : axis.areaHigh)[row] as number;
     lines.forEach((start, l) =>
       write(room, e.at + l * END.size, END, {
-        t: startC,
+        t: e.face === 'open' ? startC : (model.tinC ?? startC),
         touching: startC,
         area: area * cellVolume(grid, start + row * axis.stride),
       }),

@@ -97,6 +97,10 @@ export interface BakeSetting {
   readonly fan: boolean;
   readonly minutes?: { readonly early: number; readonly late: number };
   readonly stages?: readonly BakeStage[];
+  /** The empty tin is heated in the oven first, as a skillet for maize bread. */
+  readonly hotTin?: boolean;
+  /** A stated time of this formula at another heat than it has now. */
+  readonly stated?: Omit<BakeSetting, 'stated'>;
 }
 
 export interface TinUse {

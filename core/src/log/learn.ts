@@ -26,6 +26,8 @@ export const knownFrom = (bakes: readonly BakeRecord[]): KnownBake[] =>
       rise: b.rise,
       ...(b.composition && { composition: b.composition }),
       ...(b.stages && { stages: b.stages }),
+      ...(b.ovenReachedC !== undefined && { ovenReachedC: b.ovenReachedC }),
+      ...(b.hotTin && { hotTin: true }),
     },
     minutes: b.minutes,
     kind: 'logged' as const,

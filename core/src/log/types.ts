@@ -18,6 +18,9 @@ export interface BakeRecord {
   /** What the batter held, and stages of heat; absent in bakes logged before they were kept. */
   readonly composition?: BakeInput['composition'];
   readonly stages?: readonly BakeStage[];
+  /** What the oven had reached when the tin went in, °C, when it was not hot yet; whether the tin was hot. */
+  readonly ovenReachedC?: number;
+  readonly hotTin?: boolean;
   /** Instant of taking it out, ms since 1970. */
   readonly at: number;
   readonly tin: TinUse;

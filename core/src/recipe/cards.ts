@@ -67,7 +67,7 @@ export function readMeasuresLine(text: string): Source | null {
 
 const coverWords = { none: ', uncovered', tent: ', under foil', lid: ', under a lid' } as const;
 
-/** "Oven: 220 °C, fan, 40–45 minutes; from minute 10: 180 °C". */
+/** "Oven: 220 °C, fan, into a hot tin, 40–45 minutes; from minute 10: 180 °C". */
 export function ovenLine(b: BakeSetting): string {
   const time = b.minutes
     ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes`
@@ -75,17 +75,17 @@ export function ovenLine(b: BakeSetting): string {
   const stages = (b.stages ?? [])
     .map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C${s.cover ? coverWords[s.cover] : ''}`)
     .join('');
-  return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${time}${stages}`;
+  return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${time}${stages}`;
 }
 
 export function readOvenLine(text: string): BakeSetting | null {
   const m =
-    /^oven:\s*(-?[\d.]+) °C(, fan)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
+    /^oven:\s*(-?[\d.]+) °C(, fan)?(, into a hot tin)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
       text,
     );
   if (!m?.[1]) return null;
   const stages = [
-    ...(m[5] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C(?:, (uncovered|under foil|under a lid))?/gi),
+    ...(m[6] ?? '').matchAll(/from minute ([\d.]+): (-?[\d.]+) °C(?:, (uncovered|under foil|under a lid))?/gi),
   ].map((s) => {
     const cover = (['none', 'tent', 'lid'] as const).find((c) => coverWords[c] === `, ${s[3]?.toLowerCase()}`);
     return { fromMin: Number(s[1]), ovenC: Number(s[2]), ...(cover && { cover }) };
@@ -93,7 +93,8 @@ export function readOvenLine(text: string): BakeSetting | null {
   return {
     ovenC: Number(m[1]),
     fan: m[2] !== undefined,
-    ...(m[3] && { minutes: { early: Number(m[3]), late: Number(m[4] ?? m[3]) } }),
+    ...(m[3] && { hotTin: true }),
+    ...(m[4] && { minutes: { early: Number(m[4]), late: Number(m[5] ?? m[4]) } }),
     ...(stages.length > 0 && { stages }),
   };
 }

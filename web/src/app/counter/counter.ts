@@ -1,7 +1,7 @@
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, familyOf, ingredientFor, type BakePrediction } from '@orvin/core';
+import { asMeasured, familyOf, ingredientFor, statedSetting, type BakePrediction } from '@orvin/core';
 import { Store } from '../data/store';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
@@ -64,7 +64,10 @@ export class Counter implements OnDestroy {
     const o = this.bakery.targetBake();
     const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
     // until the bake is worked out, and when it cannot be, the recipe's own time stands
-    const stated = f.bake?.minutes ? `The recipe says ${minuteWords(f.bake.minutes)}.` : 'The recipe gives no time.';
+    const known = statedSetting(f.bake);
+    const stated = known?.minutes
+      ? `The recipe says ${minuteWords(known.minutes)}${f.bake?.minutes ? '' : ` at ${dialWords(known)}`}.`
+      : 'The recipe gives no time.';
     const closing: Check[] = [
       ...(fit
         ? [

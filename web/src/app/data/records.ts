@@ -6,6 +6,8 @@ export interface Plan {
   readonly tins?: readonly TinUse[];
   /** How unlike tins share the batter: equally full, equally deep, or so that they are done together. */
   readonly sharing?: 'fill' | 'depth' | 'together';
+  /** What the oven has reached when it goes in, °C; when left out it is hot. */
+  readonly ovenReachedC?: number;
   /** Ids of items whose weight nothing but typing changes. */
   readonly locked?: readonly string[];
   /** Id of the version that the working copy goes on from. */

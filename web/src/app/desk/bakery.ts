@@ -8,6 +8,7 @@ import {
   same,
   scale,
   SAMPLES,
+  statedSetting,
   teaching,
   withRange,
   type BakeInput,
@@ -62,10 +63,14 @@ export function place(
 /** Bakes that are known for a formula in an oven: its stated time in its own tin, and what the log holds. */
 export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRecord[]): KnownBake[] {
   const out: KnownBake[] = knownFrom(teaching(bakes, kitchen.ovens[0]?.id ?? 'oven'));
-  const stated = f.bake?.minutes;
+  const bake = statedSetting(f.bake);
   const fit = f.tins ? fitTins(f, f.tins, kitchen)[0] : undefined;
-  if (stated && fit)
-    out.push({ input: bakeInputOf(f, fit, kitchen), minutes: Math.sqrt(stated.early * stated.late), kind: 'stated' });
+  if (bake?.minutes && fit)
+    out.push({
+      input: bakeInputOf({ ...f, bake }, fit, kitchen),
+      minutes: Math.sqrt(bake.minutes.early * bake.minutes.late),
+      kind: 'stated',
+    });
   return out;
 }
 
@@ -116,9 +121,14 @@ export class Bakery {
   readonly target = computed<Placed | null>(() => {
     const p = this.divided();
     const t = this.together();
-    if (!p || !t || t.grams.length !== p.fits.length) return p;
-    const fits = refitted(p, t.grams, this.desk.kitchen());
-    return { ...p, fits, inputs: fits.map((fit) => bakeInputOf(p.formula, fit, this.desk.kitchen())) };
+    if (!p) return null;
+    const fits = t && t.grams.length === p.fits.length ? refitted(p, t.grams, this.desk.kitchen()) : p.fits;
+    const ovenReachedC = this.desk.plan().ovenReachedC;
+    const inputs = fits.map((fit) => ({
+      ...bakeInputOf(p.formula, fit, this.desk.kitchen()),
+      ...(ovenReachedC !== undefined && { ovenReachedC }),
+    }));
+    return { ...p, fits, inputs };
   });
 
   private readonly known = computed(
@@ -222,6 +232,7 @@ export class Bakery {
           p,
           all.flatMap((o) => (o.ok ? o.value : [])),
           input,
+          kitchen,
         ),
       })),
     );

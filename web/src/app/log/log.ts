@@ -117,6 +117,7 @@ export class Log {
     }
     // as it was predicted, so that what the batter was like is not taken for the oven's doing
     const input = bakeInputOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen());
+    const reached = this.desk.plan().ovenReachedC;
     const versionId = await this.store.freeze(f, 'baked', this.desk.plan().version);
     const bake: BakeRecord = {
       id: crypto.randomUUID(),
@@ -128,6 +129,8 @@ export class Log {
       rise: fit.rise,
       ...(input.composition && { composition: input.composition }),
       ...(input.stages && { stages: input.stages }),
+      ...(input.hotTin && { hotTin: true }),
+      ...(reached !== undefined && { ovenReachedC: reached }),
       at: Date.now(),
       tin: { tin: fit.tin, count: fit.count },
       batterG: Math.round(fit.batterG),

@@ -122,7 +122,7 @@ export class BakeChart implements OnDestroy {
     const crust = at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
     const topY = Math.max(120, ...b.curve.map((p) => p.crustC)) + 14;
-    const marks = b.plan.filter((m) => m.kind === 'turn' || m.kind === 'first look' || m.kind === 'tent');
+    const marks = b.plan.filter((m) => ['turn', 'first look', 'tent', 'change'].includes(m.kind));
     const layout: Partial<Layout> = {
       margin: { l: 44, r: 14, t: 8, b: 34 },
       paper_bgcolor: 'rgba(0,0,0,0)',
@@ -191,7 +191,13 @@ export class BakeChart implements OnDestroy {
         note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)} °C`, colour('--ink-2')),
         note(b.minutes.likely, 3, ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
         ...marks.map((m, i) =>
-          note(m.atMin, topY * 0.93 - 9 * (marks.length - 1 - i), `${m.kind} ${m.atMin} `, colour('--ink-2'), 'right'),
+          note(
+            m.atMin,
+            topY * 0.93 - 9 * (marks.length - 1 - i),
+            `${m.short ?? m.kind} ${m.atMin} `,
+            colour('--ink-2'),
+            'right',
+          ),
         ),
         ...(old
           ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))]

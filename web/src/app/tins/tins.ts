@@ -9,7 +9,9 @@ import {
   scoopsFor,
   sizeWords,
   tinProblems,
+  withSetting,
   type BakePrediction,
+  type BakeSetting,
   type Tin,
   type TinUse,
 } from '@orvin/core';
@@ -21,6 +23,7 @@ import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
 import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
+import { HeatSteps } from './heat-steps';
 import { KitTable } from './kit-table';
 import { TinPair } from './pair';
 import { RackView } from './rack-view';
@@ -30,7 +33,7 @@ import { SectionMap } from './section-map';
 /** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
   selector: 'orvin-tins',
-  imports: [RouterLink, TinSection, TinPair, BakeChart, KitTable, RackView, ScaleBar, SectionMap],
+  imports: [RouterLink, TinSection, TinPair, BakeChart, HeatSteps, KitTable, RackView, ScaleBar, SectionMap],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tins.html',
   styleUrl: './tins.scss',
@@ -155,6 +158,7 @@ export class Tins {
     const tent = at('tent');
     return [
       `${this.heat()}, ${this.racks() > 1 ? 'two racks' : 'middle rack'}`,
+      ...b.plan.filter((m) => m.kind === 'change').map((m) => `after ${m.atMin} min ${m.words}`),
       `first look ${at('first look') ?? t.likely} min`,
       `likely ${t.likely}`,
       ...(tent === undefined ? [] : [`foil over it if it is dark at ${tent}`]),
@@ -249,7 +253,7 @@ export class Tins {
     this.desk.change(`write for ${this.headline().toLowerCase()}`, {
       formula: {
         ...placed.formula,
-        ...(bake && time && { bake: { ...bake, minutes: { early: time.early, late: time.late } } }),
+        ...(bake && time && { bake: timed(bake, time) }),
       },
       plan,
     });
@@ -261,8 +265,14 @@ export class Tins {
     const field = e.target as HTMLInputElement;
     const read = readDegrees(field.value);
     if (!f || !read) return;
-    const bake = { ...(f.bake ?? {}), ...read };
+    const bake = withSetting(f.bake ?? read, read);
     this.desk.change(`heat ${dialWords(bake)}`, { formula: { ...f, bake } });
     field.value = dialWords(bake);
   }
+}
+
+/** The setting with the time that is now predicted for it, which takes the place of any other. */
+function timed(bake: BakeSetting, { early, late }: { early: number; late: number }): BakeSetting {
+  const { stated: _stated, ...rest } = bake;
+  return { ...rest, minutes: { early, late } };
 }

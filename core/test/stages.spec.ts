@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import {
+  coverAtFirst,
+  defaultKitchen,
+  laterStages,
+  nextStage,
+  predictBake,
+  statedSetting,
+  withSetting,
+  withStages,
+  type BakeSetting,
+  type BakeStage,
+  type Kitchen,
+  type Tin,
+} from '../src/index.js';
+
+const heats = fc.integer({ min: 120, max: 250 });
+const later: fc.Arbitrary<BakeStage> = fc.record({
+  fromMin: fc.integer({ min: 1, max: 90 }),
+  ovenC: heats,
+  cover: fc.constantFrom('none' as const, 'tent' as const, 'lid' as const),
+});
+const changes = fc.uniqueArray(later, { maxLength: 3, selector: (s) => s.fromMin });
+const plain: fc.Arbitrary<BakeSetting> = fc.record(
+  { ovenC: heats, fan: fc.boolean(), minutes: fc.constant({ early: 40, late: 48 }) },
+  { requiredKeys: ['ovenC', 'fan'] },
+);
+
+describe('changes of heat and cover', () => {
+  it('are said once, in order, and leave no trace when they are taken back', () => {
+    fc.assert(
+      fc.property(plain, changes, fc.constantFrom('none' as const, 'lid' as const), (b, list, cover) => {
+        const staged = withStages(b, cover, list);
+        expect(coverAtFirst(staged)).toBe(cover);
+        const minutes = laterStages(staged).map((s) => s.fromMin);
+        expect(minutes).toEqual([...minutes].sort((x, y) => x - y));
+        expect(minutes.length).toBe(list.length);
+        expect(withStages(staged, 'none', [])).toEqual(b);
+        // the dial's heat is that of the first stage, whatever it is turned to
+        const turned = withSetting(staged, { ovenC: b.ovenC + 5 });
+        expect(turned.stages?.[0]?.ovenC ?? b.ovenC + 5).toBe(b.ovenC + 5);
+        expect(laterStages(turned)).toEqual(laterStages(staged));
+        const next = nextStage(staged, 50);
+        expect(next.fromMin).toBeGreaterThan(Math.max(0, ...minutes));
+      }),
+    );
+  });
+
+  it('keep a stated time with the heat it was stated for, and bring it back with it', () => {
+    fc.assert(
+      fc.property(plain, heats, changes, (b, ovenC, list) => {
+        const other = withSetting(withSetting(b, { ovenC }), { stages: withStages(b, 'none', list).stages });
+        expect(statedSetting(other)?.minutes).toEqual(b.minutes);
+        if (b.minutes) expect(statedSetting(other)?.ovenC).toBe(b.ovenC);
+        expect(withSetting(other, { ovenC: b.ovenC, stages: undefined })).toEqual(b);
+      }),
+    );
+  });
+
+  it('come in the plan, in the kitchen’s degrees, as far as they come before it is done', () => {
+    const tin: Tin = {
+      id: 'r',
+      name: 'round',
+      shape: 'round',
+      topMm: 229,
+      baseMm: 229,
+      depthMm: 55,
+      material: 'light metal',
+    };
+    const stages = withStages({ ovenC: 175, fan: false }, 'none', [
+      { fromMin: 12, ovenC: 160, cover: 'tent' },
+      { fromMin: 300, ovenC: 150 },
+    ]).stages;
+    const plan = (kitchen: Kitchen): string[] =>
+      predictBake({ tin, batterG: 700, family: 'butter-cake-lean', ovenC: 175, stages }, kitchen)
+        .plan.filter((m) => m.kind === 'change')
+        .map((m) => `${m.atMin} ${m.words} (${m.short})`);
+    expect(plan(defaultKitchen)).toEqual(['12 turn the dial to 160 °C and lay loose foil over it (160 °C, foil)']);
+    const american = { ...defaultKitchen, display: { ...defaultKitchen.display, temperature: 'F' as const } };
+    expect(plan(american)).toEqual(['12 turn the dial to 320 °F and lay loose foil over it (320 °F, foil)']);
+    expect(
+      predictBake({ tin: { ...tin, material: 'glass' }, batterG: 700, family: 'muffin', ovenC: 175, hotTin: true })
+        .problems[0]?.words,
+    ).toContain('crack');
+  });
+});

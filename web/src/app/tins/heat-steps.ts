@@ -1,0 +1,268 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  coverAtFirst,
+  laterStages,
+  nextStage,
+  withSetting,
+  withStages,
+  type BakeSetting,
+  type BakeStage,
+  type Cover,
+} from '@orvin/core';
+import { Desk } from '../desk/desk';
+import { degrees, readDegrees } from '../ui/words';
+
+const COVERS: readonly { readonly id: Cover; readonly words: string; readonly later: string }[] = [
+  { id: 'none', words: 'nothing over it', later: 'uncovered' },
+  { id: 'tent', words: 'loose foil over it', later: 'loose foil over it' },
+  { id: 'lid', words: 'a lid over it', later: 'under a lid' },
+];
+
+/** How it goes in: oven hot or not yet, tin cold or hot, covered or not; and what changes of heat and cover follow. */
+@Component({
+  selector: 'orvin-heat-steps',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <p class="label">How it goes in</p>
+      <p class="small said">
+        {{ words() }}
+        <button type="button" class="link" (click)="open.set(!open())" [attr.aria-expanded]="open()">
+          {{ open() ? 'that is all' : 'change' }}
+        </button>
+      </p>
+    </div>
+    @if (open()) {
+      <div class="row">
+        <select class="field" aria-label="The oven when it goes in" (change)="oven($any($event.target).value)">
+          <option value="hot" [selected]="reached() === null">into a hot oven</option>
+          <option value="warming" [selected]="reached() !== null">into an oven not hot yet</option>
+        </select>
+        @if (reached(); as c) {
+          <input
+            class="field heat"
+            aria-label="What the oven has reached"
+            autocomplete="off"
+            [value]="degrees(c, true)"
+            (change)="setReached($event)"
+          />
+        }
+        <select class="field" aria-label="The tin when it is filled" (change)="hot($any($event.target).value)">
+          <option value="cold" [selected]="!setting().hotTin">tin cold</option>
+          <option value="hot" [selected]="setting().hotTin">tin heated empty first</option>
+        </select>
+        <select class="field" aria-label="Over it at first" (change)="cover($any($event.target).value)">
+          @for (c of covers; track c.id) {
+            <option [value]="c.id" [selected]="first() === c.id">{{ c.words }}</option>
+          }
+        </select>
+        @if (later().length === 0) {
+          <button type="button" class="link" (click)="add()">then change heat or cover</button>
+        }
+      </div>
+      @for (s of later(); track $index) {
+        <div class="row">
+          <label>
+            <span>after</span>
+            <input
+              class="field minutes"
+              type="number"
+              min="1"
+              max="360"
+              [value]="s.fromMin"
+              (change)="setMinute($index, $event)"
+            />
+            <span>min</span>
+          </label>
+          <input
+            class="field heat"
+            [attr.aria-label]="'Heat after ' + s.fromMin + ' minutes'"
+            autocomplete="off"
+            [value]="degrees(s.ovenC, true)"
+            (change)="setHeat($index, $event)"
+          />
+          <select
+            class="field"
+            [attr.aria-label]="'Over it after ' + s.fromMin + ' minutes'"
+            (change)="change($index, { cover: $any($event.target).value })"
+          >
+            @for (c of covers; track c.id) {
+              <option [value]="c.id" [selected]="(s.cover ?? 'none') === c.id">{{ c.later }}</option>
+            }
+          </select>
+          <button
+            type="button"
+            class="link"
+            (click)="remove($index)"
+            [attr.aria-label]="'Leave out the change after ' + s.fromMin + ' minutes'"
+          >
+            leave out
+          </button>
+          @if ($last && later().length < 4) {
+            <button type="button" class="link" (click)="add()">and then</button>
+          }
+        </div>
+      }
+    }
+    @if (problem() !== '') {
+      <p class="small faulty" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 0.9rem;
+    }
+    .said {
+      color: var(--ink-2);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.35rem 0.5rem;
+      margin-top: 0.35rem;
+    }
+    .field {
+      min-height: 2.1rem;
+      font-size: 0.94rem;
+    }
+    label {
+      display: flex;
+      align-items: center;
+      gap: 0.4rem;
+    }
+    .minutes {
+      width: 4.2rem;
+      text-align: right;
+    }
+    .heat {
+      width: 6rem;
+      text-align: right;
+      font-weight: 650;
+    }
+    .link {
+      border: 0;
+      background: none;
+      color: var(--rim);
+      text-decoration: underline;
+      cursor: pointer;
+      min-height: 1.9rem;
+    }
+  `,
+})
+export class HeatSteps {
+  /** When it is likely done, min, for the first guess at a change. */
+  readonly likely = input(40);
+  private readonly desk = inject(Desk);
+  protected readonly covers = COVERS;
+  protected readonly degrees = degrees;
+  protected readonly problem = signal('');
+  protected readonly open = signal(false);
+  /** All of it in a sentence, as long as nobody changes it. */
+  protected readonly words = computed(() => {
+    const c = this.reached();
+    const cover = (id: Cover | undefined, how: 'words' | 'later'): string =>
+      COVERS.find((x) => x.id === (id ?? 'none'))?.[how] ?? '';
+    return [
+      c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c, true)}`,
+      this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
+      ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
+      ...this.later().map((s) => `after ${s.fromMin} min ${degrees(s.ovenC, true)}, ${cover(s.cover, 'later')}`),
+    ].join('; ');
+  });
+  protected readonly setting = computed<BakeSetting>(
+    () => this.desk.formula()?.bake ?? { ovenC: 180, fan: this.desk.kitchen().ovens[0]?.fan ?? false },
+  );
+  protected readonly first = computed(() => coverAtFirst(this.setting()));
+  protected readonly later = computed(() => laterStages(this.setting()));
+  protected readonly reached = computed(() => this.desk.plan().ovenReachedC ?? null);
+
+  protected oven(how: string): void {
+    const { ovenReachedC: _was, ...plan } = this.desk.plan();
+    const warming = how === 'warming';
+    void this.desk.change(warming ? 'into an oven not hot yet' : 'into a hot oven', {
+      plan: { ...plan, ...(warming && { ovenReachedC: Math.min(100, this.setting().ovenC - 20) }) },
+    });
+  }
+
+  protected setReached(e: Event): void {
+    const c = this.read(e, this.reached() ?? 100);
+    if (c === null) return;
+    if (c < 0 || c > this.setting().ovenC) {
+      this.problem.set(
+        `The oven is set to ${degrees(this.setting().ovenC, true)}; it cannot have reached ${degrees(c)}.`,
+      );
+      return;
+    }
+    void this.desk.change(`oven at ${degrees(c)} when it goes in`, { plan: { ...this.desk.plan(), ovenReachedC: c } });
+  }
+
+  protected hot(how: string): void {
+    const { hotTin: _was, ...bake } = this.setting();
+    this.keep(how === 'hot' ? 'tin heated first' : 'tin cold', { ...bake, ...(how === 'hot' && { hotTin: true }) });
+  }
+
+  protected cover(id: string): void {
+    const cover = COVERS.find((c) => c.id === id);
+    if (cover) this.keep(`${cover.words} at first`, withStages(this.setting(), cover.id));
+  }
+
+  protected add(): void {
+    this.stages('change the heat later', [...this.later(), nextStage(this.setting(), this.likely())]);
+  }
+
+  protected remove(i: number): void {
+    this.stages(
+      'leave out a change of heat',
+      this.later().filter((_, k) => k !== i),
+    );
+  }
+
+  protected setMinute(i: number, e: Event): void {
+    const field = e.target as HTMLInputElement;
+    const fromMin = Math.round(Number(field.value));
+    const other = this.later().some((s, k) => k !== i && s.fromMin === fromMin);
+    if (!(fromMin >= 1 && fromMin <= 360) || other) {
+      this.problem.set(
+        other
+          ? `There is a change after ${fromMin} minutes already.`
+          : 'A change comes between 1 and 360 minutes after it goes in.',
+      );
+      return;
+    }
+    this.change(i, { fromMin });
+  }
+
+  protected setHeat(i: number, e: Event): void {
+    const ovenC = this.read(e, this.later()[i]?.ovenC ?? 180);
+    if (ovenC !== null) this.change(i, { ovenC });
+  }
+
+  protected change(i: number, by: Partial<BakeStage>): void {
+    this.stages(
+      'change heat or cover',
+      this.later().map((s, k) => (k === i ? { ...s, ...by } : s)),
+    );
+  }
+
+  /** A heat as typed, °C; says what is wrong with one that cannot be read, and leaves it standing. */
+  private read(e: Event, was: number): number | null {
+    const field = e.target as HTMLInputElement;
+    const read = readDegrees(field.value);
+    if (!read) this.problem.set(`"${field.value}" is no heat I can read. Try ${degrees(was, true)}.`);
+    return read?.ovenC ?? null;
+  }
+
+  private stages(label: string, later: readonly BakeStage[]): void {
+    this.keep(label, withStages(this.setting(), this.first(), later));
+  }
+
+  private keep(label: string, bake: BakeSetting): void {
+    const f = this.desk.formula();
+    this.problem.set('');
+    // a stated time stays with the setting it was stated for
+    const { stages, hotTin } = bake;
+    if (f) void this.desk.change(label, { formula: { ...f, bake: withSetting(this.setting(), { stages, hotTin }) } });
+  }
+}
