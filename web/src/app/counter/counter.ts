@@ -59,7 +59,7 @@ export class Counter implements OnDestroy {
       measured: '',
       kind: 'step',
     }));
-    const fit = this.bakery.target()?.fits[0];
+    const fit = this.bakery.shownFit();
     const heat = f.bake ? dialWords(f.bake) : 'its heat';
     const o = this.bakery.targetBake();
     const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   bakeInputOf,
@@ -150,14 +150,23 @@ export class Bakery {
     { initialValue: null as Calibration | null },
   );
 
-  readonly ownBake = this.predicted('own', () => this.own()?.inputs[0] ?? null, false);
-  readonly targetBake = this.predicted('target', () => this.target()?.inputs[0] ?? null, true);
-  /** The bakes of the tins beside the first, in the same oven; a short plan of each is enough. */
+  readonly ownBake = this.predicted('own', () => this.own()?.inputs[0] ?? null);
+  private readonly wanted = signal('');
+  /** Which of several kinds of tin is looked at: its bake is shown, followed and logged. */
+  readonly shown = computed(() =>
+    Math.max(
+      0,
+      this.targetTins().findIndex((u) => u.tin.id === this.wanted()),
+    ),
+  );
+  readonly shownFit = computed<TinFit | null>(() => this.target()?.fits[this.shown()] ?? null);
+  readonly targetBake = this.predicted('target', () => this.target()?.inputs[this.shown()] ?? null);
+  /** The bakes of the tins beside it, in the same oven; a short plan of each is enough. */
   readonly beside = toSignal(
     toObservable(
       computed((): readonly BakeInput[] => {
         const calibration = this.calibration();
-        const inputs = this.target()?.inputs.slice(1) ?? [];
+        const inputs = this.target()?.inputs.filter((_, i) => i !== this.shown()) ?? [];
         return calibration ? inputs.map((i) => ({ ...i, calibration })) : [];
       }),
     ).pipe(
@@ -173,14 +182,17 @@ export class Bakery {
     { initialValue: [] as Outcome<BakePrediction>[] },
   );
 
-  private predicted(channel: string, input: () => BakeInput | null, section: boolean) {
+  /** Looks at one kind of several tins. */
+  show(tinId: string): void {
+    this.wanted.set(tinId);
+  }
+
+  private predicted(channel: string, input: () => BakeInput | null) {
     const request = computed(
       () => {
         const i = input();
         const calibration = this.calibration();
-        return i && calibration
-          ? { input: { ...i, calibration, ...(section && { section }) }, kitchen: this.desk.kitchen() }
-          : null;
+        return i && calibration ? { input: { ...i, calibration, section: true }, kitchen: this.desk.kitchen() } : null;
       },
       { equal: same },
     );

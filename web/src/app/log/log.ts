@@ -44,7 +44,7 @@ export class Log {
   protected readonly notes = signal('');
   protected readonly problem = signal('');
 
-  protected readonly target = computed(() => this.bakery.target()?.fits[0] ?? null);
+  protected readonly target = computed(() => this.bakery.shownFit());
   protected readonly predicted = computed(() => {
     const o = this.bakery.targetBake();
     if (!o?.ok || o.value.minutes.likely === 0) return null;

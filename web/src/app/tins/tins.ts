@@ -13,6 +13,7 @@ import {
   type BakePrediction,
   type BakeSetting,
   type Tin,
+  type TinFit,
   type TinUse,
 } from '@orvin/core';
 import { Notices } from '../data/notices';
@@ -28,7 +29,7 @@ import { KitTable } from './kit-table';
 import { TinPair } from './pair';
 import { RackView } from './rack-view';
 import { ScaleBar } from './scale-bar';
-import { SectionMap } from './section-map';
+import { SectionMap, type Sectioned } from './section-map';
 
 /** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
@@ -53,9 +54,10 @@ export class Tins {
   /** The tins in the oven with what each gets and how long it takes; shown when they are of several kinds. */
   protected readonly together = computed(() => {
     const fits = this.bakery.target()?.fits ?? [];
-    const bakes = [this.bakery.targetBake(), ...this.bakery.beside()];
+    const shown = this.bakery.shown();
+    const beside = this.bakery.beside();
     return fits.map((fit, i) => {
-      const o = bakes[i];
+      const o = i === shown ? this.bakery.targetBake() : beside[i < shown ? i : i - 1];
       const p = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
       return { fit, index: i, minutes: p ? minuteWords(p.minutes) : '…', likely: p?.minutes.likely ?? 0 };
     });
@@ -74,7 +76,7 @@ export class Tins {
     const [a, b] = [this.own(), this.target()];
     return this.uses().length > 1 || (a !== null && b !== null && (a.tin.id !== b.tin.id || a.count !== b.count));
   });
-  protected readonly fit = computed(() => this.bakery.target()?.fits[0] ?? null);
+  protected readonly fit = computed(() => this.bakery.shownFit());
   protected readonly typed = signal('');
   protected readonly problem = signal('');
 
@@ -104,6 +106,10 @@ export class Tins {
     const o = this.bakery.ownBake();
     return o?.ok && o.value.minutes.likely > 0 ? o.value : null;
   });
+  protected readonly section = computed(() => (this.time() ? sectioned(this.fit(), this.bake()) : null));
+  protected readonly sectionBefore = computed(() =>
+    this.differs() ? sectioned(this.bakery.own()?.fits[0] ?? null, this.ownBake()) : null,
+  );
   protected readonly failure = computed(() => {
     const o = this.bakery.targetBake();
     return o && !o.ok ? o.words : null;
@@ -276,3 +282,6 @@ function timed(bake: BakeSetting, { early, late }: { early: number; late: number
   const { stated: _stated, ...rest } = bake;
   return { ...rest, minutes: { early, late } };
 }
+
+const sectioned = (fit: TinFit | null, b: BakePrediction | null): Sectioned | null =>
+  fit && b?.section ? { name: fit.tin.name, section: b.section, fit, doneS: b.minutes.likely * 60 } : null;

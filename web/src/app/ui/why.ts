@@ -93,7 +93,7 @@ export class WhyPanel {
     const key = this.panels.why();
     const f = this.panels.about() ?? this.desk.shown();
     if (key === null || !f) return null;
-    const fit = this.bakery.target()?.fits[0];
+    const fit = this.bakery.shownFit();
     const bake = this.bakery.targetBake();
     if (key === 'bake') return fit && bake?.ok ? explainBake(fit, bake.value) : null;
     if (key === 'fit') return fit ? explainFit(fit) : null;
