@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { complaints, gramsField, hang, paste, sampleKitchen } from './src/steps';
+import { complaints, gramsField, hang, likelyMinutes, paste, sampleKitchen } from './src/steps';
 
 const views = [
   '/shelf',
@@ -251,6 +251,42 @@ test('tins: two kinds in one oven share the batter, the kit is converted, and th
   await expect(rows).toHaveCount(3);
   await page.keyboard.press('Control+z');
   await expect(rows).toHaveCount(2);
+  // the bake of either can be looked at, and is followed then
+  const time = page.locator('.time-part');
+  await rows.nth(1).getByRole('button', { name: '18 cm round', exact: true }).click();
+  await expect(time).toContainText('Time and heat, 18 cm round');
+  await expect(page.locator('orvin-section-picture')).toHaveCount(2);
+});
+
+test('tins: into an oven not hot yet, under foil later; the time follows, is kept, and is taken back', async ({
+  page,
+}) => {
+  await sampleKitchen(page);
+  await page.goto('/tins/rye-and-pear-loaf');
+  const hot = await likelyMinutes(page);
+  await page.getByRole('button', { name: 'change', exact: true }).click();
+  await page.getByLabel('The oven when it goes in').selectOption('warming');
+  await expect.poll(() => likelyMinutes(page)).toBeGreaterThan(hot);
+  await page.getByLabel('The oven when it goes in').selectOption('hot');
+  await expect.poll(() => likelyMinutes(page)).toBe(hot);
+
+  await page.getByRole('button', { name: 'then change heat or cover' }).click();
+  const minutes = page.getByRole('spinbutton', { name: 'after min' });
+  await minutes.fill('20');
+  await minutes.press('Enter');
+  await page.getByLabel('Heat after 20 minutes').fill('150');
+  await page.getByLabel('Heat after 20 minutes').press('Enter');
+  await expect.poll(() => likelyMinutes(page)).toBeGreaterThan(hot + 5);
+  await expect(page.locator('.chart-part')).toContainText('after 20 min turn the dial to 150 °C and lay loose foil');
+  // a heat that is none says so, and what stands is what was
+  await page.getByLabel('Heat after 20 minutes').fill('warm');
+  await page.getByLabel('Heat after 20 minutes').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('is no heat I can read');
+  await page.reload();
+  await expect(page.locator('orvin-heat-steps')).toContainText('after 20 min 150 °C, loose foil over it');
+  await page.getByRole('button', { name: 'change', exact: true }).click();
+  await page.getByRole('button', { name: 'Leave out the change after 20 minutes' }).click();
+  await expect.poll(() => likelyMinutes(page)).toBe(hot);
 });
 
 test('tins: the formula is scaled to what there is, refused what cannot be, and rounded to the kitchen', async ({

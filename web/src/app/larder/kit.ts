@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import {
   eggG,
   powders,
+  rackOf,
   type EggSize,
   type FlourHabit,
   type Kitchen,
@@ -145,6 +146,43 @@ export class Kit {
   ): void {
     const value = this.edit.number(e, what, low, high, oven[field]);
     if (value !== null) this.setOven(oven, { [field]: value });
+  }
+
+  /** The rack as measured, `45 x 36`; empty when it is not. */
+  protected rackWords(oven: Oven): string {
+    return oven.rackMm ? oven.rackMm.map((mm) => mm / 10).join(' x ') : '';
+  }
+
+  /** What is taken for a rack that nobody has measured. */
+  protected rackGuess(oven: Oven): string {
+    const { wide, deep } = rackOf(oven);
+    return `${Math.round(wide / 10)} x ${Math.round(deep / 10)}`;
+  }
+
+  protected setRack(e: Event, oven: Oven): void {
+    const field = e.target as HTMLInputElement;
+    const text = field.value.trim();
+    this.edit.problem.set('');
+    if (text === '') {
+      const { rackMm: _measured, ...rest } = oven;
+      const k = this.edit.kitchen();
+      this.edit.change(`${oven.name}: rack not measured`, {
+        ...k,
+        ovens: k.ovens.map((o) => (o.id === oven.id ? rest : o)),
+      });
+      return;
+    }
+    const m = /^([\d.,]+)\s*(?:x|×|by|\*)\s*([\d.,]+)\s*(cm|mm|in)?$/i.exec(text);
+    const factor = { mm: 1, cm: 10, in: 25.4 }[(m?.[3] ?? 'cm').toLowerCase()] ?? 10;
+    const [wide, deep] = [m?.[1], m?.[2]].map((x) => Math.round(Number((x ?? '').replace(',', '.')) * factor));
+    if (!wide || !deep || wide < 150 || deep < 150 || wide > 900 || deep > 900) {
+      this.edit.problem.set(
+        `"${text}" is no rack I can picture: type its width and depth in cm, between 15 and 90, like ${this.rackGuess(oven)}. ${oven.rackMm ? `It stays ${this.rackWords(oven)}.` : 'Nothing was changed.'}`,
+      );
+      field.value = this.rackWords(oven);
+      return;
+    }
+    this.setOven(oven, { rackMm: [wide, deep] });
   }
 
   protected ovenName(e: Event, oven: Oven): void {

@@ -61,6 +61,13 @@ describe('the larder', () => {
     expect((await kitchen()).ovens[1]).toEqual(
       jasmine.objectContaining({ name: 'Camp oven', litres: 24, biasC: -12 }) as never,
     );
+    const rack = '[aria-label="Camp oven, rack wide by deep in cm"]';
+    await type(host.querySelector(rack), '40 x 1');
+    expect(host.querySelector('[role=alert]')?.textContent).toContain('no rack I can picture');
+    await type(host.querySelector(rack), '16 x 13.5 in');
+    expect((await kitchen()).ovens[1]?.rackMm).toEqual([406, 343]);
+    await type(host.querySelector(rack), '');
+    expect((await kitchen()).ovens[1]?.rackMm).toBeUndefined();
     await press(host, 'bake in this one');
     expect((await kitchen()).ovens.map((o) => o.name)).toEqual(['Camp oven', 'Oven']);
     await press(host, 'add a bowl');

@@ -1,8 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { capacityOf, convert, readTin, shapes, tinMaterials, tinProblems, type Tin, type TinShape } from '@orvin/core';
+import {
+  capacityOf,
+  convert,
+  readTin,
+  shapes,
+  tinMaterials,
+  tinProblems,
+  type Tin,
+  type TinLining,
+  type TinShape,
+} from '@orvin/core';
 import { TinSection } from '../ui/tin-section';
 import { KitchenEdit } from './kitchen-edit';
-import { Pick } from './pick';
+import { Pick, type Option } from './pick';
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
@@ -18,6 +28,11 @@ export class TinKit {
   protected readonly kitchen = this.edit.kitchen;
   protected readonly shapes = shapes.map((s) => ({ id: s.id as TinShape, name: s.name }));
   protected readonly materials = tinMaterials.map((id) => ({ id, name: id === 'none' ? 'none, on a tray' : id }));
+  protected readonly linings: Option<TinLining>[] = [
+    { id: 'none', name: 'nothing, greased' },
+    { id: 'paper', name: 'paper' },
+    { id: 'double', name: 'paper twice, and wrapped' },
+  ];
   private readonly picked = signal<string | null>(null);
   /** Sizes as they stand in the fields, while they are typed and not yet kept. */
   private readonly typing = signal<Partial<Tin>>({});
