@@ -39,7 +39,7 @@ export { bakeAndFreeze, type Portion } from './scale/portions.js';
 export { roundToKitchen, wholeEggFactors, type RoundedFormula, type Shift } from './scale/rounded.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
 export { fitTins, fitWith, shareOut, type Sharing, type TinFit } from './tin/fit.js';
-export { cutSlab, type Cut, type CutShape } from './tin/cut.js';
+export { cutSlab, cutTin, type Cut, type CutShape } from './tin/cut.js';
 export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
 export { matchTin, sizeWords } from './tin/naming.js';
@@ -55,7 +55,7 @@ export {
 } from './bake/predict.js';
 export { bakeInputOf } from './bake/input.js';
 export type { Cover } from './bake/oven.js';
-export { coverAtFirst, laterStages, nextStage, statedSetting, withSetting, withStages } from './bake/stages.js';
+export { coverAtFirst, laterStages, nextStage, putBy, statedSetting, withSetting, withStages } from './bake/stages.js';
 export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
 export { divideAlike, type Together } from './bake/together.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';

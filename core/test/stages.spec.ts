@@ -5,6 +5,7 @@ import {
   laterStages,
   nextStage,
   predictBake,
+  putBy,
   statedSetting,
   withSetting,
   withStages,
@@ -55,6 +56,18 @@ describe('changes of heat and cover', () => {
         expect(withSetting(other, { ovenC: b.ovenC, stages: undefined })).toEqual(b);
       }),
     );
+  });
+
+  it('or a scaled batter leave a stated time with the batter it was stated for', () => {
+    const b: BakeSetting = { ovenC: 175, fan: false, minutes: { early: 40, late: 48 } };
+    const by = putBy(b, 700);
+    expect(by.minutes).toBeUndefined();
+    expect(statedSetting(by)).toEqual({ ...b, batterG: 700 });
+    // it does not become the time of the scaled batter by turning the dial to and fro
+    const back = withSetting(withSetting(by, { ovenC: 160 }), { ovenC: 175 });
+    expect(back.minutes).toBeUndefined();
+    expect(statedSetting(back)).toEqual({ ...b, batterG: 700 });
+    expect(putBy({ ovenC: 175, fan: true }, 700)).toEqual({ ovenC: 175, fan: true });
   });
 
   it('come in the plan, in the kitchen’s degrees, as far as they come before it is done', () => {

@@ -6,7 +6,9 @@ import {
   bakeInputOf,
   bowlPlan,
   convertBake,
+  capacityOf,
   cutSlab,
+  cutTin,
   defaultKitchen,
   divideAlike,
   fitTins,
@@ -111,6 +113,10 @@ describe('cutting a slab', () => {
           expect(c.leftG).toBeGreaterThanOrEqual(-1e-6);
           if (shape === 'rounds' && c.first > 0)
             expect(cutSlab(g, 1.12, shape, size, thick * 1.5).first).toBeLessThanOrEqual(c.first);
+          // as pieces on a tray they hold all of the dough, as thick as it was rolled
+          const piece = cutTin(c, shape, size, thick, g / 1.12, 0.9);
+          expect(piece ? (0.9 * capacityOf(piece) * 1.12) / g : 1).toBeCloseTo(1, 2);
+          expect(piece ? 0.9 * piece.depthMm : thick).toBeCloseTo(thick, 1);
         },
       ),
       { numRuns: 80 },

@@ -1,5 +1,5 @@
 import { same } from '../formula/merge.js';
-import type { BakeSetting, BakeStage } from '../formula/types.js';
+import type { BakeSetting, BakeStage, Stated } from '../formula/types.js';
 import type { Cover } from './oven.js';
 
 /** What lies over the bake when the door closes. */
@@ -46,13 +46,22 @@ const conditions = ({ ovenC, fan, stages, hotTin }: BakeSetting): Omit<BakeSetti
 export function withSetting(b: BakeSetting, by: Partial<BakeSetting>): BakeSetting {
   const { minutes, stated, hotTin, ...rest } = withStages({ ...b, ...by });
   const next = { ...rest, ...(hotTin && { hotTin }) };
-  const known = b.minutes ? { ...conditions(b), minutes: b.minutes } : stated;
+  const known: Stated | undefined = b.minutes ? { ...conditions(b), minutes: b.minutes } : stated;
   if (!known) return { ...next, ...(minutes && { minutes }) };
-  return same(conditions(known), conditions(next)) && known.minutes
+  return same(conditions(known), conditions(next)) && known.minutes && known.batterG === undefined
     ? { ...next, minutes: known.minutes }
     : { ...next, stated: known };
 }
 
 /** The heat and time that are known of a formula: as it is set now, or as they were stated for another setting. */
-export const statedSetting = (b: BakeSetting | undefined): Omit<BakeSetting, 'stated'> | null =>
+export const statedSetting = (b: BakeSetting | undefined): Stated | null =>
   b?.minutes ? b : b?.stated?.minutes ? b.stated : null;
+
+/**
+ * The setting of a formula that is scaled while its tins stay: a stated time belongs to the batter there was, `batterG`
+ * in one tin, and is put by with it.
+ */
+export function putBy(b: BakeSetting, batterG: number): BakeSetting {
+  const { minutes, stated: _was, ...rest } = b;
+  return minutes ? { ...rest, stated: { ...conditions(b), minutes, batterG } } : b;
+}

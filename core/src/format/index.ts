@@ -140,6 +140,7 @@ const formula = Joi.object({
       minutes,
       stages: Joi.array().items(stage),
       hotTin: Joi.boolean(),
+      batterG: positive,
     }).unknown(true),
   }).unknown(true),
   tins: Joi.array().items(tinUse),

@@ -92,6 +92,11 @@ export interface BakeStage {
   readonly cover?: 'none' | 'tent' | 'lid';
 }
 
+/** A time with what it was stated for; `batterG` in one tin, when that is not what the formula has now. */
+export interface Stated extends Omit<BakeSetting, 'stated'> {
+  readonly batterG?: number;
+}
+
 export interface BakeSetting {
   readonly ovenC: number;
   readonly fan: boolean;
@@ -99,8 +104,8 @@ export interface BakeSetting {
   readonly stages?: readonly BakeStage[];
   /** The empty tin is heated in the oven first, as a skillet for maize bread. */
   readonly hotTin?: boolean;
-  /** A stated time of this formula at another heat than it has now. */
-  readonly stated?: Omit<BakeSetting, 'stated'>;
+  /** A stated time of this formula at another heat than it has now, or of another weight of batter in a tin. */
+  readonly stated?: Stated;
 }
 
 export interface TinUse {

@@ -1,3 +1,5 @@
+import type { Tin } from '../formula/types.js';
+
 /** Share of a rolled slab that rounds take in a hexagonal pattern; scraps are gathered and rolled once more. General baking knowledge: 70 to 80 %. */
 const ROUNDS_SHARE = 0.75;
 
@@ -63,5 +65,35 @@ export function cutSlab(
     leftG,
     areaCm2,
     words: `${first}${second > 0 ? ` and ${second} from the scraps` : ''}, ${Math.round(pieceG)} g each${rest}`,
+  };
+}
+
+/**
+ * The pieces as the bake model and the drawings take them: cylinders as high as the slab, which hold all of the dough,
+ * scraps and remainder shared out among them; `null` when there is no piece.
+ *
+ * @param doughMl volume of the dough
+ * @param fill how full of it the pieces it was cut into before were, so that they hold as much as those did
+ */
+export function cutTin(
+  cut: Cut,
+  shape: CutShape,
+  sizeMm: number,
+  thickMm: number,
+  doughMl: number,
+  fill: number,
+): Tin | null {
+  const n = cut.first + cut.second;
+  if (n < 1 || !(doughMl > 0 && fill > 0)) return null;
+  const across = Math.sqrt(((doughMl * 1000) / n / thickMm) * (4 / Math.PI));
+  const cm = Math.round(sizeMm) / 10;
+  return {
+    id: `cut-${shape}-${Math.round(sizeMm)}-${Math.round(thickMm)}-${n}`,
+    name: shape === 'wedges' ? `${n} wedges of ${cm} cm rounds` : `${n} cut ${shape}, ${cm} cm`,
+    shape: 'slab',
+    topMm: Math.round(100 * across) / 100,
+    depthMm: Math.round((100 * thickMm) / fill) / 100,
+    cups: n,
+    material: 'none',
   };
 }

@@ -67,7 +67,7 @@ export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRec
   const fit = f.tins ? fitTins(f, f.tins, kitchen)[0] : undefined;
   if (bake?.minutes && fit)
     out.push({
-      input: bakeInputOf({ ...f, bake }, fit, kitchen),
+      input: { ...bakeInputOf({ ...f, bake }, fit, kitchen), batterG: bake.batterG ?? fit.batterG },
       minutes: Math.sqrt(bake.minutes.early * bake.minutes.late),
       kind: 'stated',
     });

@@ -1,13 +1,19 @@
 import type { ElementRef, OnDestroy } from '@angular/core';
 import { CSP_NONCE, ChangeDetectionStrategy, Component, effect, inject, input, viewChild } from '@angular/core';
-import type { BakePrediction } from '@orvin/core';
+import { toFahrenheit, type BakePrediction } from '@orvin/core';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
 import { Theme } from '../ui/theme';
+import { degrees, ovenScale } from '../ui/words';
 
 interface Plotter {
   react(root: HTMLElement, data: Data[], layout: Partial<Layout>, config: object): Promise<PlotlyHTMLElement>;
   purge(root: HTMLElement): void;
 }
+
+/** Lines across the chart, in either scale. */
+const TICKS = { C: [20, 60, 100, 140, 180], F: [100, 200, 300, 400] } as const;
+/** A temperature in °C as the kitchen's dial has it, to a tenth. */
+const shown = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
 
 /** Middle and top surface through the bake, the plan's marks, the range of times and the course outside; the tin before, dashed. */
 @Component({
@@ -41,6 +47,7 @@ export class BakeChart implements OnDestroy {
       this.bake();
       this.before();
       this.theme.name();
+      ovenScale();
       void this.draw();
     });
     effect((done) => {
@@ -86,11 +93,11 @@ export class BakeChart implements OnDestroy {
       width: number,
     ): Data => ({
       x: from.curve.map((p) => min(p.s)),
-      y: from.curve.map((p) => Math.round(p[key] * 10) / 10),
+      y: from.curve.map((p) => shown(p[key])),
       name,
       mode: 'lines',
       line: { color: stroke, width, dash },
-      hovertemplate: `%{y:.0f} °C ${name}<extra></extra>`,
+      hovertemplate: `%{y:.0f} °${ovenScale()} ${name}<extra></extra>`,
     });
     const end =
       Math.max(b.minutes.late, old?.minutes.likely ?? 0, min(b.curve.at(-1)?.s ?? 0), min(b.after.at(-1)?.s ?? 0)) *
@@ -104,11 +111,11 @@ export class BakeChart implements OnDestroy {
     if (b.after.length > 1)
       data.push({
         x: [b.minutes.likely, ...b.after.map((p) => min(p.s))],
-        y: [b.doneC, ...b.after.map((p) => Math.round(p.centreC * 10) / 10)],
+        y: [shown(b.doneC), ...b.after.map((p) => shown(p.centreC))],
         name: 'middle, out of the oven',
         mode: 'lines',
         line: { color: colour('--rim'), width: 2, dash: 'dot' },
-        hovertemplate: '%{y:.0f} °C middle, outside<extra></extra>',
+        hovertemplate: `%{y:.0f} °${ovenScale()} middle, outside<extra></extra>`,
       });
     if (old) data.unshift(line('centreC', old, `middle, ${this.beforeName()}`, colour('--ink-2'), 'dash', 1.8));
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 13 };
@@ -121,7 +128,7 @@ export class BakeChart implements OnDestroy {
     ): object => ({ x, y, text, showarrow: false, xanchor: anchor, yanchor: 'bottom', font: { ...font, color: ink } });
     const crust = at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
-    const topY = Math.max(120, ...b.curve.map((p) => p.crustC)) + 14;
+    const topY = shown(Math.max(120, ...b.curve.map((p) => p.crustC)) + 14);
     const marks = b.plan.filter((m) => ['turn', 'first look', 'tent', 'change'].includes(m.kind));
     const layout: Partial<Layout> = {
       margin: { l: 44, r: 14, t: 8, b: 34 },
@@ -141,19 +148,19 @@ export class BakeChart implements OnDestroy {
         fixedrange: true,
       },
       yaxis: {
-        range: [0, topY],
+        range: [shown(0), topY],
         ticksuffix: '°',
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
-        tickvals: [20, 60, 100, 140, 180].filter((v) => v < topY && Math.abs(v - b.doneC) > 8),
+        tickvals: TICKS[ovenScale()].filter((v) => v < topY && Math.abs(v - shown(b.doneC)) > shown(8) - shown(0)),
       },
       shapes: [
         {
           type: 'rect',
           x0: b.minutes.early,
           x1: b.minutes.late,
-          y0: 0,
+          y0: shown(0),
           y1: topY,
           fillcolor: colour('--heat-wash'),
           line: { width: 0 },
@@ -163,7 +170,7 @@ export class BakeChart implements OnDestroy {
           type: 'line' as const,
           x0: m.atMin,
           x1: m.atMin,
-          y0: 0,
+          y0: shown(0),
           y1: topY * 0.93,
           line: { color: colour('--rim-soft'), width: 1.5 },
           layer: 'below' as const,
@@ -172,35 +179,42 @@ export class BakeChart implements OnDestroy {
           type: 'line',
           x0: 0,
           x1: end,
-          y0: b.doneC,
-          y1: b.doneC,
+          y0: shown(b.doneC),
+          y1: shown(b.doneC),
           line: { color: colour('--ink-2'), width: 1, dash: 'dot' },
         },
         {
           type: 'line',
           x0: b.minutes.likely,
           x1: b.minutes.likely,
-          y0: 0,
+          y0: shown(0),
           y1: topY,
           line: { color: colour('--heat'), width: 2 },
         },
       ],
       annotations: [
-        note(min(crust.s), crust.crustC + 2, 'top', colour('--heat'), 'right'),
-        note(min(middle.s), middle.centreC + 2, 'middle', colour('--rim'), 'right'),
-        note(end * 0.004, b.doneC + 0.5, `done at ${Math.round(b.doneC)} °C`, colour('--ink-2')),
-        note(b.minutes.likely, 3, ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
+        note(min(crust.s), shown(crust.crustC + 2), 'top', colour('--heat'), 'right'),
+        note(min(middle.s), shown(middle.centreC + 2), 'middle', colour('--rim'), 'right'),
+        note(end * 0.004, shown(b.doneC + 0.5), `done at ${degrees(b.doneC)}`, colour('--ink-2')),
+        note(b.minutes.likely, shown(3), ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
         ...marks.map((m, i) =>
           note(
             m.atMin,
-            topY * 0.93 - 9 * (marks.length - 1 - i),
+            topY * (0.93 - 0.06 * (marks.length - 1 - i)),
             `${m.short ?? m.kind} ${m.atMin} `,
             colour('--ink-2'),
             'right',
           ),
         ),
         ...(old
-          ? [note(min(at(old.curve, 0.42).s), at(old.curve, 0.42).centreC - 15, this.beforeName(), colour('--ink-2'))]
+          ? [
+              note(
+                min(at(old.curve, 0.42).s),
+                shown(at(old.curve, 0.42).centreC - 15),
+                this.beforeName(),
+                colour('--ink-2'),
+              ),
+            ]
           : []),
       ] as Layout['annotations'],
     };

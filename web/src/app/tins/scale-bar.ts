@@ -5,6 +5,7 @@ import {
   bowlPlan,
   eggG,
   ingredientFor,
+  putBy,
   readAmount,
   roundToKitchen,
   scale,
@@ -149,7 +150,7 @@ export class ScaleBar {
     return all.some((i) => i.id === this.item()) ? this.item() : (all[0]?.id ?? '');
   });
   protected readonly hint = computed(
-    () => ({ factor: '1.5', pieces: '20', batterG: '1.2 kg', item: '420 g' })[this.by()],
+    () => ({ factor: '1.5', pieces: '20, or 20 of 62 g', batterG: '1.2 kg', item: '420 g' })[this.by()],
   );
   protected readonly shown = computed<Formula | null>(() => this.bakery.target()?.formula ?? this.desk.formula());
 
@@ -174,6 +175,9 @@ export class ScaleBar {
         return factor === null ? null : { by: 'factor', factor };
       }
       case 'pieces': {
+        const each = /^(\d+)\s*(?:of|at|×|x|,)\s*(\d+(?:[.,]\d+)?)\s*g?$/i.exec(text);
+        if (each?.[1] && each[2])
+          return { by: 'pieces', pieces: Number(each[1]), pieceG: Number(each[2].replace(',', '.')) };
         const pieces = number();
         return pieces === null ? null : { by: 'pieces', pieces };
       }
@@ -231,7 +235,11 @@ export class ScaleBar {
   protected keep(): void {
     const r = this.result();
     if (!r) return;
-    void this.desk.change(`scale × ${r.factor.toFixed(2)}`, { formula: r.formula });
+    const { bake } = r.formula;
+    const held = this.bakery.own()?.fits[0]?.batterG;
+    // the time was stated for the batter there was
+    const other = bake && held && Math.abs(r.factor - 1) > 0.01 ? { bake: putBy(bake, Math.round(held)) } : {};
+    void this.desk.change(`scale × ${r.factor.toFixed(2)}`, { formula: { ...r.formula, ...other } });
     this.typed.set('');
     this.notices.say(`The formula is scaled × ${r.factor.toFixed(2)}. Undo brings the old one back.`);
   }

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  cutSlab,
   matchTin,
   outlineOf,
   rackPlan,
@@ -29,12 +28,13 @@ import { KitTable } from './kit-table';
 import { TinPair } from './pair';
 import { RackView } from './rack-view';
 import { ScaleBar } from './scale-bar';
+import { SlabCut } from './slab-cut';
 import { SectionMap, type Sectioned } from './section-map';
 
 /** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
   selector: 'orvin-tins',
-  imports: [RouterLink, TinSection, TinPair, BakeChart, HeatSteps, KitTable, RackView, ScaleBar, SectionMap],
+  imports: [RouterLink, TinSection, TinPair, BakeChart, HeatSteps, KitTable, RackView, ScaleBar, SectionMap, SlabCut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tins.html',
   styleUrl: './tins.scss',
@@ -136,15 +136,10 @@ export class Tins {
     if (!b) return '';
     return `${degrees(b.doneC)}${b.carryK >= 1 ? `, ${degreesBy(b.carryK)} more outside` : ' in the middle'}`;
   });
-  /** How a cup is portioned, or what a slab cuts into. */
+  /** How a cup is portioned. */
   protected readonly scoop = computed(() => {
     const fit = this.fit();
     if (!fit) return '';
-    if (fit.tin.shape === 'slab') {
-      const density = fit.batterG / Math.max(1e-6, fit.fill * fit.capacityMl);
-      const cut = cutSlab(fit.batterG * fit.count, density, 'rounds', fit.tin.topMm, fit.tin.depthMm);
-      return `rolled ${Math.round(fit.tin.depthMm)} mm thick it cuts into ${cut.words}`;
-    }
     if (outlineOf(fit.tin).cups < 2 || fit.tin.shape !== 'cup') return '';
     const s = scoopsFor((fit.fill * fit.capacityMl) / outlineOf(fit.tin).cups);
     return s ? `a cup takes ${s.words}` : '';

@@ -1,0 +1,122 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
+import { cutSlab, cutTin, type CutShape, type TinFit, type TinUse } from '@orvin/core';
+import { Desk } from '../desk/desk';
+
+const INCH = 25.4;
+
+/** How a slab of dough is cut: rounds with the scraps rolled once more, squares or wedges, and how many that makes. */
+@Component({
+  selector: 'orvin-slab-cut',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form (submit)="$event.preventDefault(); cut()">
+      <span class="label">Cut into</span>
+      <select class="field" aria-label="Shape of the pieces" (change)="shape.set($any($event.target).value)">
+        <option value="rounds" [selected]="shape() === 'rounds'">rounds</option>
+        <option value="squares" [selected]="shape() === 'squares'">squares</option>
+        <option value="wedges" [selected]="shape() === 'wedges'">wedges of a round</option>
+      </select>
+      <input
+        class="field"
+        inputmode="decimal"
+        autocomplete="off"
+        [attr.aria-label]="'Size in ' + unit()"
+        [value]="sizeTyped()"
+        (input)="sizeTyped.set($any($event.target).value)"
+      />
+      <span>{{ unit() }} across,</span>
+      <input
+        class="field"
+        inputmode="numeric"
+        autocomplete="off"
+        aria-label="Thickness in mm"
+        [value]="thickTyped()"
+        (input)="thickTyped.set($any($event.target).value)"
+      />
+      <span>mm thick{{ shape() === 'wedges' ? ', each in' : '' }}</span>
+      @if (shape() === 'wedges') {
+        <input
+          class="field"
+          inputmode="numeric"
+          autocomplete="off"
+          aria-label="Wedges of a round"
+          [value]="wedges()"
+          (input)="wedges.set($any($event.target).value)"
+        />
+      }
+      @if (made(); as m) {
+        @if (m.differs) {
+          <button type="submit" class="press low">cut it so</button>
+        }
+      }
+    </form>
+    <p class="small" [class.faulty]="!made()" aria-live="polite">
+      {{ made()?.words ?? 'Pieces are between 2 and 40 cm across and between 5 and 80 mm thick.' }}
+    </p>
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 0.9rem;
+    }
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.35rem 0.5rem;
+    }
+    .field {
+      min-height: 2.1rem;
+    }
+    input {
+      width: 4.2rem;
+      text-align: right;
+    }
+  `,
+})
+export class SlabCut {
+  readonly fit = input.required<TinFit>();
+  readonly chosen = output<TinUse>();
+  private readonly desk = inject(Desk);
+  /** How it was cut before, as the name of its pieces keeps it. */
+  private readonly was = computed(() => /^cut-(rounds|squares|wedges)-(\d+)-(\d+)-(\d+)$/.exec(this.fit().tin.id));
+  protected readonly shape = linkedSignal<CutShape>(() => (this.was()?.[1] as CutShape | undefined) ?? 'rounds');
+  protected readonly wedges = signal('8');
+  protected readonly unit = computed(() => (this.desk.kitchen().display.length === 'in' ? 'in' : 'cm'));
+  private readonly perUnit = computed(() => (this.unit() === 'in' ? INCH : 10));
+  /** What stands in the fields: the slab's own, until something is typed. */
+  protected readonly sizeTyped = linkedSignal(() =>
+    String(Math.round((10 * Number(this.was()?.[2] ?? this.fit().tin.topMm)) / this.perUnit()) / 10),
+  );
+  protected readonly thickTyped = linkedSignal(() => String(Math.round(this.fit().batterMm)));
+  protected readonly made = computed(() => {
+    const number = (text: string): number => Number(text.trim().replace(',', '.'));
+    const { tin, batterG, count, fill, capacityMl } = this.fit();
+    const sizeMm = number(this.sizeTyped()) * this.perUnit();
+    const thickMm = number(this.thickTyped());
+    if (!(sizeMm >= 20 && sizeMm <= 400 && thickMm >= 5 && thickMm <= 80)) return null;
+    const density = batterG / Math.max(1e-6, fill * capacityMl);
+    const cut = cutSlab(batterG * count, density, this.shape(), sizeMm, thickMm, number(this.wedges()));
+    const piece = cutTin(cut, this.shape(), sizeMm, thickMm, fill * capacityMl * count, fill);
+    if (!piece) return { words: `There is not enough dough for one piece of that size.`, differs: false, use: null };
+    return {
+      words: `Rolled ${thickMm} mm thick it cuts into ${cut.words}.`,
+      differs: piece.id !== tin.id,
+      use: { tin: piece, count: 1 },
+    };
+  });
+
+  protected cut(): void {
+    const use = this.made()?.use;
+    if (use) this.chosen.emit(use);
+  }
+}
