@@ -67,6 +67,7 @@ describe('what the log teaches', () => {
         rise: asked.rise,
         ...(asked.composition && { composition: asked.composition }),
         ...(asked.stages && { stages: asked.stages }),
+        ...(asked.hotTin && { hotTin: asked.hotTin }),
         minutes: predictBake(asked, kitchen).minutes.likely,
       });
       const learned = calibrate(knownFrom([asPredicted]), kitchen);
