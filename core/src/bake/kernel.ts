@@ -37,7 +37,7 @@ const ARENA = 32 * PAGE;
 
 let compiled: object | null = null;
 let arena: Arena | null = null;
-/** Rooms that nobody uses any more. */
+/** Rooms that nobody uses any more; the one used last is taken first, while it is still in the cache. */
 const spare: Room[] = [];
 
 function newArena(bytes: number): Arena {
@@ -49,7 +49,7 @@ function newArena(bytes: number): Arena {
 
 /** Room for at least `size` numbers; what stands in it is left over. */
 export function roomFor(size: number): Room {
-  const free = spare.findIndex((r) => r.mem.length >= size && r.mem.length <= 2 * size);
+  const free = spare.findLastIndex((r) => r.mem.length >= size && r.mem.length <= 2 * size);
   if (free >= 0) return spare.splice(free, 1)[0] as Room;
   const bytes = 8 * size;
   // memory is never grown, since that would take it from under the rooms in use
