@@ -13,6 +13,7 @@ import {
   type Item,
   type Tin,
   type WriteAs,
+  type Stated,
 } from '../src/index.js';
 import { demo, demoIds, formula } from './support/make.js';
 
@@ -99,6 +100,15 @@ const someFormula: fc.Arbitrary<Formula> = fc
             { fromMin: 12, ovenC: 180, cover: 'tent' },
           ]),
           hotTin: fc.constant(true),
+          stated: fc.constantFrom<Stated>(
+            { ovenC: 165, fan: true, minutes: { early: 50, late: 60 }, batterG: 812 },
+            {
+              ovenC: 170,
+              fan: false,
+              minutes: { early: 35, late: 35 },
+              stages: [{ fromMin: 0, ovenC: 170, cover: 'lid' }],
+            },
+          ),
         },
         { requiredKeys: ['ovenC', 'fan'] },
       ),

@@ -1,3 +1,4 @@
+import { withSetting } from '../bake/stages.js';
 import type { Formula } from '../formula/types.js';
 import type { ProposalLine } from './types.js';
 
@@ -13,11 +14,10 @@ export function heatBy(formula: Formula, byC: number): { formula: Formula; line:
   return {
     formula: {
       ...formula,
-      bake: {
-        ...bake,
+      bake: withSetting(bake, {
         ovenC: toC,
         ...(bake.stages && { stages: bake.stages.map((s) => ({ ...s, ovenC: s.ovenC + by })) }),
-      },
+      }),
     },
     line: {
       id: 'bake',

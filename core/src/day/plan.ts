@@ -1,3 +1,4 @@
+import { statedSetting } from '../bake/stages.js';
 import { familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import type { Problem } from '../errors.js';
@@ -51,7 +52,7 @@ export const softenMin = (roomC: number): number =>
 
 function bakeMinutes(b: DayBake): { early: number; likely: number; late: number } {
   if (b.minutes) return b.minutes;
-  const m = b.formula.bake?.minutes;
+  const m = statedSetting(b.formula.bake)?.minutes;
   if (m) return { early: m.early, likely: (m.early + m.late) / 2, late: m.late };
   const free = b.formula.tins?.[0] ? outlineOf(b.formula.tins[0].tin).free : false;
   return free ? { early: 14, likely: 18, late: 24 } : { early: 30, likely: 40, late: 55 };

@@ -1,5 +1,5 @@
 import { families } from '../balance/families.js';
-import type { BakeSetting, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
+import type { BakeSetting, Stated, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
 import { ingredientFor } from '../formula/formula.js';
 import type { Kitchen } from '../formula/types.js';
 import { printUnit } from '../quantity/amount.js';
@@ -67,20 +67,20 @@ export function readMeasuresLine(text: string): Source | null {
 
 const coverWords = { none: ', uncovered', tent: ', under foil', lid: ', under a lid' } as const;
 
-/** "Oven: 220 °C, fan, into a hot tin, 40–45 minutes; from minute 10: 180 °C". */
-export function ovenLine(b: BakeSetting): string {
+/** "220 °C, fan, into a hot tin, 40–45 minutes; from minute 10: 180 °C". */
+function settingWords(b: BakeSetting): string {
   const time = b.minutes
     ? `, ${b.minutes.early === b.minutes.late ? b.minutes.early : `${b.minutes.early}–${b.minutes.late}`} minutes`
     : '';
   const stages = (b.stages ?? [])
     .map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C${s.cover ? coverWords[s.cover] : ''}`)
     .join('');
-  return `Oven: ${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${time}${stages}`;
+  return `${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${time}${stages}`;
 }
 
-export function readOvenLine(text: string): BakeSetting | null {
+function readSetting(text: string): BakeSetting | null {
   const m =
-    /^oven:\s*(-?[\d.]+) °C(, fan)?(, into a hot tin)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
+    /^\s*(-?[\d.]+) °C(, fan)?(, into a hot tin)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
       text,
     );
   if (!m?.[1]) return null;
@@ -97,6 +97,22 @@ export function readOvenLine(text: string): BakeSetting | null {
     ...(m[4] && { minutes: { early: Number(m[4]), late: Number(m[5] ?? m[4]) } }),
     ...(stages.length > 0 && { stages }),
   };
+}
+
+/** "Oven: 220 °C, fan, 40–45 minutes". */
+export const ovenLine = (b: BakeSetting): string => `Oven: ${settingWords(b)}`;
+export function readOvenLine(text: string): BakeSetting | null {
+  const m = /^oven:(.*)$/i.exec(text);
+  return m?.[1] === undefined ? null : readSetting(m[1]);
+}
+
+/** "Time stated for: 175 °C, 40–48 minutes; with 700 g in a tin", of another heat or batter than the formula has now. */
+export const statedLine = (s: Stated): string =>
+  `Time stated for: ${settingWords(s)}${s.batterG === undefined ? '' : `; with ${s.batterG} g in a tin`}`;
+export function readStatedLine(text: string): Stated | null {
+  const m = /^time stated for:(.*?)(?:; with ([\d.]+) g in a tin)?\s*$/i.exec(text);
+  const setting = m?.[1] === undefined ? null : readSetting(m[1]);
+  return setting && { ...setting, ...(m?.[2] && { batterG: Number(m[2]) }) };
 }
 
 /** "Makes: 12 muffins". */
@@ -122,4 +138,5 @@ export const headLines = (f: Formula): string[] => [
   ...(f.yield ? [yieldLine(f.yield)] : []),
   ...(f.tins && f.tins.length > 0 ? [tinsLine(f.tins)] : []),
   ...(f.bake ? [ovenLine(f.bake)] : []),
+  ...(f.bake?.stated ? [statedLine(f.bake.stated)] : []),
 ];

@@ -6,7 +6,7 @@ import { defaultKitchen } from '../kitchen/default.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
-import { readFamilyLine, readMeasuresLine, readOvenLine, readYieldLine } from './cards.js';
+import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
 import { classify, type Classified } from './classify.js';
 import { fromCsv, looksLikeCsv } from './csv.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
@@ -234,10 +234,12 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   const steps = parts.filter((p) => p.kind === 'method');
   const method = steps.map((p) => step(p.text, items, kitchen));
   const prose = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'note' && !readMeasuresLine(p.text));
-  const baking = readBaking(prose.filter((p) => !readOvenLine(p.text)));
+  const baking = readBaking(prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text)));
   marks.push(...baking.marks);
   for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
-  const bake = firstOf(readOvenLine) ?? baking.bake;
+  const stated = firstOf(readStatedLine);
+  const set = firstOf(readOvenLine) ?? baking.bake;
+  const bake = set && stated ? { ...set, stated } : set;
   const makes = firstOf(readYieldLine) ?? baking.pieces;
   const notes = notesOf(parts, baking.marks);
   const bare: Formula = {
@@ -356,6 +358,7 @@ function notesOf(parts: readonly Classified[], marks: readonly Mark[]): string {
           !readMeasuresLine(p.text) &&
           !readFamilyLine(p.text) &&
           !readOvenLine(p.text) &&
+          !readStatedLine(p.text) &&
           !readYieldLine(p.text)),
     )
     .map((p) => p.text)

@@ -1,7 +1,7 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, assess, familyOf, ingredientFor, isBatter, type Item } from '@orvin/core';
+import { asMeasured, assess, coverAtFirst, familyOf, ingredientFor, isBatter, type Item } from '@orvin/core';
 import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
@@ -11,6 +11,8 @@ import { bakeWords, dialWords, tinWords } from '../ui/words';
 type Size = 'a5' | 'a6';
 /** Type sizes that are tried, largest first, until the formula fits its card; below the last a card is no use. */
 const POINTS = [12.5, 11.5, 10.5, 9.5, 8.75, 8, 7.25, 6.5, 6] as const;
+
+const COVER = { none: '', tent: ', under foil', lid: ', under a lid' } as const;
 
 /** The formula as a card to print, one page whatever its length, and as files in the open formats. */
 @Component({
@@ -45,9 +47,9 @@ export class Card {
     const b = this.formula()?.bake;
     if (!b) return '';
     const later = (b.stages ?? [])
-      .slice(1)
-      .map((s) => `, from minute ${s.fromMin} ${dialWords({ ...b, ovenC: s.ovenC })}`);
-    return bakeWords(b) + later.join('');
+      .filter((s) => s.fromMin > 0)
+      .map((s) => `, from minute ${s.fromMin} ${dialWords({ ...b, ovenC: s.ovenC })}${COVER[s.cover ?? 'none']}`);
+    return bakeWords(b) + COVER[coverAtFirst(b)] + (b.hotTin ? ', into a hot tin' : '') + later.join('');
   });
   protected readonly groups = computed(() => {
     const f = this.formula();
