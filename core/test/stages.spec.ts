@@ -84,10 +84,12 @@ describe('changes of heat and cover', () => {
       { fromMin: 12, ovenC: 160, cover: 'tent' },
       { fromMin: 300, ovenC: 150 },
     ]).stages;
-    const plan = (kitchen: Kitchen): string[] =>
-      predictBake({ tin, batterG: 700, family: 'butter-cake-lean', ovenC: 175, stages }, kitchen)
+    const plan = (kitchen: Kitchen, list = stages): string[] =>
+      predictBake({ tin, batterG: 700, family: 'butter-cake-lean', ovenC: 175, stages: list }, kitchen)
         .plan.filter((m) => m.kind === 'change')
         .map((m) => `${m.atMin} ${m.words} (${m.short})`);
+    // in whatever order a file brings them
+    expect(plan(defaultKitchen, [...(stages ?? [])].reverse())).toEqual(plan(defaultKitchen));
     expect(plan(defaultKitchen)).toEqual(['12 turn the dial to 160 °C and lay loose foil over it (160 °C, foil)']);
     const american = { ...defaultKitchen, display: { ...defaultKitchen.display, temperature: 'F' as const } };
     expect(plan(american)).toEqual(['12 turn the dial to 320 °F and lay loose foil over it (320 °F, foil)']);

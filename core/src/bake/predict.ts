@@ -5,6 +5,7 @@ import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
 import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
 import { browningWords, type Browning } from './browning.js';
 import { heatAdvice, planOf, type PlanMark } from './plan.js';
+import { allStages } from './stages.js';
 import { degreesIn } from '../quantity/degrees.js';
 import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
@@ -171,7 +172,7 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     after: run.after,
     carryK: run.carryK,
     browning: { ...run.browning, words: browningWords(run.browning) },
-    plan: planOf(run, minutes, familyOf(input.family), known, stagesOf(input), kitchen),
+    plan: planOf(run, minutes, familyOf(input.family), known, allStages(input), kitchen),
     heatAdvice: heatAdvice(run, input.tin.material, kitchen),
     section: run.section,
     lossPct: run.lossPct,
@@ -187,9 +188,6 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     ],
   };
 }
-
-/** All stages of a bake, the dial first. */
-const stagesOf = (input: BakeInput): BakeStage[] => [{ fromMin: 0, ovenC: input.ovenC }, ...(input.stages ?? [])];
 
 /** How sure a time is, as a figure and in words. */
 function certainty(timeSd: number, known: boolean): { confidence: number; sure: string } {
@@ -223,7 +221,7 @@ export function withRange(
     ...p,
     minutes,
     ...certainty(timeSd, known),
-    plan: planOf(run, minutes, familyOf(input.family), known, stagesOf(input), kitchen),
+    plan: planOf(run, minutes, familyOf(input.family), known, allStages(input), kitchen),
   };
 }
 

@@ -3,6 +3,7 @@ import type { FamilyId, Kitchen } from '../formula/types.js';
 import { browningPace } from './browning.js';
 import type { BakeInput } from './predict.js';
 import type { Setup } from './run.js';
+import { allStages } from './stages.js';
 
 const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 
@@ -36,10 +37,7 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
   const altitudeM = kitchen?.altitudeM ?? 0;
   const oven = input.ovenId === undefined ? kitchen?.ovens[0] : kitchen?.ovens.find((o) => o.id === input.ovenId);
   const bias = (oven?.biasC ?? 0) + (input.calibration?.biasC ?? 0);
-  const stages = [{ fromMin: 0, ovenC: input.ovenC }, ...(input.stages ?? [])].map((s) => ({
-    ...s,
-    ovenC: s.ovenC + bias,
-  }));
+  const stages = allStages(input).map((s) => ({ ...s, ovenC: s.ovenC + bias }));
   const usual = typicalComposition(input.family);
   const parts = input.composition;
   return {

@@ -2,6 +2,10 @@ import { same } from '../formula/merge.js';
 import type { BakeSetting, BakeStage, Stated } from '../formula/types.js';
 import type { Cover } from './oven.js';
 
+/** All stages of a bake in order, the dial first; a stage from minute 0 takes the dial's place. */
+export const allStages = (b: Pick<BakeSetting, 'ovenC' | 'stages'>): BakeStage[] =>
+  [{ fromMin: 0, ovenC: b.ovenC }, ...(b.stages ?? [])].sort((x, y) => x.fromMin - y.fromMin);
+
 /** What lies over the bake when the door closes. */
 export const coverAtFirst = (b: BakeSetting): Cover => b.stages?.find((s) => s.fromMin <= 0)?.cover ?? 'none';
 
