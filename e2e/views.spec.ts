@@ -282,7 +282,9 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
   await page.getByLabel('Heat after 20 minutes').fill('warm');
   await page.getByLabel('Heat after 20 minutes').press('Enter');
   await expect(page.getByRole('alert')).toContainText('is no heat I can read');
-  await page.reload();
+  await page.goto('/counter/rye-and-pear-loaf');
+  await expect(page.getByText(/After 20 minutes turn the dial to 150 °C and lay loose foil over it/)).toBeVisible();
+  await page.goto('/tins/rye-and-pear-loaf');
   await expect(page.locator('orvin-heat-steps')).toContainText('after 20 min 150 °C, loose foil over it');
   await page.getByRole('button', { name: 'change', exact: true }).click();
   await page.getByRole('button', { name: 'Leave out the change after 20 minutes' }).click();

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import type { BakeInput } from './predict.js';
+import { degreesMore } from '../quantity/degrees.js';
 import { gaussNewton } from './least-squares.js';
 import { materials } from './materials.js';
 import { setupOf } from './setup.js';
@@ -135,7 +136,7 @@ export function calibrate(history: readonly KnownBake[], kitchen?: Kitchen): Cal
     sdLog,
     timeSd,
     used,
-    words: wordsFor(speed, used, more?.biasC),
+    words: wordsFor(speed, used, more?.biasC, kitchen),
     doubts,
   };
 }
@@ -192,13 +193,13 @@ function refine(
   };
 }
 
-function wordsFor(speed: number, used: number, biasC: number | undefined): string {
+function wordsFor(speed: number, used: number, biasC: number | undefined, kitchen?: Kitchen): string {
   if (used === 0) return 'No known time yet: an ordinary oven is assumed.';
   const pct = Math.round(100 * Math.abs(speed - 1));
   const from = used === 1 ? 'one known bake' : `${used} known bakes`;
   const oven =
     biasC !== undefined && Math.abs(biasC) >= 2
-      ? `, and the air is about ${Math.abs(Math.round(biasC))} °C ${biasC > 0 ? 'hotter' : 'cooler'} than the dial says`
+      ? `, and the air is about ${degreesMore(kitchen, Math.abs(biasC))} ${biasC > 0 ? 'hotter' : 'cooler'} than the dial says`
       : '';
   if (pct < 3)
     return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven${oven}.`;

@@ -1,5 +1,6 @@
 import { familyOf } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
+import { dialStep } from '../quantity/degrees.js';
 import { outlineOf } from '../tin/geometry.js';
 import type { Browning } from './browning.js';
 import { predictBake, type BakeInput, type BakePrediction } from './predict.js';
@@ -84,7 +85,7 @@ export function convertBake(input: BakeInput, wanted: Browning | null, kitchen?:
   const words =
     by === 0
       ? 'the same heat keeps the crust'
-      : `${Math.abs(Math.round(by))} °C ${by < 0 ? 'lower' : 'hotter'} keeps the crust as it was`;
+      : `${dialStep(kitchen, Math.abs(by))} ${by < 0 ? 'lower' : 'hotter'} keeps the crust as it was`;
   return { same, suited: { ovenC: heat.ovenC, prediction }, words };
 }
 

@@ -1,7 +1,7 @@
 import type { Family } from '../balance/families.js';
 import { DARK } from './browning.js';
 import type { BakeStage, Kitchen } from '../formula/types.js';
-import { degreesIn, degreesMore, dialStep } from '../quantity/degrees.js';
+import { degreesMore, dialIn, dialStep } from '../quantity/degrees.js';
 import type { Run } from './run.js';
 
 export interface PlanMark {
@@ -45,7 +45,7 @@ function changes(stages: readonly BakeStage[], likely: number, kitchen?: Kitchen
     const cover = s.cover ?? 'none';
     const covers = cover !== (before.cover ?? 'none');
     const heats = s.ovenC !== before.ovenC;
-    const heat = degreesIn(kitchen, s.ovenC);
+    const heat = dialIn(kitchen, s.ovenC);
     const words = [...(heats ? [`turn the dial to ${heat}`] : []), ...(covers ? [COVERED[cover]] : [])];
     const short = [...(heats ? [heat] : []), ...(covers ? [COVERED_SHORT[cover]] : [])];
     if (words.length === 0) return [];

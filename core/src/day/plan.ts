@@ -4,6 +4,7 @@ import { weigh } from '../balance/weigh.js';
 import type { Problem } from '../errors.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
+import { dialIn } from '../quantity/degrees.js';
 import { outlineOf } from '../tin/geometry.js';
 
 export interface DayBake {
@@ -97,7 +98,7 @@ function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
   const inAt = unmould + time.late;
   const mixMin = MIX_MIN[family.methods[0] ?? 'muffin'] ?? 10;
   const mixAt = inAt + mixMin;
-  const ovenC = f.bake ? `${Math.round(f.bake.ovenC)} °C${f.bake.fan ? ' fan' : ''}` : 'its heat';
+  const ovenC = f.bake ? `${dialIn(kitchen, f.bake.ovenC)}${f.bake.fan ? ' fan' : ''}` : 'its heat';
   const soft = softenMin(kitchen.roomC);
   if (creamed && has((r) => r === 'fat'))
     add(

@@ -99,7 +99,8 @@ export class Counter implements OnDestroy {
   });
   private readonly oven = (t: BakePrediction): string => {
     const look = t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early);
-    return `First look at ${look} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}.`;
+    const changes = t.plan.filter((p) => p.kind === 'change').map((p) => `After ${p.atMin} minutes ${p.words}. `);
+    return `${changes.join('')}First look at ${look} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}.`;
   };
   protected readonly weighs = computed(() => this.checks().filter((c) => c.kind === 'weigh'));
   protected readonly steps = computed(() => this.checks().filter((c) => c.kind === 'step'));
