@@ -27,8 +27,10 @@ describe('how a bake goes in', () => {
     expect(field).withContext(label).not.toBeNull();
     if (!field) return;
     field.value = value;
-    field.dispatchEvent(new Event(field.tagName === 'INPUT' && field.autocomplete === '' ? 'input' : 'change'));
-    field.dispatchEvent(new Event('change'));
+    field.dispatchEvent(
+      new Event(field.tagName === 'INPUT' && field.autocomplete === '' ? 'input' : 'change', { bubbles: true }),
+    );
+    field.dispatchEvent(new Event('change', { bubbles: true }));
     await settle();
   };
   const press = async (words: string): Promise<void> => {
@@ -91,7 +93,7 @@ describe('how a bake goes in', () => {
     expect(laterStages(now()).map((s) => s.fromMin)).toEqual([25, 30]);
     const minute = all(page(), 'input[type=number]')[1] as HTMLInputElement;
     minute.value = '25';
-    minute.dispatchEvent(new Event('change'));
+    minute.dispatchEvent(new Event('change', { bubbles: true }));
     await settle();
     expect(page().querySelector('[role=alert]')?.textContent).toContain('a change after 25 minutes already');
     expect(laterStages(now()).map((s) => s.fromMin)).toEqual([25, 30]);
@@ -127,7 +129,7 @@ describe('how a bake goes in', () => {
     const typed = async (label: string, value: string): Promise<void> => {
       const field = page().querySelector(`[aria-label="${label}"]`) as HTMLInputElement;
       field.value = value;
-      field.dispatchEvent(new Event('input'));
+      field.dispatchEvent(new Event('input', { bubbles: true }));
       await fixture.whenStable();
     };
     await enter('Shape of the pieces', 'squares');

@@ -18,7 +18,7 @@ const INCH = 25.4;
   selector: 'orvin-slab-cut',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="$event.preventDefault(); cut()">
+    <form (submit)="$event.preventDefault(); cut()" (input)="touched.set(true)" (change)="touched.set(true)">
       <span class="label">Cut into</span>
       <select class="field" aria-label="Shape of the pieces" (change)="shape.set($any($event.target).value)">
         <option value="rounds" [selected]="shape() === 'rounds'">rounds</option>
@@ -54,13 +54,15 @@ const INCH = 25.4;
         />
       }
       @if (made(); as m) {
-        @if (m.differs) {
+        @if (touched() && m.differs) {
           <button type="submit" class="press low">cut it so</button>
         }
       }
     </form>
-    <p class="small" [class.faulty]="!made()" aria-live="polite">
-      {{ made()?.words ?? 'Pieces are between 2 and 40 cm across and between 5 and 80 mm thick.' }}
+    <p class="small" [class.faulty]="touched() && !made()" aria-live="polite">
+      {{
+        touched() ? (made()?.words ?? 'Pieces are between 2 and 40 cm across and between 5 and 80 mm thick.') : now()
+      }}
     </p>
   `,
   styles: `
@@ -91,6 +93,12 @@ export class SlabCut {
   private readonly was = computed(() => /^cut-(rounds|squares|wedges)-(\d+)-(\d+)-(\d+)$/.exec(this.fit().tin.id));
   protected readonly shape = linkedSignal<CutShape>(() => (this.was()?.[1] as CutShape | undefined) ?? 'rounds');
   protected readonly wedges = signal('8');
+  /** Whether something was typed or chosen since it was cut. */
+  protected readonly touched = linkedSignal({ source: () => this.fit().tin.id, computation: () => false });
+  protected readonly now = computed(() => {
+    const n = (this.fit().tin.cups ?? 1) * this.fit().count;
+    return `${n} of ${Math.round(this.fit().perCupG)} g as it is.`;
+  });
   protected readonly unit = computed(() => (this.desk.kitchen().display.length === 'in' ? 'in' : 'cm'));
   private readonly perUnit = computed(() => (this.unit() === 'in' ? INCH : 10));
   /** What stands in the fields: the slab's own, until something is typed. */
