@@ -218,7 +218,11 @@ const kitchenFile = Joi.object({
     .items(
       Joi.object({
         formula: formula.required(),
-        plan: Joi.object({ tins: Joi.array().items(tinUse) }).unknown(true),
+        plan: Joi.object({
+          tins: Joi.array().items(tinUse),
+          sharing: Joi.valid('fill', 'depth', 'together'),
+          ovenReachedC: Joi.number(),
+        }).unknown(true),
       }).unknown(true),
     )
     .required(),
