@@ -41,6 +41,21 @@ describe('the desk', () => {
     expect((await store.database.working.get('loaf'))?.formula).toEqual(desk.formula() as Formula);
   });
 
+  it('does not go back to an older state that the database tells of late', async () => {
+    const old = await store.database.working.get('loaf');
+    desk.setGrams(flour(), 320, 'flour 250 → 320 g');
+    await store.settled();
+    const is = desk.formula();
+    if (!old) return;
+    await store.database.working.put(old);
+    await new Promise((r) => setTimeout(r, 60));
+    expect(desk.formula()).toEqual(is as Formula);
+    // what is newer is taken over
+    await store.database.working.put({ ...old, revision: old.revision + 2 });
+    await new Promise((r) => setTimeout(r, 60));
+    expect(desk.formula()).toEqual(old.formula);
+  });
+
   it('stores nothing of what is tried until it is kept', async () => {
     const advice = desk.assessment()?.advice[0];
     expect(advice).toBeDefined();

@@ -58,6 +58,8 @@ export class Desk {
   readonly drag = signal<readonly Change[] | null>(null);
   /** The formula before the last change, for a moment, so that every instrument shows what moved. */
   readonly recent = signal<Formula | null>(null);
+  /** Revision of the newest state that was taken over from the database. */
+  private seen = 0;
   private recently: ReturnType<typeof setTimeout> | undefined;
   readonly undoable = computed<Command | undefined>(() => this.history()?.undo);
   readonly redoable = computed<Command | undefined>(() => this.history()?.redo);
@@ -85,6 +87,8 @@ export class Desk {
     effect(() => ovenScale.set(this.kitchen().display.temperature));
     effect(() => {
       const record = this.stored();
+      // one that is taken away and put back begins anew
+      if (record === undefined) this.seen = 0;
       if (this.pending > 0) return;
       const id = this.id();
       untracked(() => this.take(id, record));
@@ -92,7 +96,9 @@ export class Desk {
   }
 
   private take(id: string | null, record: WorkingRecord | undefined): void {
-    if (id === null || record?.id !== id) return;
+    // what was asked for before a change may arrive after it
+    if (id === null || record?.id !== id || record.revision < this.seen) return;
+    this.seen = record.revision;
     this.missing.set(false);
     const doc: Doc = { formula: record.formula, plan: record.plan };
     if (!same(doc, this.local())) this.local.set(doc);
@@ -118,6 +124,7 @@ export class Desk {
     this.drop();
     this.forget();
     this.local.set(null);
+    this.seen = 0;
     this.id$.next(id);
     const record = await this.store.database.working.get(id);
     this.missing.set(record === undefined);
