@@ -313,6 +313,7 @@ test('tins: the formula is scaled to what there is, refused what cannot be, and 
 
   // whole eggs, and a part of the batch for the freezer
   await page.goto('/tins/oat-and-rhubarb-muffins');
+  await expect(page.getByRole('link', { name: 'Oat and rhubarb muffins' })).toBeVisible();
   await bar.getByLabel('how much').fill('1.3');
   await bar
     .getByRole('button', { name: /^\d+ eggs?, × / })

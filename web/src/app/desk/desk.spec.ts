@@ -56,6 +56,17 @@ describe('the desk', () => {
     expect(desk.formula()).toEqual(old.formula);
   });
 
+  it('has in hand what was asked for last, however often the other was changed', async () => {
+    for (const grams of [300, 310, 320]) desk.setGrams(flour(), grams, `flour → ${grams} g`);
+    await store.commit('bun', 'read', 'working', 'bun', null, { formula: { ...f, id: 'bun' }, plan: {} });
+    await store.settled();
+    desk.putDown();
+    await Promise.all([desk.pickUp('loaf'), desk.pickUp('bun')]);
+    expect(desk.formula()?.id).toBe('bun');
+    await Promise.all([desk.pickUp('loaf'), desk.pickUp('bun'), desk.pickUp('loaf')]);
+    expect(desk.formula()?.id).toBe('loaf');
+  });
+
   it('stores nothing of what is tried until it is kept', async () => {
     const advice = desk.assessment()?.advice[0];
     expect(advice).toBeDefined();

@@ -127,6 +127,8 @@ export class Desk {
     this.seen = 0;
     this.id$.next(id);
     const record = await this.store.database.working.get(id);
+    // another may have been taken in hand meanwhile
+    if (this.id$.value !== id) return;
     this.missing.set(record === undefined);
     this.take(id, record);
     if (record) await this.store.database.meta.put({ key: 'inHand', value: id, revision: 1 });
@@ -244,7 +246,9 @@ export class Desk {
       this.pending--;
     }
     const id = this.id();
-    if (this.pending === 0 && id !== null) this.take(id, await this.store.database.working.get(id));
+    if (this.pending > 0 || id === null) return;
+    const record = await this.store.database.working.get(id);
+    if (this.id$.value === id) this.take(id, record);
   }
 
   readonly itemCount = computed(() => {
