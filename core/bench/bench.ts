@@ -10,6 +10,7 @@ import type * as Physics from '../src/bake/physics.js';
 import type * as Run from '../src/bake/run.js';
 import type * as Setups from '../src/bake/setup.js';
 import type * as States from '../src/bake/state.js';
+import { crumb } from '../test/support/heat.js';
 import { demo } from '../test/support/make.js';
 
 /** The built core, as it ships; the sources would be timed with the names the test runner gives every closure. */
@@ -122,17 +123,7 @@ const still = { h: 0, eps: 0, evaporation: 0 };
 const wall = { law: still, capacity: 0, resistance: 0 };
 const model: Model = {
   grid: roundGrid(0.115, 0, 0.04, 14, 16, 'symmetric'),
-  tables: tabulate({
-    kS: 0.33,
-    beta: 0.35,
-    aw: 0.93,
-    eps0: 0.15,
-    rise: 1.7,
-    rho: 980,
-    cp: 2650,
-    water: 0.3,
-    pressure: 101325,
-  }),
+  tables: tabulate(crumb),
   walls: { base: wall, open: wall, tin: wall, 'inner tin': wall },
   aw: 0.93,
   mc: 1.04,

@@ -7,6 +7,8 @@ export { OrvinError, type ErrorCode, type Problem } from './errors.js';
 
 export { readTin, tinWords } from './recipe/tins.js';
 
+export { degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
+
 export { assess, type Assessment, type AssessOptions } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';
 export { usualRanges, type Usual } from './balance/usual.js';

@@ -18,19 +18,11 @@ import { browningPace, browningWords } from '../src/bake/browning.js';
 import { airAfter, airAtStart } from '../src/bake/oven.js';
 import { simulate } from '../src/bake/run.js';
 import { setupOf, typicalComposition } from '../src/bake/setup.js';
+import { round23 as round } from './support/heat.js';
 import { demoKitchen } from './support/make.js';
 
 const kit = demoKitchen().tins;
 const walled = kit.filter((t) => t.shape !== 'mound' && t.shape !== 'slab');
-const round: Tin = {
-  id: 'r',
-  name: 'round',
-  shape: 'round',
-  topMm: 229,
-  baseMm: 229,
-  depthMm: 55,
-  material: 'light metal',
-};
 const cake: BakeInput = { batterG: 700, tin: round, family: 'butter-cake-lean', ovenC: 177, startC: 21 };
 const likely = (x: Partial<BakeInput>): number => predictBake({ ...cake, ...x }).minutes.likely;
 const bakes: fc.Arbitrary<BakeInput> = fc

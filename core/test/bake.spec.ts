@@ -13,12 +13,10 @@ import { roundGrid, widths, type Grid } from '../src/bake/grid.js';
 import { speedFor } from '../src/bake/calibrate.js';
 import { airPressure, boilingPoint, conductivity, plainTables, psat, tabulate } from '../src/bake/physics.js';
 import { simulate, type Setup } from '../src/bake/run.js';
-import { enthalpy, middleCell, readOut } from '../src/bake/readings.js';
-import { begin, heatTaken, step, temperatureOf, type Model, type Wall } from '../src/bake/state.js';
+import { enthalpy, readOut } from '../src/bake/readings.js';
+import { begin, heatTaken, step, type Model, type Wall } from '../src/bake/state.js';
 import { demo } from './support/make.js';
-import { bessel, homeTable, inputFor, middleOf, rms, setupFor } from './support/heat.js';
-
-const coldest = (s: ReturnType<typeof begin>): number => temperatureOf(s, middleCell(s));
+import { bessel, coldest, crumb, homeTable, inputFor, middleOf, rms, setupFor } from './support/heat.js';
 
 const convective = (h: number): Wall => ({ law: { h, eps: 0, evaporation: 0 }, capacity: 0, resistance: 0 });
 const walls = (side: number, ends: number): Model['walls'] => ({
@@ -27,17 +25,6 @@ const walls = (side: number, ends: number): Model['walls'] => ({
   tin: convective(side),
   'inner tin': convective(side),
 });
-const crumb = {
-  kS: 0.33,
-  beta: 0.35,
-  aw: 0.93,
-  eps0: 0.15,
-  rise: 1.7,
-  rho: 980,
-  cp: 2650,
-  water: 0.3,
-  pressure: 101325,
-};
 
 /** A ball as one line of shells; the solver knows axes only by the areas between their cells. */
 function ballGrid(radius: number, n: number): Grid {

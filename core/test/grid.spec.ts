@@ -1,33 +1,10 @@
 import fc from 'fast-check';
 import { boxGrid, roundGrid, widths } from '../src/bake/grid.js';
-import {
-  evaporationFor,
-  expansion,
-  heatCapacity,
-  latentHeat,
-  matrixConductivity,
-  plainTables,
-  tabulate,
-} from '../src/bake/physics.js';
-import { enthalpy, middleCell, readOut } from '../src/bake/readings.js';
-import { begin, heatTaken, step, temperatureOf, vapourLost, type Model, type Wall } from '../src/bake/state.js';
+import { expansion, heatCapacity, latentHeat, matrixConductivity, plainTables, tabulate } from '../src/bake/physics.js';
+import { enthalpy, readOut } from '../src/bake/readings.js';
+import { begin, heatTaken, step, temperatureOf, vapourLost, type Model } from '../src/bake/state.js';
+import { coldest, crumb, tinned as walls } from './support/heat.js';
 
-const coldest = (s: ReturnType<typeof begin>): number => temperatureOf(s, middleCell(s));
-
-const crumb = {
-  kS: 0.33,
-  beta: 0.35,
-  aw: 0.93,
-  eps0: 0.15,
-  rise: 1.7,
-  rho: 980,
-  cp: 2650,
-  water: 0.3,
-  pressure: 101325,
-};
-const metal: Wall = { law: { h: 5, eps: 0.6, evaporation: 0 }, capacity: 2200, resistance: 0 };
-const top: Wall = { law: { h: 5, eps: 0.9, evaporation: evaporationFor(5) }, capacity: 0, resistance: 0 };
-const walls: Model['walls'] = { base: metal, tin: metal, 'inner tin': metal, open: top };
 const size = fc.double({ min: 0.02, max: 0.3, noNaN: true });
 const few = fc.integer({ min: 4, max: 30 });
 

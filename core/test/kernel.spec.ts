@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { boxGrid, roundGrid, type Grid } from '../src/bake/grid.js';
 import { AXIS, BAKE, END, FACE, layoutOf } from '../src/bake/layout.js';
-import { DRYING_RISE, MIN, evaporationFor, tabulate } from '../src/bake/physics.js';
+import { DRYING_RISE, MIN, tabulate } from '../src/bake/physics.js';
 import { readOut } from '../src/bake/readings.js';
 import {
   begin,
@@ -14,25 +14,12 @@ import {
   temperatureOf,
   type Model,
   type State,
-  type Wall,
 } from '../src/bake/state.js';
 import { cupSides } from '../src/bake/tray.js';
 import { outlineOf, predictBake, type Tin } from '../src/index.js';
+import { crumb, openTop as top, tinned as walls } from './support/heat.js';
 
-const tables = tabulate({
-  kS: 0.33,
-  beta: 0.35,
-  aw: 0.93,
-  eps0: 0.15,
-  rise: 1.7,
-  rho: 980,
-  cp: 2650,
-  water: 0.3,
-  pressure: 101325,
-});
-const metal: Wall = { law: { h: 7, eps: 0.6, evaporation: 0 }, capacity: 2200, resistance: 0 };
-const top: Wall = { law: { h: 7, eps: 0.9, evaporation: evaporationFor(7) }, capacity: 0, resistance: 0 };
-const walls = { base: metal, tin: metal, 'inner tin': metal, open: top };
+const tables = tabulate(crumb);
 const modelOf = (grid: Grid): Model => ({ grid, tables, walls, aw: 0.93, mc: 1.04, waterKgM3: 294, startC: 20 });
 const small = modelOf(roundGrid(0.06, 0, 0.03, 6, 8, 'tin'));
 const large = modelOf(boxGrid(0.2, 0.1, 0.06, 12, 10, 16));

@@ -12,8 +12,8 @@ import {
   type BakeSetting,
   type BakeStage,
   type Kitchen,
-  type Tin,
 } from '../src/index.js';
+import { round23 } from './support/heat.js';
 
 const heats = fc.integer({ min: 120, max: 250 });
 const later: fc.Arbitrary<BakeStage> = fc.record({
@@ -71,30 +71,25 @@ describe('changes of heat and cover', () => {
   });
 
   it('come in the plan, in the kitchen’s degrees, as far as they come before it is done', () => {
-    const tin: Tin = {
-      id: 'r',
-      name: 'round',
-      shape: 'round',
-      topMm: 229,
-      baseMm: 229,
-      depthMm: 55,
-      material: 'light metal',
-    };
     const stages = withStages({ ovenC: 175, fan: false }, 'none', [
       { fromMin: 12, ovenC: 160, cover: 'tent' },
       { fromMin: 300, ovenC: 150 },
     ]).stages;
     const plan = (kitchen: Kitchen, list = stages): string[] =>
-      predictBake({ tin, batterG: 700, family: 'butter-cake-lean', ovenC: 175, stages: list }, kitchen)
+      predictBake({ tin: round23, batterG: 700, family: 'butter-cake-lean', ovenC: 175, stages: list }, kitchen)
         .plan.filter((m) => m.kind === 'change')
         .map((m) => `${m.atMin} ${m.words} (${m.short})`);
     // in whatever order a file brings them
     expect(plan(defaultKitchen, [...(stages ?? [])].reverse())).toEqual(plan(defaultKitchen));
-    expect(plan(defaultKitchen)).toEqual(['12 turn the dial to 160 °C and lay loose foil over it (160 °C, foil)']);
+    expect(plan(defaultKitchen)).toEqual([
+      '12 turn the dial to 160 °C and lay loose foil over it, clear of the element (160 °C, foil)',
+    ]);
     const american = { ...defaultKitchen, display: { ...defaultKitchen.display, temperature: 'F' as const } };
-    expect(plan(american)).toEqual(['12 turn the dial to 320 °F and lay loose foil over it (320 °F, foil)']);
+    expect(plan(american)).toEqual([
+      '12 turn the dial to 320 °F and lay loose foil over it, clear of the element (320 °F, foil)',
+    ]);
     expect(
-      predictBake({ tin: { ...tin, material: 'glass' }, batterG: 700, family: 'muffin', ovenC: 175, hotTin: true })
+      predictBake({ tin: { ...round23, material: 'glass' }, batterG: 700, family: 'muffin', ovenC: 175, hotTin: true })
         .problems[0]?.words,
     ).toContain('crack');
   });

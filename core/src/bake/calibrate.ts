@@ -199,7 +199,7 @@ function wordsFor(speed: number, used: number, biasC: number | undefined, kitche
   const from = used === 1 ? 'one known bake' : `${used} known bakes`;
   const oven =
     biasC !== undefined && Math.abs(biasC) >= 2
-      ? `, and the air is about ${degreesMore(kitchen, Math.abs(biasC))} ${biasC > 0 ? 'hotter' : 'cooler'} than the dial says`
+      ? `, and the air is about ${degreesMore(kitchen?.display.temperature, Math.abs(biasC))} ${biasC > 0 ? 'hotter' : 'cooler'} than the dial says`
       : '';
   if (pct < 3)
     return `${from.charAt(0).toUpperCase()}${from.slice(1)} agree${used === 1 ? 's' : ''} with an ordinary oven${oven}.`;

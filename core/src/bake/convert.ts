@@ -85,7 +85,7 @@ export function convertBake(input: BakeInput, wanted: Browning | null, kitchen?:
   const words =
     by === 0
       ? 'the same heat keeps the crust'
-      : `${dialStep(kitchen, Math.abs(by))} ${by < 0 ? 'lower' : 'hotter'} keeps the crust as it was`;
+      : `${dialStep(kitchen?.display.temperature, Math.abs(by))} ${by < 0 ? 'lower' : 'hotter'} keeps the crust as it was`;
   return { same, suited: { ovenC: heat.ovenC, prediction }, words };
 }
 

@@ -34,7 +34,11 @@ function reaches(run: Baked, c: number): number | null {
   return (a.s + ((b.s - a.s) * (c - a.centreC)) / Math.max(1e-9, b.centreC - a.centreC)) / 60;
 }
 
-const COVERED = { none: 'take the cover off', tent: 'lay loose foil over it', lid: 'put the lid on' } as const;
+const COVERED = {
+  none: 'take the cover off',
+  tent: 'lay loose foil over it, clear of the element',
+  lid: 'put the lid on',
+} as const;
 const COVERED_SHORT = { none: 'uncover', tent: 'foil', lid: 'lid' } as const;
 
 /** Changes of heat and cover that were asked for and come before it is done. */
@@ -45,7 +49,7 @@ function changes(stages: readonly BakeStage[], likely: number, kitchen?: Kitchen
     const cover = s.cover ?? 'none';
     const covers = cover !== (before.cover ?? 'none');
     const heats = s.ovenC !== before.ovenC;
-    const heat = dialIn(kitchen, s.ovenC);
+    const heat = dialIn(kitchen?.display.temperature, s.ovenC);
     const words = [...(heats ? [`turn the dial to ${heat}`] : []), ...(covers ? [COVERED[cover]] : [])];
     const short = [...(heats ? [heat] : []), ...(covers ? [COVERED_SHORT[cover]] : [])];
     if (words.length === 0) return [];
@@ -90,14 +94,14 @@ export function planOf(
     marks.push({
       kind: 'carry-over',
       atMin: whole(Math.max(m.likely, peak.s / 60)),
-      words: `the middle gains about ${degreesMore(kitchen, run.carryK)} more in the tin`,
+      words: `the middle gains about ${degreesMore(kitchen?.display.temperature, run.carryK)} more in the tin`,
     });
   return marks.sort((a, b) => a.atMin - b.atMin);
 }
 
 /** Advice on heat that the crust gives: lower for sides that get too dark, a cover for the whole of a long bake. */
 export function heatAdvice(run: Run, material: string, kitchen?: Kitchen): string | null {
-  const lower = `${dialStep(kitchen, 15)} lower`;
+  const lower = `${dialStep(kitchen?.display.temperature, 15)} lower`;
   const done = run.doneMin ?? 0;
   const { top, side, base } = run.browning;
   const tin = Math.max(Number.isFinite(side) ? side : 0, base);

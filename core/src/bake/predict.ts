@@ -97,13 +97,13 @@ function problemsOf(input: BakeInput, kitchen?: Kitchen): Problem[] {
   else if (input.ovenC < done + 15)
     add(
       'oven-cold',
-      `At ${degreesIn(kitchen, input.ovenC)} the middle would never reach ${degreesIn(kitchen, done)} in good time.`,
+      `At ${degreesIn(kitchen?.display.temperature, input.ovenC)} the middle would never reach ${degreesIn(kitchen?.display.temperature, done)} in good time.`,
       'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.',
     );
   else if (hottest > 320)
     add(
       'oven-hot',
-      `${degreesIn(kitchen, hottest)} is beyond a home oven.`,
+      `${degreesIn(kitchen?.display.temperature, hottest)} is beyond a home oven.`,
       'If it was meant in Fahrenheit, type F after it.',
     );
   if (input.hotTin && (input.tin.material === 'glass' || input.tin.material === 'ceramic'))

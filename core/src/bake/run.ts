@@ -90,15 +90,9 @@ function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
     const area = (areaAt(o, 0) + 4 * areaAt(o, mm / 2) + areaAt(o, mm)) / 6e6;
     const radius = Math.sqrt(area / Math.PI + inner * inner);
     const height = wanted / (Math.PI * (radius * radius - inner * inner));
-    return roundGrid(
-      radius,
-      inner,
-      height,
-      cells(o.tube > 0 || o.free ? 18 : 14),
-      cells(o.tube > 0 || o.free ? 20 : 16),
-      o.free ? 'open' : 'tin',
-      q,
-    );
+    // rings and pieces that stand free are heated from more sides, and need more cells to come within 2 %
+    const open = o.tube > 0 || o.free;
+    return roundGrid(radius, inner, height, cells(open ? 18 : 14), cells(open ? 20 : 16), o.free ? 'open' : 'tin', q);
   }
   const t = o.depth > 0 ? Math.min(1, mm / 2 / o.depth) : 0;
   const length = (o.base + (o.top - o.base) * t) / 1000;
@@ -118,7 +112,7 @@ function rimView(depthBelow: number, across: number): number {
 
 /** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
 const FIN_REACH_MM = 60;
-/** Bare wall that counts beside thin batter, in heights of its side; what more comes down spreads into the base. */
+/** Bare wall that counts beside thin batter, in heights of its side; what more comes down spreads into the base. A judgement. */
 const FIN_MOST = 1.5;
 
 /** The faces as they are with the batter risen `risen` times, under a cover. */

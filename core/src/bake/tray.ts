@@ -1,9 +1,9 @@
 import type { Outline } from '../tin/geometry.js';
 
-/** Between the rims of neighbouring cups of a tray, mm; 10 to 20 are usual. */
+/** Between the rims of neighbouring cups of a tray, mm; 10 to 20 are usual, by general knowledge of trays. */
 const GAP_MM = 15;
 
-/** A usual tray of 12 cups, 24 small or 6 large ones, m2: what stands in the oven's air, however many of its cups are meant. */
+/** A usual tray of 12 cups, 24 small or 6 large ones, m2, by the gap above: what stands in the oven's air, however many of its cups are meant. */
 export const TRAY_M2 = 0.085;
 
 /**

@@ -98,7 +98,7 @@ function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
   const inAt = unmould + time.late;
   const mixMin = MIX_MIN[family.methods[0] ?? 'muffin'] ?? 10;
   const mixAt = inAt + mixMin;
-  const ovenC = f.bake ? `${dialIn(kitchen, f.bake.ovenC)}${f.bake.fan ? ' fan' : ''}` : 'its heat';
+  const ovenC = f.bake ? `${dialIn(kitchen.display.temperature, f.bake.ovenC)}${f.bake.fan ? ' fan' : ''}` : 'its heat';
   const soft = softenMin(kitchen.roomC);
   if (creamed && has((r) => r === 'fat'))
     add(

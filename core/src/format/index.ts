@@ -103,6 +103,14 @@ const stage = Joi.object({
   cover: Joi.valid('none', 'tent', 'lid'),
 }).unknown(true);
 
+const setting = Joi.object({
+  ovenC: Joi.number().required(),
+  fan: Joi.boolean().required(),
+  minutes,
+  stages: Joi.array().items(stage),
+  hotTin: Joi.boolean(),
+}).unknown(true);
+
 const formula = Joi.object({
   format: Joi.valid('orvin.formula').required(),
   version: Joi.valid(1).required(),
@@ -128,21 +136,7 @@ const formula = Joi.object({
       }).unknown(true),
     )
     .required(),
-  bake: Joi.object({
-    ovenC: Joi.number().required(),
-    fan: Joi.boolean().required(),
-    minutes,
-    stages: Joi.array().items(stage),
-    hotTin: Joi.boolean(),
-    stated: Joi.object({
-      ovenC: Joi.number().required(),
-      fan: Joi.boolean().required(),
-      minutes,
-      stages: Joi.array().items(stage),
-      hotTin: Joi.boolean(),
-      batterG: positive,
-    }).unknown(true),
-  }).unknown(true),
+  bake: setting.keys({ stated: setting.keys({ batterG: positive }) }),
   tins: Joi.array().items(tinUse),
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
   ingredients: Joi.array().items(ownIngredient),

@@ -1,5 +1,8 @@
 import type { BakeInput, FamilyId, Tin } from '../../src/index.js';
+import { evaporationFor } from '../../src/bake/physics.js';
+import { middleCell } from '../../src/bake/readings.js';
 import type { Setup } from '../../src/bake/run.js';
+import { temperatureOf, type Model, type State, type Wall } from '../../src/bake/state.js';
 import { setupOf } from '../../src/bake/setup.js';
 
 /** Home-baking times as commonly stated: light metal tin, middle rack, still oven. Depth 2 in where not said. */
@@ -12,6 +15,37 @@ export interface HomeCase {
   readonly early: number;
   readonly late: number;
 }
+
+/** An ordinary cake's crumb, for `tabulate`. */
+export const crumb = {
+  kS: 0.33,
+  beta: 0.35,
+  aw: 0.93,
+  eps0: 0.15,
+  rise: 1.7,
+  rho: 980,
+  cp: 2650,
+  water: 0.3,
+  pressure: 101325,
+};
+const metal: Wall = { law: { h: 5, eps: 0.6, evaporation: 0 }, capacity: 2200, resistance: 0 };
+/** The open face of a cake in a still oven, and a light metal tin around it. */
+export const openTop: Wall = { law: { h: 5, eps: 0.9, evaporation: evaporationFor(5) }, capacity: 0, resistance: 0 };
+export const tinned: Model['walls'] = { base: metal, tin: metal, 'inner tin': metal, open: openTop };
+
+/** The coldest temperature in the middle of a bake, °C. */
+export const coldest = (s: State): number => temperatureOf(s, middleCell(s));
+
+/** A 23 cm round of light metal. */
+export const round23: Tin = {
+  id: 'r',
+  name: 'round',
+  shape: 'round',
+  topMm: 229,
+  baseMm: 229,
+  depthMm: 55,
+  material: 'light metal',
+};
 
 const inch = 25.4;
 type Size = readonly [top: number, depth: number, more?: Partial<Record<'top2' | 'base' | 'tube', number>>];

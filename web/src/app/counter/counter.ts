@@ -73,7 +73,7 @@ export class Counter implements OnDestroy {
         ? [
             {
               key: 's:fill',
-              words: `${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
+              words: `${f.bake?.hotTin ? 'Mind the hot tin and its handle. ' : ''}${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
               amount: '',
               measured: '',
               kind: 'step' as const,

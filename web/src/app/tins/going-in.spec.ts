@@ -84,8 +84,11 @@ describe('how a bake goes in', () => {
   it('refuses what no oven does, in words, and keeps what stood', async () => {
     await enter('The oven when it goes in', 'warming');
     await enter('What the oven has reached', '250');
-    expect(page().querySelector('[role=alert]')?.textContent).toContain('it cannot have reached 250 °C');
+    expect(page().querySelector('[role=alert]')?.textContent).toContain(
+      'it cannot have reached 250 °C. It stays at 100 °C',
+    );
     expect(desk.plan().ovenReachedC).toBe(100);
+    await enter('What the oven has reached', '0');
     await enter('What the oven has reached', '80');
     expect(desk.plan().ovenReachedC).toBe(80);
     await press('then change heat or cover');
@@ -95,7 +98,10 @@ describe('how a bake goes in', () => {
     minute.value = '25';
     minute.dispatchEvent(new Event('change', { bubbles: true }));
     await settle();
-    expect(page().querySelector('[role=alert]')?.textContent).toContain('a change after 25 minutes already');
+    expect(page().querySelector('[role=alert]')?.textContent).toContain(
+      'a change after 25 minutes already. This one stays at 30',
+    );
+    expect(minute.value).toBe('30');
     expect(laterStages(now()).map((s) => s.fromMin)).toEqual([25, 30]);
   });
 
@@ -104,6 +110,10 @@ describe('how a bake goes in', () => {
     await press('then change heat or cover');
     await enter('Heat after 25 minutes', '325');
     expect(laterStages(now())[0]?.ovenC).toBe(163);
+    // a thermometer's reading is shown as it was typed, not as a dial is marked
+    await enter('The oven when it goes in', 'warming');
+    await enter('What the oven has reached', '203');
+    expect(page().textContent).toContain('Into an oven at 203 °F');
     expect(page().textContent).toContain('after 25 min 325 °F, loose foil over it');
   });
 
@@ -144,6 +154,12 @@ describe('how a bake goes in', () => {
     cutting.componentRef.setInput('fit', fitTins({ ...base, tins: [] }, [{ tin, count: 1 }])[0]);
     await fixture.whenStable();
     expect((page().querySelector('[aria-label="Size in cm"]') as HTMLInputElement).value).toBe('5');
+    await enter('Shape of the pieces', 'wedges');
+    await typed('Wedges of a round', 'many');
+    expect(page().textContent).toContain('a round makes 2 to 24 wedges');
+    expect(all(page(), 'button').length).toBe(0);
+    await typed('Wedges of a round', '6');
+    expect(page().textContent).toMatch(/\d+ wedges of \d+ g/);
     await typed('Thickness in mm', '900');
     expect(page().textContent).toContain('between 5 and 80 mm thick');
     expect(all(page(), 'button').length).toBe(0);

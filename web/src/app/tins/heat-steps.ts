@@ -27,7 +27,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
       <p class="label">How it goes in</p>
       <p class="small said">
         {{ words() }}
-        <button type="button" class="link" (click)="open.set(!open())" [attr.aria-expanded]="open()">
+        <button type="button" class="word" (click)="open.set(!open())" [attr.aria-expanded]="open()">
           {{ open() ? 'that is all' : 'change' }}
         </button>
       </p>
@@ -38,12 +38,12 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
           <option value="hot" [selected]="reached() === null">into a hot oven</option>
           <option value="warming" [selected]="reached() !== null">into an oven not hot yet</option>
         </select>
-        @if (reached(); as c) {
+        @if (reached() !== null) {
           <input
             class="field heat"
             aria-label="What the oven has reached"
             autocomplete="off"
-            [value]="degrees(c, true)"
+            [value]="degrees(reached()!)"
             (change)="setReached($event)"
           />
         }
@@ -57,7 +57,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
           }
         </select>
         @if (later().length === 0) {
-          <button type="button" class="link" (click)="add()">then change heat or cover</button>
+          <button type="button" class="word" (click)="add()">then change heat or cover</button>
         }
       </div>
       @for (s of later(); track $index) {
@@ -92,14 +92,14 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
           </select>
           <button
             type="button"
-            class="link"
+            class="word"
             (click)="remove($index)"
             [attr.aria-label]="'Leave out the change after ' + s.fromMin + ' minutes'"
           >
             leave out
           </button>
           @if ($last && later().length < 4) {
-            <button type="button" class="link" (click)="add()">and then</button>
+            <button type="button" class="word" (click)="add()">and then</button>
           }
         </div>
       }
@@ -141,14 +141,6 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
       text-align: right;
       font-weight: 650;
     }
-    .link {
-      border: 0;
-      background: none;
-      color: var(--rim);
-      text-decoration: underline;
-      cursor: pointer;
-      min-height: 1.9rem;
-    }
   `,
 })
 export class HeatSteps {
@@ -165,7 +157,7 @@ export class HeatSteps {
     const cover = (id: Cover | undefined, how: 'words' | 'later'): string =>
       COVERS.find((x) => x.id === (id ?? 'none'))?.[how] ?? '';
     return [
-      c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c, true)}`,
+      c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c)}`,
       this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
       ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
       ...this.later().map((s) => `after ${s.fromMin} min ${degrees(s.ovenC, true)}, ${cover(s.cover, 'later')}`),
@@ -191,7 +183,7 @@ export class HeatSteps {
     if (c === null) return;
     if (c < 0 || c > this.setting().ovenC) {
       this.problem.set(
-        `The oven is set to ${degrees(this.setting().ovenC, true)}; it cannot have reached ${degrees(c)}.`,
+        `The oven is set to ${degrees(this.setting().ovenC, true)}; it cannot have reached ${degrees(c)}. It stays at ${degrees(this.reached() ?? 100)}.`,
       );
       return;
     }
@@ -224,11 +216,13 @@ export class HeatSteps {
     const fromMin = Math.round(Number(field.value));
     const other = this.later().some((s, k) => k !== i && s.fromMin === fromMin);
     if (!(fromMin >= 1 && fromMin <= 360) || other) {
+      const was = this.later()[i]?.fromMin;
       this.problem.set(
-        other
+        (other
           ? `There is a change after ${fromMin} minutes already.`
-          : 'A change comes between 1 and 360 minutes after it goes in.',
+          : 'A change comes between 1 and 360 minutes after it goes in.') + ` This one stays at ${was}.`,
       );
+      field.value = String(was ?? '');
       return;
     }
     this.change(i, { fromMin });
@@ -246,11 +240,11 @@ export class HeatSteps {
     );
   }
 
-  /** A heat as typed, °C; says what is wrong with one that cannot be read, and leaves it standing. */
+  /** A heat as typed, °C; says what is wrong with one that cannot be read. */
   private read(e: Event, was: number): number | null {
     const field = e.target as HTMLInputElement;
     const read = readDegrees(field.value);
-    if (!read) this.problem.set(`"${field.value}" is no heat I can read. Try ${degrees(was, true)}.`);
+    if (!read) this.problem.set(`"${field.value}" is no heat I can read. It stays ${degrees(was, true)}.`);
     return read?.ovenC ?? null;
   }
 

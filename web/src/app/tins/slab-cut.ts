@@ -60,9 +60,7 @@ const INCH = 25.4;
       }
     </form>
     <p class="small" [class.faulty]="touched() && !made()" aria-live="polite">
-      {{
-        touched() ? (made()?.words ?? 'Pieces are between 2 and 40 cm across and between 5 and 80 mm thick.') : now()
-      }}
+      {{ touched() ? (made()?.words ?? bounds()) : now() }}
     </p>
   `,
   styles: `
@@ -100,6 +98,10 @@ export class SlabCut {
     return `${n} of ${Math.round(this.fit().perCupG)} g as it is.`;
   });
   protected readonly unit = computed(() => (this.desk.kitchen().display.length === 'in' ? 'in' : 'cm'));
+  protected readonly bounds = computed(
+    () =>
+      `Pieces are between ${this.unit() === 'in' ? '1 and 15 inches' : '2 and 40 cm'} across and between 5 and 80 mm thick; a round makes 2 to 24 wedges.`,
+  );
   private readonly perUnit = computed(() => (this.unit() === 'in' ? INCH : 10));
   /** What stands in the fields: the slab's own, until something is typed. */
   protected readonly sizeTyped = linkedSignal(() =>
@@ -111,9 +113,11 @@ export class SlabCut {
     const { tin, batterG, count, fill, capacityMl } = this.fit();
     const sizeMm = number(this.sizeTyped()) * this.perUnit();
     const thickMm = number(this.thickTyped());
-    if (!(sizeMm >= 20 && sizeMm <= 400 && thickMm >= 5 && thickMm <= 80)) return null;
+    const wedges = number(this.wedges());
+    const sized = sizeMm >= 20 && sizeMm <= 400 && thickMm >= 5 && thickMm <= 80;
+    if (!sized || !(wedges >= 2 && wedges <= 24)) return null;
     const density = batterG / Math.max(1e-6, fill * capacityMl);
-    const cut = cutSlab(batterG * count, density, this.shape(), sizeMm, thickMm, number(this.wedges()));
+    const cut = cutSlab(batterG * count, density, this.shape(), sizeMm, thickMm, wedges);
     const piece = cutTin(cut, this.shape(), sizeMm, thickMm, fill * capacityMl * count, fill);
     if (!piece) return { words: `There is not enough dough for one piece of that size.`, differs: false, use: null };
     return {

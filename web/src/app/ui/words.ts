@@ -1,19 +1,14 @@
 import { signal } from '@angular/core';
-import { toCelsius, toFahrenheit, type BakeSetting, type TinUse } from '@orvin/core';
+import { degreesIn, degreesMore, dialIn, toCelsius, type BakeSetting, type TinUse } from '@orvin/core';
 
 /** The scale that the kitchen's oven is marked in; set by the desk, followed by every view. */
 export const ovenScale = signal<'C' | 'F'>('C');
 
 /** A temperature as this kitchen reads it: `175 °C`, `347 °F`. Dials in °F are marked in steps of five. */
-export const degrees = (c: number, dial = false): string => {
-  if (ovenScale() === 'C') return `${Math.round(c)} °C`;
-  const f = toFahrenheit(c);
-  return `${dial ? 5 * Math.round(f / 5) : Math.round(f)} °F`;
-};
+export const degrees = (c: number, dial = false): string => (dial ? dialIn : degreesIn)(ovenScale(), c);
 
 /** A difference of temperature as this kitchen reads it: `10 °C`, `18 °F`. */
-export const degreesBy = (k: number): string =>
-  ovenScale() === 'C' ? `${Math.round(k)} °C` : `${Math.round(k * 1.8)} °F`;
+export const degreesBy = (k: number): string => degreesMore(ovenScale(), k);
 
 /** Reads a heat typed for the oven: `180`, `350 F`, `160 fan`. A bare number is in the kitchen's own scale. */
 export function readDegrees(text: string): { ovenC: number; fan: boolean } | null {
