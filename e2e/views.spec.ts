@@ -291,6 +291,29 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
   await expect.poll(() => likelyMinutes(page)).toBe(hot);
 });
 
+test('tins: a slab is cut anew, and so many pieces of a weight are made', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.goto('/tins/cheese-and-thyme-scones');
+  await expect(page.getByText(/8 of \d+ g as it is/)).toBeVisible();
+  await page.getByLabel('Shape of the pieces').selectOption('squares');
+  await page.getByLabel('Size in cm').fill('5');
+  await expect(page.getByText(/Rolled 23 mm thick it cuts into \d+, \d+ g each/)).toBeVisible();
+  await page.getByRole('button', { name: 'cut it so' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^The \d+ cut squares, 5 cm instead of/);
+  await expect(page.locator('.head')).toContainText('the batter as it is');
+  await expect(page.locator('orvin-pair')).toContainText(/cut squares, 5 cm/);
+  await page.getByRole('button', { name: 'back to its own tin' }).click();
+
+  const bar = page.getByRole('region', { name: 'Scale' });
+  await bar.getByLabel('scale by').selectOption('pieces');
+  await bar.getByLabel('how much').fill('10 of 60 g');
+  await expect(bar.getByText(/600 g of batter/)).toBeVisible();
+  await bar.getByRole('button', { name: 'scale it' }).click();
+  await expect(page.getByText(/The formula is scaled × 0\.\d+/)).toBeVisible();
+  await page.goto('/counter/cheese-and-thyme-scones');
+  await expect(page.getByText(/^Bake at 215 °C\. First look at \d+ minutes/)).toBeVisible();
+});
+
 test('tins: the formula is scaled to what there is, refused what cannot be, and rounded to the kitchen', async ({
   page,
 }) => {

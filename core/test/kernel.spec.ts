@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { boxGrid, roundGrid, type Grid } from '../src/bake/grid.js';
 import { AXIS, BAKE, END, FACE, layoutOf } from '../src/bake/layout.js';
-import { DRYING_RISE, MIN, tabulate } from '../src/bake/physics.js';
-import { readOut } from '../src/bake/readings.js';
+import { DRYING_RISE, MIN, plainTables, tabulate } from '../src/bake/physics.js';
+import { enthalpy, readOut } from '../src/bake/readings.js';
 import {
   begin,
   dryness,
@@ -148,6 +148,35 @@ describe('bakes in the kernel', () => {
         },
       ),
     );
+  });
+
+  it('begin with a hot tin whose heat goes into the batter, joule for joule', () => {
+    const still = { law: { h: 0, eps: 0, evaporation: 0 }, capacity: 20000, resistance: 0 };
+    // of a batter that does not rise: one that does climbs up more of the hot wall
+    const plain = plainTables(0.4, tables.rhoCp);
+    const shut: Model = {
+      ...small,
+      tables: plain,
+      walls: { base: still, tin: still, 'inner tin': still, open: still },
+      tinC: 180,
+    };
+    const s = run(begin(shut), 800, 20);
+    // base and side are tin; the open top starts as the batter does
+    const [r, h] = [0.06, 0.03];
+    const metal = still.capacity * Math.PI * (r * r + 2 * r * h);
+    const all = still.capacity * Math.PI * (2 * r * r + 2 * r * h) + tables.rhoCp * small.grid.volume;
+    expect(readOut(s).mean).toBeCloseTo(20 + (metal * 160) / all, 0);
+    expect(enthalpy(s)).toBeCloseTo(heatTaken(s), 3);
+    const cold = run(begin({ ...shut, tinC: 20 }), 50, 20);
+    expect(heatTaken(cold)).toBeCloseTo(0, 6);
+  });
+
+  it('keep their heat whatever the steps, long or short by turns', () => {
+    for (const model of [small, large, tube]) {
+      const s = begin(model);
+      for (let i = 0; i < 200; i++) step(s, i % 3 === 0 ? 2 : i % 3 === 1 ? 15 : 7, i < 120 ? 200 : 150);
+      expect(Math.abs(enthalpy(s) - heatTaken(s)) / heatTaken(s)).toBeLessThan(1e-9);
+    }
   });
 
   it('stand in the open above a rim: the rows above it take what a bare top would', () => {

@@ -9,8 +9,10 @@ import {
   statedSetting,
   withSetting,
   withStages,
+  type BakeInput,
   type BakeSetting,
   type BakeStage,
+  type Cover,
   type Kitchen,
 } from '../src/index.js';
 import { round23 } from './support/heat.js';
@@ -68,6 +70,36 @@ describe('changes of heat and cover', () => {
     expect(back.minutes).toBeUndefined();
     expect(statedSetting(back)).toEqual({ ...b, batterG: 700 });
     expect(putBy({ ovenC: 175, fan: true }, 700)).toEqual({ ovenC: 175, fan: true });
+  });
+
+  it('are told as what to do at the oven, and only when something changes', () => {
+    const told = (later: readonly BakeStage[], cover: Cover = 'none'): string[] => {
+      const { stages } = withStages({ ovenC: 180, fan: false }, cover, later);
+      const input: BakeInput = { tin: round23, batterG: 800, family: 'butter-cake-lean', ovenC: 180, stages };
+      return predictBake(input, defaultKitchen)
+        .plan.filter((m) => m.kind === 'change')
+        .map((m) => m.words);
+    };
+    expect(told([{ fromMin: 10, ovenC: 180, cover: 'none' }], 'lid')).toEqual(['take the cover off']);
+    expect(told([{ fromMin: 10, ovenC: 180, cover: 'lid' }])).toEqual(['put the lid on']);
+    expect(told([{ fromMin: 10, ovenC: 165 }])).toEqual(['turn the dial to 165 °C']);
+    expect(told([{ fromMin: 10, ovenC: 180 }])).toEqual([]);
+    expect(
+      told([
+        { fromMin: 8, ovenC: 170, cover: 'tent' },
+        { fromMin: 16, ovenC: 170 },
+      ]),
+    ).toEqual(['turn the dial to 170 °C and lay loose foil over it, clear of the element', 'take the cover off']);
+    // a stage that no home oven reaches is refused like a dial that is none
+    const hot = predictBake({
+      tin: round23,
+      batterG: 800,
+      family: 'muffin',
+      ovenC: 180,
+      stages: [{ fromMin: 5, ovenC: 400 }],
+    });
+    expect(hot.minutes.likely).toBe(0);
+    expect(hot.problems[0]?.id).toBe('oven-hot');
   });
 
   it('come in the plan, in the kitchen’s degrees, as far as they come before it is done', () => {

@@ -1,9 +1,21 @@
 import { TestBed } from '@angular/core/testing';
-import { allItems, defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import {
+  allItems,
+  defaultKitchen,
+  putBy,
+  scale,
+  withSetting,
+  withStages,
+  type BakeRecord,
+  type BakeSetting,
+  type Formula,
+  type KnownBake,
+  type Tin,
+} from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
-import { knownBakes, place } from './bakery';
+import { Bakery, knownBakes, place } from './bakery';
 import { Desk } from './desk';
 
 const f: Formula = {
@@ -138,5 +150,43 @@ describe('the bakery', () => {
       bake({ ovenId: 'another' }),
     ]);
     expect(known.map((k) => k.kind).sort()).toEqual(['logged', 'stated']);
+  });
+
+  it('takes a stated time for what it was stated for, whatever the dial and the batter are now', () => {
+    const of = (g: Formula): KnownBake | undefined => knownBakes(g, defaultKitchen, [])[0];
+    const bake = f.bake as BakeSetting;
+    const was = of(f);
+    expect(was?.minutes).toBeCloseTo(Math.sqrt(50 * 60), 6);
+    const turned = of({ ...f, bake: withSetting(bake, { ovenC: 150, hotTin: true }) });
+    expect(turned).toEqual(was);
+    const under = withStages({ ...bake, minutes: { early: 58, late: 66 } }, 'lid');
+    expect(of({ ...f, bake: under })?.input.stages?.[0]?.cover).toBe('lid');
+    // half the batter in the same tin: the time still speaks of the whole
+    const whole = was?.input.batterG ?? 0;
+    const half = scale({ ...f, bake: putBy(bake, whole) }, { by: 'factor', factor: 0.5 }).formula;
+    expect(of(half)?.input.batterG).toBe(whole);
+    expect(of({ ...f, bake: { ovenC: 175, fan: false } })).toBeUndefined();
+  });
+
+  it('follows the tin that is looked at, with the oven as it is when it goes in', async () => {
+    const store = await openKitchen();
+    const [a, b] = [defaultKitchen.tins[0], defaultKitchen.tins[1]] as [Tin, Tin];
+    const tins = [
+      { tin: a, count: 1 },
+      { tin: b, count: 1 },
+    ];
+    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: { tins, ovenReachedC: 90 } });
+    const [desk, bakery] = [TestBed.inject(Desk), TestBed.inject(Bakery)];
+    await desk.pickUp('loaf');
+    expect(bakery.target()?.inputs.map((i) => i.ovenReachedC)).toEqual([90, 90]);
+    expect(bakery.shownFit()?.tin.id).toBe(a.id);
+    bakery.show(b.id);
+    expect(bakery.shownFit()?.tin.id).toBe(b.id);
+    // one that is taken out is no longer looked at
+    desk.setTins([{ tin: a, count: 1 }]);
+    expect(bakery.shownFit()?.tin.id).toBe(a.id);
+    desk.putDown();
+    await store.settled();
+    await closeKitchen(store);
   });
 });

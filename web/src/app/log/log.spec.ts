@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { type BakeRecord, type Formula } from '@orvin/core';
+import { defaultKitchen, withStages, type BakeRecord, type Formula } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom, filter } from 'rxjs';
 import type { Store } from '../data/store';
@@ -71,6 +71,31 @@ describe('logging a bake', () => {
     expect(list[0]?.predicted?.likely).toBeGreaterThan(30);
     expect(list[0]?.versionId).toBe('loaf@1');
     expect(list[0]?.family).toBe(f.family);
+  });
+
+  it('keeps how it went in, for the tin that was looked at', async () => {
+    const desk = TestBed.inject(Desk);
+    const bakery = TestBed.inject(Bakery);
+    const own = f.tins?.[0];
+    const other = defaultKitchen.tins[0];
+    if (!own || !other || !f.bake) return fail('the recipe names no tin');
+    await desk.change('into two tins, hot, in a cold oven', {
+      formula: { ...f, bake: withStages({ ...f.bake, hotTin: true }, 'tent') },
+      plan: { tins: [own, { tin: other, count: 1 }], ovenReachedC: 60 },
+    });
+    bakery.show(other.id);
+    await fixture.whenStable();
+    await expectAsync(
+      until(() => bakery.shownFit()?.tin.id === other.id && bakery.targetBake()?.ok === true),
+    ).toBeResolvedTo(true);
+    await log('70');
+    if ((await bakes()).length === 0) await log('70');
+    const [bake] = await firstValueFrom(store.bakes$.pipe(filter((b) => b.length > 0)));
+    expect(bake?.tin.tin.id).toBe(other.id);
+    expect(bake?.hotTin).toBeTrue();
+    expect(bake?.ovenReachedC).toBe(60);
+    expect(bake?.stages?.[0]?.cover).toBe('tent');
+    expect(bake?.composition?.water).toBeGreaterThan(0.2);
   });
 
   it('doubts a time far from any prediction once, then believes it', async () => {
