@@ -73,7 +73,7 @@ export class Counter implements OnDestroy {
         ? [
             {
               key: 's:fill',
-              words: `${f.bake?.hotTin ? 'Mind the hot tin and its handle. ' : ''}${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g in each${fit.tinReadsG ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
+              words: `${f.bake?.hotTin ? 'Mind the hot tin and its handle. ' : ''}${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g${fit.count * (fit.tin.cups ?? 1) > 1 ? ' in each' : ''}${fit.tinReadsG && !f.bake?.hotTin ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
               amount: '',
               measured: '',
               kind: 'step' as const,
