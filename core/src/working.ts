@@ -64,7 +64,21 @@ export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js
 export type { Sample, Section } from './bake/record.js';
 export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
-export { planDay, softenMin, type DayBake, type DayPlan, type Task, type TaskKind } from './day/plan.js';
+export { steps, type CounterPlan } from './counter/steps.js';
+export { stepKinds, type Rescue, type Step, type StepAmount, type StepKind } from './counter/step.js';
+export { butterWait, eggWait } from './counter/prepare.js';
+export { earliestServe, planDay } from './day/plan.js';
+export {
+  taskKinds,
+  type Concession,
+  type DayBake,
+  type DayOptions,
+  type DayPlan,
+  type OvenStay,
+  type Pin,
+  type Task,
+  type TaskKind,
+} from './day/task.js';
 
 export { defaultKitchen } from './kitchen/default.js';
 export { catalogueRow, ingredientOf, ingredients } from './ingredient/catalogue.js';

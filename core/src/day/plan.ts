@@ -1,204 +1,212 @@
-import { statedSetting } from '../bake/stages.js';
-import { familyOf } from '../balance/families.js';
-import { weigh } from '../balance/weigh.js';
 import type { Problem } from '../errors.js';
-import { allItems, ingredientFor } from '../formula/formula.js';
-import type { Formula, Kitchen } from '../formula/types.js';
-import { dialIn } from '../quantity/degrees.js';
-import { outlineOf } from '../tin/geometry.js';
+import type { Kitchen } from '../formula/types.js';
+import { defaultKitchen } from '../kitchen/default.js';
+import { concessionsFor, leastDelay, shortest } from './concede.js';
+import { AHEAD_MIN, dayModel, nodesFor, type DayModel } from './model.js';
+import { heldBy } from './network.js';
+import { bestDay, type Found } from './search.js';
+import type { DayBake, DayOptions, DayPlan, OvenStay, Task } from './task.js';
 
-export interface DayBake {
-  readonly id: string;
-  readonly formula: Formula;
-  /** Likely minutes in the oven; the formula's own time, or its family's usual, when absent. */
-  readonly minutes?: { readonly early: number; readonly likely: number; readonly late: number };
+const MIN = 60_000;
+
+/** What comes of a model and a day found for it. */
+function tasksOf(m: DayModel, f: Found, bakes: readonly DayBake[], options: DayOptions): Task[] {
+  return m.activities
+    .map((a, v): Task => {
+      const x = f.x[v] as number;
+      const serve = m.bakes[a.bake]?.serve ?? 0;
+      return {
+        id: a.id,
+        bakeId: bakes[a.bake]?.id ?? '',
+        kind: a.kind,
+        words: a.words,
+        detail: a.detail,
+        beforeMin: serve - x,
+        minutes: a.minutes,
+        startsAt: m.origin + x * MIN,
+        hands: a.hands,
+        movable: a.movable,
+        why: options.pins?.[a.id]
+          ? 'held there'
+          : (heldBy(f.x, f.links, v, (w) => m.activities[w]?.kind === 'ready')[0]?.why ??
+            'it is ready when it is wanted'),
+        pinned: options.pins?.[a.id] !== undefined,
+      };
+    })
+    .sort((a, b) => a.startsAt - b.startsAt || a.id.localeCompare(b.id));
 }
 
-export type TaskKind =
-  'butter out' | 'eggs out' | 'oven on' | 'tins' | 'weigh' | 'mix' | 'in' | 'look' | 'out' | 'unmould' | 'ready';
-
-export interface Task {
-  readonly id: string;
-  readonly bakeId: string;
-  readonly kind: TaskKind;
-  readonly words: string;
-  readonly detail: string;
-  /** Minutes before serving at which it starts; negative offsets never occur. */
-  readonly beforeMin: number;
-  readonly minutes: number;
-  /** Instant, ms since 1970. */
-  readonly startsAt: number;
-  /** Whether it needs hands, rather than waiting. */
-  readonly hands: boolean;
+function staysOf(m: DayModel, f: Found, bakes: readonly DayBake[]): OvenStay[] {
+  const first = m.model.resources.length - m.ovens.length;
+  return m.bakes
+    .map((b, i): OvenStay => {
+      const startsAt = m.origin + (f.x[b.into] as number) * MIN;
+      const oven = m.ovens[(f.oven[i] ?? first) - first];
+      return {
+        bakeId: bakes[i]?.id ?? '',
+        ovenId: oven?.id ?? 'oven',
+        ovenC: oven?.fan && !bakes[i]?.formula.bake?.fan ? b.heat - 20 : (bakes[i]?.formula.bake?.ovenC ?? b.heat),
+        startsAt,
+        endsAt: startsAt + b.late * MIN,
+      };
+    })
+    .sort((a, b) => a.startsAt - b.startsAt);
 }
 
-export interface DayPlan {
-  readonly tasks: readonly Task[];
-  readonly problems: readonly Problem[];
-}
-
-const PREHEAT_MIN = 25;
-const MIX_MIN: Readonly<Record<string, number>> = {
-  'rub-in': 12,
-  muffin: 8,
-  creaming: 18,
-  'one-bowl': 8,
-  'melt-and-stir': 12,
-  coating: 14,
-};
-
-/** Minutes for butter to reach 18–20 °C from the fridge, by room temperature; cut in pieces. */
-export const softenMin = (roomC: number): number =>
-  Math.round(Math.min(180, Math.max(30, 60 * Math.pow(20 / Math.max(12, roomC), 2.2))));
-
-function bakeMinutes(b: DayBake): { early: number; likely: number; late: number } {
-  if (b.minutes) return b.minutes;
-  const m = statedSetting(b.formula.bake)?.minutes;
-  if (m) return { early: m.early, likely: (m.early + m.late) / 2, late: m.late };
-  const free = b.formula.tins?.[0] ? outlineOf(b.formula.tins[0].tin).free : false;
-  return free ? { early: 14, likely: 18, late: 24 } : { early: 30, likely: 40, late: 55 };
-}
-
-/** Tasks of one bake, each so many minutes before serving, latest last. */
-function tasksOf(b: DayBake, kitchen: Kitchen, serveAt: number): Task[] {
-  const f = b.formula;
-  const family = familyOf(f.family);
-  const w = weigh(f, kitchen);
-  const time = bakeMinutes(b);
-  const has = (test: (role: string, id: string) => boolean): boolean =>
-    allItems(f).some((i) => {
-      const g = ingredientFor(f, i, kitchen);
-      return test(g.role, g.id);
-    });
-  const creamed = family.methods[0] === 'creaming';
-  const rubbed = family.methods[0] === 'rub-in';
-  const out: Task[] = [];
-  const add = (
-    kind: TaskKind,
-    beforeMin: number,
-    minutes: number,
-    words: string,
-    detail: string,
-    hands: boolean,
-  ): void =>
-    void out.push({
-      id: `${b.id}:${kind}`,
-      bakeId: b.id,
-      kind,
-      words,
-      detail,
-      beforeMin,
-      minutes,
-      hands,
-      startsAt: serveAt - Math.round(beforeMin * 60_000),
-    });
-  const ready = family.coolRackMin;
-  const unmould = ready + family.coolTinMin;
-  // counts on the late end, so that serving is met when the bake takes its time
-  const inAt = unmould + time.late;
-  const mixMin = MIX_MIN[family.methods[0] ?? 'muffin'] ?? 10;
-  const mixAt = inAt + mixMin;
-  const ovenC = f.bake ? `${dialIn(kitchen.display.temperature, f.bake.ovenC)}${f.bake.fan ? ' fan' : ''}` : 'its heat';
-  const soft = softenMin(kitchen.roomC);
-  if (creamed && has((r) => r === 'fat'))
-    add(
-      'butter out',
-      mixAt + soft,
-      soft,
-      'Butter out of the fridge',
-      `to be soft, 18–20 °C, in ${soft} minutes at ${Math.round(kitchen.roomC)} °C`,
-      false,
-    );
-  if (!rubbed && has((r) => r === 'egg'))
-    add('eggs out', mixAt + 45, 45, 'Eggs and dairy out', 'or eggs 5–10 minutes in hot tap water', false);
-  add(
-    'oven on',
-    inAt + PREHEAT_MIN,
-    PREHEAT_MIN,
-    `Oven on, ${ovenC}`,
-    'a thermometer on the rack is the truth, not the beep',
-    false,
-  );
-  add(
-    'weigh',
-    mixAt + 12,
-    12,
-    'Weigh everything out',
-    `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`,
-    true,
-  );
-  const tin = f.tins?.[0];
-  add(
-    'tins',
-    mixAt + 18,
-    6,
-    tin ? `Prepare ${tin.count === 1 ? 'the' : tin.count} ${tin.tin.name}` : 'Prepare the tin',
-    tin && outlineOf(tin.tin).free ? 'line the tray' : 'grease and line',
-    true,
-  );
-  add(
-    'mix',
-    mixAt,
-    mixMin,
-    `Mix, ${family.methods[0] ?? 'one-bowl'} method`,
-    w.lift.standMin < 30
-      ? `straight into the oven: the batter may stand ${w.lift.standMin} minutes at most`
-      : 'no hurry after mixing',
-    true,
-  );
-  add('in', inAt, 2, 'Into the oven', 'quickly; the door costs heat', true);
-  add('look', inAt - Math.max(1, time.early * 0.95), 1, 'First look', family.signs, true);
-  add(
-    'out',
-    inAt - time.likely,
-    2,
-    'Likely out',
-    `${Math.round(time.early)}–${Math.round(time.late)} minutes in the oven; ${family.signs}`,
-    true,
-  );
-  if (family.coolTinMin > 0)
-    add('unmould', ready, 3, 'Out of the tin, onto a rack', `after ${family.coolTinMin} minutes`, true);
-  add('ready', 0, 0, 'Ready to cut', `keeps ${family.keeps}`, false);
-  return out;
+/** Why the first thing of a day cannot begin later: what holds it, the longest waits first. */
+function reasonsFor(m: DayModel, f: Found): string {
+  let first = 0;
+  f.x.forEach((x, v) => {
+    if (x < (f.x[first] as number)) first = v;
+  });
+  const path = heldBy(f.x, f.links, first, (v) => m.activities[v]?.kind === 'ready');
+  return [...path]
+    .filter((l) => l.min > 5)
+    .sort((a, b) => b.min - a.min)
+    .slice(0, 3)
+    .map((l) => (/^(one pair|\d+ pairs|the |one mixer)/.test(l.why) ? `${l.why} is taken` : l.why))
+    .filter((w, i, all) => all.indexOf(w) === i)
+    .join('; ');
 }
 
 /**
- * Plans bakes back from the serving time: each bake's tasks with their offsets. This first version plans every bake by
- * itself and reports bakes that want the oven at different heats at the same time; it does not move them yet.
+ * Plans bakes back from the serving time: hands, mixer, bowls, tins, ovens with one heat at a time, cooling racks; waits
+ * at room temperature; how long each batter may stand. In this order: on time, no limit broken, least waiting beyond
+ * need, latest start, fewest changes of an oven's heat. The best there is for up to three bakes; for more, `gapMin` says
+ * how far it may be off. Instants are ms since 1970, and minutes are elapsed ones, whatever clocks do that night.
  *
- * @param serveAt instant when everything is to be ready, ms since 1970
- * @param now instant of planning, ms since 1970; handed in, core has no clock
+ * When the time cannot be met, the plan is for the earliest that can, a problem says what stands in the way, and
+ * `concessions` what could be given way on.
+ *
+ * @param serveAt instant when everything is to be ready
+ * @param now instant of planning; handed in, core has no clock. Nothing is planned before it but what is pinned
  */
-export function planDay(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: number, now: number): DayPlan {
-  const tasks = bakes
-    .flatMap((b) => tasksOf(b, kitchen, serveAt))
-    .sort((a, b) => a.startsAt - b.startsAt || a.id.localeCompare(b.id));
+export function planDay(
+  bakes: readonly DayBake[],
+  kitchen: Kitchen = defaultKitchen,
+  serveAt: number,
+  now: number,
+  options: DayOptions = {},
+): DayPlan {
+  const maxNodes = options.maxNodes ?? nodesFor(bakes.length);
+  if (bakes.length === 0) return nothing(serveAt);
   const problems: Problem[] = [];
-  const first = tasks[0];
-  if (first && first.startsAt < now) {
-    const late = Math.ceil((now - first.startsAt) / 60_000);
+  const held = Object.keys(options.pins ?? {}).length > 0;
+  // a day that nothing holds can be moved as a whole: found once without regard to now, it is often early enough
+  let m = dayModel(bakes, kitchen, serveAt, held ? now : null, options);
+  let f = bestDay(m.model, 'waiting first', maxNodes);
+  const soonest = (now - m.origin) / MIN;
+  let ideal: Found | null = null;
+  if (!held && f && f.score.start < soonest) {
+    ideal = shortest(bakes, kitchen, serveAt, options, maxNodes);
+    m = dayModel(bakes, kitchen, serveAt, now, options);
+    f = ideal && ideal.score.start >= soonest ? bestDay(m.model, 'waiting first', maxNodes, ideal) : null;
+  }
+  let concessions: DayPlan['concessions'] = [];
+  if (!f) {
+    const best = ideal ?? shortest(bakes, kitchen, serveAt, options, maxNodes);
+    const free = dayModel(bakes, kitchen, serveAt, null, { ...options, pins: {} });
+    const later: readonly number[] = leastDelay(bakes, kitchen, serveAt, now, options, best);
+    const most = Math.max(0, ...later);
+    m = dayModel(bakes, kitchen, serveAt, now, options, later);
+    f = bestDay(m.model, 'waiting first', maxNodes, best);
+    if (!f) return stuck(bakes, serveAt, now, kitchen, options);
+    const firstMin = best ? Math.round((now - free.origin) / MIN - best.score.start) : most;
+    const what = best ? free.activities[best.x.findIndex((x) => x === best.score.start)]?.words : undefined;
+    const why = best ? reasonsFor(free, best) : '';
     problems.push({
       id: 'late',
       place: 'day',
-      words: `To be ready then, "${first.words}" should have begun ${late} minutes ago.`,
-      remedy: `Serve ${late} minutes later, or shorten the waits: warm the eggs in hot tap water, cut the butter small.`,
+      words:
+        firstMin > 0 && what
+          ? `To be ready then, "${what}" should have begun ${firstMin} minutes ago.${why ? ` What takes so long: ${why}.` : ''}`
+          : 'What is held in its place leaves too little time.',
+      remedy: `It is planned ${most} minutes later.`,
     });
+    if (options.concede !== false) concessions = concessionsFor(bakes, kitchen, serveAt, now, options, later);
   }
-  const inOven = bakes.map((b) => {
-    const start = tasks.find((t) => t.id === `${b.id}:in`)?.startsAt ?? 0;
-    return { b, start, end: start + bakeMinutes(b).late * 60_000 };
+  const tasks = tasksOf(m, f, bakes, options);
+  const readyAt = Math.max(...tasks.filter((t) => t.kind === 'ready').map((t) => t.startsAt));
+  bakes.forEach((b, i) => {
+    if (!m.bakes[i]?.fits)
+      problems.push({
+        id: `room:${b.id}`,
+        place: 'day',
+        words: `${b.formula.title} does not fit any oven at once.`,
+        remedy: 'Bake it in two loads, each mixed by itself: plan half of it twice.',
+      });
   });
-  inOven.forEach((x, i) =>
-    inOven.slice(i + 1).forEach((y) => {
-      const apart = Math.abs((x.b.formula.bake?.ovenC ?? 180) - (y.b.formula.bake?.ovenC ?? 180)) > 10;
-      if (apart && x.start < y.end && y.start < x.end && kitchen.ovens.length < 2)
-        problems.push({
-          id: `oven:${x.b.id}:${y.b.id}`,
-          place: 'day',
-          words: `${x.b.formula.title} and ${y.b.formula.title} want the oven at the same time at different heats.`,
-          remedy: 'Bake one of them earlier, or plan it for another serving time.',
-        });
-    }),
-  );
-  return { tasks, problems };
+  const need = m.bakes.reduce((s, b) => s + b.need, 0);
+  const waiting = m.bakes.reduce((s, b) => s + b.serve, 0) - f.score.begins - need;
+  return {
+    tasks,
+    stays: staysOf(m, f, bakes),
+    problems,
+    serveAt: Math.max(serveAt, readyAt),
+    startsAt: Math.min(...tasks.map((t) => t.startsAt)),
+    waitingMin: Math.max(0, waiting),
+    heatings: f.score.heatings,
+    exact: f.exact,
+    gapMin: Math.max(0, f.bound.begins - f.score.begins),
+    nodes: f.nodes,
+    concessions,
+  };
+}
+
+const nothing = (serveAt: number): DayPlan => ({
+  tasks: [],
+  stays: [],
+  problems: [],
+  serveAt,
+  startsAt: serveAt,
+  waitingMin: 0,
+  heatings: 0,
+  exact: true,
+  gapMin: 0,
+  nodes: 0,
+  concessions: [],
+});
+
+/** What is held where it is stands against itself: planned without what is held, and said. */
+function stuck(
+  bakes: readonly DayBake[],
+  serveAt: number,
+  now: number,
+  kitchen: Kitchen,
+  options: DayOptions,
+): DayPlan {
+  const { pins, ...rest } = options;
+  if (!pins || Object.keys(pins).length === 0)
+    return {
+      ...nothing(serveAt),
+      problems: [
+        { id: 'none', place: 'day', words: 'No order of work was found for these bakes.', remedy: 'Leave one out.' },
+      ],
+    };
+  const plan = planDay(bakes, kitchen, serveAt, now, { ...rest, concede: false });
+  return {
+    ...plan,
+    problems: [
+      {
+        id: 'held',
+        place: 'day',
+        words: 'What is held in its place cannot all be kept.',
+        remedy: 'It is planned as if nothing were held; let go of one of them.',
+      },
+      ...plan.problems,
+    ],
+    concessions: [{ id: 'unpin', words: 'Let go of what is held', laterMin: 0, change: { kind: 'unpin' } }],
+  };
+}
+
+/** The earliest instant at which all of it can be ready when begun now. */
+export function earliestServe(
+  bakes: readonly DayBake[],
+  kitchen: Kitchen,
+  now: number,
+  options: DayOptions = {},
+): number {
+  const m = dayModel(bakes, kitchen, now, null, { ...options, pins: {} });
+  const f = bestDay(m.model, 'start first', options.maxNodes ?? nodesFor(bakes.length));
+  return f ? now + (AHEAD_MIN - f.score.start) * MIN : now;
 }

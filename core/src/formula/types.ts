@@ -292,6 +292,10 @@ export interface Kitchen {
   readonly tins: readonly Tin[];
   readonly bowls: readonly { readonly id: string; readonly name: string; readonly ml: number }[];
   readonly mixer?: { readonly name: string; readonly flourLimitG?: number };
+  /** Pairs of hands in the kitchen; one when left out. */
+  readonly people?: number;
+  /** Cooling racks of about 45 × 30 cm; two when left out. */
+  readonly coolingRacks?: number;
   readonly powders: readonly Powder[];
   readonly altitudeM: number;
   readonly roomC: number;

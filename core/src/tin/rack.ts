@@ -42,7 +42,9 @@ export function footprint(tin: Tin): { wide: number; deep: number } {
   if (o.cups > 1) {
     const columns = Math.ceil(Math.sqrt((o.cups * 4) / 3));
     const rows = Math.ceil(o.cups / columns);
-    const pitch = o.free ? o.top * 1.5 : o.top + 12;
+    // pieces on a tray need room to spread between them, less at its edge
+    if (o.free) return { wide: ((columns - 1) * 1.5 + 1.2) * o.top, deep: ((rows - 1) * 1.5 + 1.2) * o.top };
+    const pitch = o.top + 12;
     return { wide: columns * pitch + 2 * RIM_MM, deep: rows * pitch + 2 * RIM_MM };
   }
   const wide = Math.max(o.top, o.base) + 2 * RIM_MM;

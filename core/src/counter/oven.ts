@@ -1,0 +1,144 @@
+import { statedSetting } from '../bake/stages.js';
+import { band, exactly } from '../formula/bands.js';
+import { outlineOf } from '../tin/geometry.js';
+import { apartAmounts, heatWords, none, waitStep, type Parts } from './parts.js';
+import type { Step } from './step.js';
+
+/** Filling the tins, the bake with what to do when, and out. */
+export function baking(p: Parts): Step[] {
+  const { formula, kitchen, fits, family, prediction, entries, shares } = p;
+  const bake = formula.bake;
+  const at = entries.findIndex((e) => e.fills && e.stages.length === 0);
+  const fills = entries[at];
+  const tops = formula.groups.filter((g) => g.role === 'top').flatMap((g) => apartAmounts(formula, g, kitchen));
+  const m = prediction && prediction.minutes.likely > 0 ? prediction.minutes : null;
+  const stated = statedSetting(formula.bake)?.minutes;
+  const free = fits[0] ? outlineOf(fits[0].tin).free : false;
+  const minutes = m
+    ? band(m.early, m.likely, m.late)
+    : stated
+      ? band(stated.early, Math.sqrt(stated.early * stated.late), stated.late)
+      : free
+        ? band(14, 18, 24)
+        : band(30, 40, 55);
+  const out: Step[] = fits.map((fit, i): Step => {
+    const each = fit.count * (fit.tin.cups ?? 1) > 1;
+    const o = outlineOf(fit.tin);
+    const hot = bake?.hotTin === true;
+    return {
+      ...none,
+      id: `fill:${i}`,
+      kind: 'fill',
+      words: i === 0 && fills ? fills.text : `${o.free || fit.tin.shape === 'slab' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : 'the '}${fit.tin.name}`, // prettier-ignore
+      own: i === 0 && fills !== undefined,
+      detail: `${Math.round(fit.perCupG)} g${each ? ' in each' : ''}${fit.tinReadsG && !hot ? `; full, the tin reads ${Math.round(fit.tinReadsG)} g` : ''}`,
+      minutes: band(1, 1 + 0.25 * fit.count * (fit.tin.cups ?? 1), 6),
+      hands: true,
+      amounts: i === 0 ? [...(shares.at[at] ?? []), ...tops] : [],
+      looks: o.free ? 'room between them, sides straight' : fit.tin.shape === 'cup' ? 'all equally full' : 'level, a little lower in the middle', // prettier-ignore
+      wrong: [
+        { sign: 'one is fuller than the others', rescue: 'even them out by the scale, they bake alike only then' },
+      ],
+      caution: hot ? 'Mind the hot tin and its handle.' : null,
+    };
+  });
+  out.push({
+    ...none,
+    id: 'in',
+    kind: 'in',
+    words: 'Into the oven',
+    detail: 'quickly; the door costs heat',
+    minutes: band(0.5, 1, 2),
+    hands: true,
+    caution: 'Hot oven, hot steam: cloths, and stand aside from the door.',
+  });
+  out.push({
+    ...none,
+    id: 'bake',
+    kind: 'bake',
+    words: `Bake at ${heatWords(p)}`,
+    detail: m || stated ? null : 'Nothing is known of its time: look early.',
+    minutes,
+    hands: false,
+    looks: family.signs,
+    wrong: [
+      { sign: 'dark on top, wobbling in the middle', rescue: 'foil over it loosely, clear of the element, and on' },
+      { sign: 'it sinks when the door opens', rescue: 'close the door; look through the glass until it springs back' },
+    ],
+    marks: prediction?.plan ?? [],
+  });
+  out.push({
+    ...none,
+    id: 'out',
+    kind: 'out',
+    words: 'Out of the oven',
+    detail: family.signs,
+    minutes: band(0.5, 1, 2),
+    hands: true,
+    looks: family.signs,
+    caution: 'The tin is as hot as the oven for minutes yet.',
+  });
+  return out;
+}
+
+/** Cooling, finishing, keeping. */
+export function after(p: Parts): Step[] {
+  const { formula, kitchen, family, entries, fits } = p;
+  const free = fits[0] ? outlineOf(fits[0].tin).free || fits[0].tin.shape === 'slab' : false;
+  const out: Step[] = [];
+  if (family.coolTinMin > 0 && !free)
+    out.push(waitStep('wait:tin', family.coolTinMin, 'Leave it in its tin, on a rack'), {
+      ...none,
+      id: 'unmould',
+      kind: 'unmould',
+      words: 'Out of the tin, onto a rack',
+      detail: family.coolTinMin >= 120 ? 'only when it is cold right through' : 'run a knife round the edge first',
+      minutes: band(1, 2, 4),
+      hands: true,
+      wrong: [
+        {
+          sign: 'it holds on',
+          rescue: 'back on the rack in its tin for 5 minutes, a warm cloth under the base, then again',
+        },
+        { sign: 'it breaks', rescue: 'let it cool, then turn the worst side down: crumbs and glaze hide the rest' },
+      ],
+    });
+  out.push({
+    ...none,
+    id: 'cool',
+    kind: 'cool',
+    words: free || family.coolTinMin === 0 ? 'Onto a rack to cool' : 'Let it cool on the rack',
+    detail: 'air underneath, never on a flat counter; do not slice hot, the steam is its moisture',
+    minutes: band(family.coolRackMin * 0.8, family.coolRackMin, family.coolRackMin * 1.3),
+    hands: false,
+    looks: 'no warmth felt underneath',
+  });
+  for (const g of formula.groups.filter((x) => x.role === 'icing' || x.role === 'filling' || x.role === 'soak'))
+    out.push({
+      ...none,
+      id: `finish:${g.id}`,
+      kind: 'finish',
+      words: g.name,
+      detail: g.role === 'soak' ? 'brush it on while the cake is warm' : 'only when the cake is cold',
+      minutes: band(5, 10, 20),
+      hands: true,
+      amounts: apartAmounts(formula, g, kitchen),
+      caution:
+        g.role === 'icing' || g.role === 'filling'
+          ? 'Uncooked egg in a frosting: pasteurised only. Keep what holds cream, cheese or egg in the fridge.'
+          : null,
+    });
+  const keeps = entries.find((e) => e.keeps);
+  out.push({
+    ...none,
+    id: 'keep',
+    kind: 'keep',
+    words: keeps && keeps.stages.length === 0 ? keeps.text : `Keeps ${family.keeps}`,
+    own: keeps !== undefined && keeps.stages.length === 0,
+    detail: keeps ? `keeps ${family.keeps}` : 'wrapped, once it is cold right through',
+    minutes: exactly(0),
+    hands: false,
+    caution: 'Local food-safety advice comes first.',
+  });
+  return out;
+}
