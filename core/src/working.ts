@@ -68,6 +68,7 @@ export { steps, type CounterPlan } from './counter/steps.js';
 export { stepKinds, type Rescue, type Step, type StepAmount, type StepKind } from './counter/step.js';
 export { butterWait, eggWait } from './counter/prepare.js';
 export { earliestServe, planDay } from './day/plan.js';
+export { laterOf, type Feeding, type Later } from './day/later.js';
 export {
   taskKinds,
   type Concession,

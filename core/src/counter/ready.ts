@@ -43,7 +43,7 @@ export function takeOut({ lines, kitchen, rubbed, creamed, stages, fatPct }: Par
       id: 'take out:butter',
       kind: 'take out',
       words: `${name} out of the fridge`,
-      detail: `${w.words}${w.short ? `; ${w.short.words}: ${w.short.minutes}` : ''}`,
+      detail: `${w.words}${w.short ? `; ${w.short.words}, about ${w.short.minutes}` : ''}`,
       minutes: band(w.short?.minutes ?? w.minutes, w.minutes, 2 * w.minutes),
       hands: false,
       amounts: solid.map((l) => amountOf(l, kitchen)),

@@ -1,7 +1,23 @@
-import { bakeInputOf, calibrate, convertBake, divideAlike, predictBake, rankTins, sampleTimes } from '@orvin/core';
+import {
+  bakeInputOf,
+  calibrate,
+  convertBake,
+  divideAlike,
+  earliestServe,
+  planDay,
+  predictBake,
+  rankTins,
+  sampleTimes,
+} from '@orvin/core';
 import { readRecipe, recipeTexts } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
+import type { DayBake, DayOptions, Kitchen } from '@orvin/core';
 import type { Jobs } from './jobs';
+
+const QUARTER = 15 * 60_000;
+/** The next full quarter of an hour that can still be met, with a moment to begin in. */
+const soonest = (bakes: readonly DayBake[], kitchen: Kitchen, now: number, options: DayOptions): number =>
+  Math.ceil((earliestServe(bakes, kitchen, now + 3 * 60_000, options) - 1) / QUARTER) * QUARTER;
 
 const jobs: Jobs = {
   predict: (input, kitchen) => {
@@ -26,5 +42,7 @@ const jobs: Jobs = {
   read: (text, kitchen) => readRecipe(text, kitchen),
   texts: (text) => recipeTexts(text),
   calibrate: (known, kitchen) => calibrate(known, kitchen),
+  plan: (bakes, kitchen, serveAt, now, options) =>
+    planDay(bakes, kitchen, serveAt ?? soonest(bakes, kitchen, now, options), now, options),
 };
 expose(jobs);

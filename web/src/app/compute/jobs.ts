@@ -3,6 +3,9 @@ import type {
   BakePrediction,
   Browning,
   Calibration,
+  DayBake,
+  DayOptions,
+  DayPlan,
   Formula,
   Kitchen,
   KnownBake,
@@ -43,5 +46,7 @@ export interface Jobs {
   /** The texts of the recipes in a file. */
   texts(text: string): string[];
   calibrate(known: readonly KnownBake[], kitchen: Kitchen): Calibration;
+  /** A day back from its serving time, or from the soonest it can be when there is none. */
+  plan(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: number | null, now: number, options: DayOptions): DayPlan;
 }
 export type JobName = keyof Jobs;

@@ -5,14 +5,14 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 
-/** Undo and redo for whatever the present view edits: the formula in hand, the log, or the kitchen. */
+/** Undo and redo for whatever the present view edits: the formula in hand, the log, the kitchen, or the day. */
 @Injectable({ providedIn: 'root' })
 export class Undo {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
   private readonly notices = inject(Notices);
   /** `formula`, or the name of another document. */
-  readonly scope = signal<'formula' | 'log' | 'kitchen'>('formula');
+  readonly scope = signal<'formula' | 'log' | 'kitchen' | 'day'>('formula');
   private readonly doc = computed(() => (this.scope() === 'formula' ? (this.desk.id() ?? 'none') : this.scope()));
   private readonly history = toSignal(toObservable(this.doc).pipe(switchMap((d) => this.store.history$(d))));
   readonly canUndo = computed(() => this.history()?.undo?.label ?? null);

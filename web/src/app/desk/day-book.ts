@@ -1,0 +1,222 @@
+import { Injectable, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import {
+  same,
+  type BakePrediction,
+  type Calibration,
+  type Concession,
+  type DayBake,
+  type DayPlan,
+  type Formula,
+  type Kitchen,
+  type KnownBake,
+  type Pin,
+  type TinUse,
+} from '@orvin/core';
+import { DateTime } from 'luxon';
+import { combineLatest, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
+import { Compute } from '../compute/compute';
+import type { WorkingRecord } from '../data/records';
+import { Store } from '../data/store';
+import { Bakery, knownBakes, place } from './bakery';
+import { Desk } from './desk';
+
+/** What the baker has said of the day. Wall-clock times are of the kitchen's zone. */
+export interface DayDoc {
+  /** Ids of the formulas to be made. */
+  readonly bakes: readonly string[];
+  /** The formula in hand belongs to the day, unless it is here. */
+  readonly without: readonly string[];
+  /** When all is to be ready; null for as soon as can be. */
+  readonly serve: { readonly date: string; readonly time: string } | null;
+  readonly pins: Readonly<Record<string, Pin>>;
+  readonly quick: boolean;
+  readonly people: number;
+}
+const EMPTY: DayDoc = { bakes: [], without: [], serve: null, pins: {}, quick: false, people: 1 };
+/** A day is over so long after its serving time, ms; what was said of it then counts no more. */
+const OVER_MS = 6 * 3_600_000;
+
+interface Wanted {
+  readonly formula: Formula;
+  readonly tins: readonly TinUse[];
+}
+
+/** The day: which bakes, when, what is held where, and the plan that a worker makes of it. */
+@Injectable({ providedIn: 'root' })
+export class DayBook {
+  private readonly store = inject(Store);
+  private readonly desk = inject(Desk);
+  private readonly bakery = inject(Bakery);
+  private readonly compute = inject(Compute);
+  private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
+  private readonly stored = toSignal(this.store.live((db) => db.meta.get('day')));
+  readonly now = signal(Date.now());
+  /** What is being dragged: pins that count until they are let go. */
+  readonly trial = signal<Readonly<Record<string, Pin>> | null>(null);
+  /** A serving time that is being dragged. */
+  readonly serveTrial = signal<number | null>(null);
+  private readonly zone = computed(() => this.desk.kitchen().locale.zone);
+
+  readonly doc = computed<DayDoc>(() => {
+    const doc = { ...EMPTY, people: this.desk.kitchen().people ?? 1, ...(this.stored()?.value as Partial<DayDoc>) };
+    return doc.serve && this.instant(doc.serve) < this.now() - OVER_MS ? { ...EMPTY, people: doc.people } : doc;
+  });
+  /** The formulas of the day; the one in hand belongs to it. */
+  readonly ids = computed<readonly string[]>(
+    () => {
+      const hand = this.desk.id();
+      const listed = this.doc().bakes.filter((id) => this.working().some((w) => w.id === id));
+      return hand === null || listed.includes(hand) || this.doc().without.includes(hand) ? listed : [...listed, hand];
+    },
+    { equal: same },
+  );
+  /** What could be made besides. */
+  readonly others = computed(() =>
+    this.working()
+      .filter((w) => !this.ids().includes(w.id))
+      .map((w) => ({ id: w.id, title: w.formula.title }))
+      .sort((a, b) => a.title.localeCompare(b.title)),
+  );
+  private readonly wanted = computed<readonly Wanted[]>(
+    () =>
+      this.ids().flatMap((id) => {
+        const w = this.working().find((x) => x.id === id);
+        if (!w) return [];
+        const tins = w.plan.tins ?? w.formula.tins ?? [];
+        const formula = tins.length > 0 ? place(w.formula, tins, this.desk.kitchen(), true).formula : w.formula;
+        return [{ formula: { ...formula, ...(tins.length > 0 && { tins }) }, tins }];
+      }),
+    { equal: same },
+  );
+
+  /** How each is likely to bake, worked out one after another; null until it is known, and when it cannot be. */
+  private readonly predictions = toSignal(
+    toObservable(computed(() => ({ list: this.wanted(), kitchen: this.desk.kitchen() }), { equal: same })).pipe(
+      switchMap(({ list, kitchen }) =>
+        list.length === 0
+          ? of([] as (BakePrediction | null)[])
+          : combineLatest(list.map((w) => this.predicted(w, kitchen))),
+      ),
+    ),
+    { initialValue: [] as (BakePrediction | null)[] },
+  );
+  private predicted(w: Wanted, kitchen: Kitchen): Observable<BakePrediction | null> {
+    const input = w.tins.length > 0 ? place(w.formula, w.tins, kitchen, false).inputs[0] : undefined;
+    if (!input) return of(null);
+    const known: KnownBake[] = knownBakes(w.formula, kitchen, this.bakery.bakes());
+    return this.compute.run(`later:day-cal-${w.formula.id}`, 'calibrate', known, kitchen).pipe(
+      switchMap((c) => {
+        const calibration: Calibration | null = c.ok ? c.value : null;
+        return this.compute.run(`later:day-${w.formula.id}`, 'predict', { ...input, ...(calibration && { calibration }) }, kitchen); // prettier-ignore
+      }),
+      map((o) => (o.ok && o.value.minutes.likely > 0 ? o.value : null)),
+    );
+  }
+
+  readonly bakes = computed<readonly DayBake[]>(() =>
+    this.wanted().map(({ formula }, i): DayBake => {
+      // the one in hand is predicted with its whole range already
+      const hand = formula.id === this.desk.id() ? this.bakery.targetBake() : null;
+      const prediction = hand?.ok && hand.value.minutes.likely > 0 ? hand.value : (this.predictions()[i] ?? null);
+      const short = prediction ? { ...prediction, section: undefined, curve: [] } : null;
+      return {
+        id: formula.id,
+        formula,
+        quick: this.doc().quick,
+        ...(short && { prediction: short as unknown as BakePrediction, minutes: short.minutes }),
+      };
+    }),
+  );
+
+  readonly serveAt = computed(() => {
+    const serve = this.doc().serve;
+    return serve ? this.instant(serve) : null;
+  });
+  private readonly request = computed(
+    () => ({
+      bakes: this.bakes(),
+      kitchen: this.desk.kitchen(),
+      serveAt: this.serveTrial() ?? this.serveAt(),
+      // a plan is made again each minute, not each time the clock is looked at
+      now: Math.floor(this.now() / 60_000) * 60_000,
+      options: {
+        people: this.doc().people,
+        pins: { ...this.doc().pins, ...this.trial() },
+        concede: this.trial() === null,
+      },
+    }),
+    { equal: same },
+  );
+  readonly plan = toSignal(
+    toObservable(this.request).pipe(
+      distinctUntilChanged<ReturnType<typeof this.request>>(same),
+      switchMap((r) =>
+        r.bakes.length === 0
+          ? of(null)
+          : this.compute
+              .run('day', 'plan', r.bakes, r.kitchen, r.serveAt, r.now, r.options)
+              .pipe(map((o) => (o.ok ? o.value : null))),
+      ),
+    ),
+    { initialValue: null as DayPlan | null },
+  );
+
+  instant(serve: { readonly date: string; readonly time: string }): number {
+    return DateTime.fromISO(`${serve.date}T${serve.time}`, { zone: this.zone() }).toMillis();
+  }
+
+  at(ms: number): DateTime {
+    return DateTime.fromMillis(ms, { zone: this.zone() });
+  }
+
+  async change(label: string, next: Partial<DayDoc>): Promise<void> {
+    const base = this.stored()?.value ?? null;
+    await this.store.commit('day', label, 'meta', 'day', base, { ...this.doc(), ...next });
+  }
+
+  async serve(at: number | null): Promise<void> {
+    this.serveTrial.set(null);
+    if (at === null) return this.change('as soon as can be', { serve: null });
+    const t = this.at(at);
+    await this.change(`serve at ${t.toFormat('HH:mm')}`, {
+      serve: { date: t.toISODate() ?? '', time: t.toFormat('HH:mm') },
+    });
+  }
+
+  async add(id: string): Promise<void> {
+    const title = this.others().find((o) => o.id === id)?.title ?? id;
+    await this.change(`add ${title}`, {
+      bakes: [...this.ids(), id],
+      without: this.doc().without.filter((x) => x !== id),
+    });
+  }
+
+  async leaveOut(id: string): Promise<void> {
+    const pins = Object.fromEntries(Object.entries(this.doc().pins).filter(([k]) => !k.startsWith(`${id}:`)));
+    await this.change('leave a bake out', {
+      bakes: this.ids().filter((x) => x !== id),
+      without: [...this.doc().without.filter((x) => x !== id), id],
+      pins,
+    });
+  }
+
+  async pin(id: string, at: number, words: string): Promise<void> {
+    await this.change(`${words} at ${this.at(at).toFormat('HH:mm')}`, { pins: { ...this.doc().pins, [id]: { at } } });
+    this.trial.set(null);
+  }
+
+  async unpin(id: string | null): Promise<void> {
+    const pins = id === null ? {} : Object.fromEntries(Object.entries(this.doc().pins).filter(([k]) => k !== id));
+    await this.change('let go of it', { pins });
+  }
+
+  async concede(c: Concession): Promise<void> {
+    const change = c.change;
+    if (change.kind === 'later') await this.serve(change.serveAt);
+    else if (change.kind === 'quick') await this.change('shorten the waits', { quick: true });
+    else if (change.kind === 'people') await this.change('a second pair of hands', { people: change.people });
+    else if (change.kind === 'leave out') await this.leaveOut(change.bakeId);
+    else await this.unpin(null);
+  }
+}
