@@ -66,6 +66,23 @@ export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
 export { steps, type CounterPlan } from './counter/steps.js';
 export { stepKinds, type Rescue, type Step, type StepAmount, type StepKind } from './counter/step.js';
+export {
+  alarmsOf,
+  counting,
+  dayBakeOf,
+  doneTasks,
+  endsAt,
+  marksOf,
+  PASSIVE,
+  pour,
+  standingOfBake,
+  type Alarm,
+  type Happening,
+  type MadeBake,
+  type Making,
+  type Poured,
+  type Standing,
+} from './counter/making.js';
 export { butterWait, eggWait } from './counter/prepare.js';
 export { earliestServe, planDay } from './day/plan.js';
 export { laterOf, type Feeding, type Later } from './day/later.js';

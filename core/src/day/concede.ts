@@ -32,7 +32,7 @@ export const shortest = (
   options: DayOptions,
   maxNodes: number,
 ): Found | null =>
-  bestDay(dayModel(bakes, kitchen, serveAt, null, { ...options, pins: {} }).model, 'start first', maxNodes);
+  bestDay(dayModel(bakes, kitchen, serveAt, null, { ...options, pins: {}, done: {} }).model, 'start first', maxNodes);
 
 /**
  * The least delay with which a day can be had, for each bake: first the same for all, then each that can be on time is.
@@ -53,7 +53,7 @@ export function leastDelay(
   const all = (l: number): number[] => bakes.map(() => l);
   const ok = (later: readonly number[]): boolean => can(bakes, kitchen, serveAt, now, options, later, ideal);
   let least = MOST_MIN;
-  if (Object.keys(options.pins ?? {}).length === 0) {
+  if (Object.keys({ ...options.pins, ...options.done }).length === 0) {
     if (ideal) least = Math.max(0, Math.ceil((now - serveAt) / MIN + AHEAD_MIN - ideal.score.start));
   } else {
     let [lo, hi] = [0, 60];

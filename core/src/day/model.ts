@@ -34,6 +34,8 @@ const STEADY_MIN = 4;
 
 /** A tin is washed and cold again after so many minutes. A judgement. */
 const TIN_AGAIN_MIN = 10;
+/** What is overdue is done within so many minutes from now. */
+const SOON_MIN = 5;
 /** Two bakes go in together when their heats differ by no more than this, K. */
 const SAME_HEAT_K = 5;
 /** One cooling rack, mm; a kitchen has two unless it says otherwise. A judgement. */
@@ -92,7 +94,6 @@ function modelOf(
 ): DayModel {
   const built = shifted(bakes.map((b) => partsOf(b, kitchen)));
   const activities = built.flatMap((b, bake) => b.activities.map((a) => ({ ...a, bake })));
-  const links = built.flatMap((b) => b.links);
   const n = activities.length;
   const lower = new Int32Array(n).fill(Math.ceil(now));
   const upper = new Int32Array(n).fill(2 * AHEAD_MIN);
@@ -106,8 +107,23 @@ function modelOf(
     const at = Math.round((pin.at - origin) / 60_000);
     lower[v] = at;
     upper[v] = Math.min(upper[v] as number, at);
-    return pin.minutes === undefined ? a : { ...a, minutes: Math.max(0, Math.round(pin.minutes)) };
+    return a;
   });
+  // what is done is a fact: it binds what follows it, and nothing binds it
+  const done = activities.map((a) => options.done?.[a.id]);
+  done.forEach((ms, v) => {
+    if (ms === undefined) return;
+    const at = Math.round((ms - origin) / 60_000);
+    lower[v] = at;
+    upper[v] = at;
+  });
+  const isDone = (v: number): boolean => done[v] !== undefined;
+  const all = built.flatMap((b) => b.links);
+  const links = all.filter((l) => !isDone(l.to) && (!isDone(l.from) || l.min >= 0));
+  // what should follow a fact within a time does so, or as soon as it still can
+  for (const l of all)
+    if (isDone(l.to) && !isDone(l.from))
+      upper[l.from] = Math.min(upper[l.from] as number, Math.max(Math.ceil(now) + SOON_MIN, (upper[l.to] as number) - l.min)); // prettier-ignore
 
   const minutesAt = (v: number): number => fixed[v]?.minutes ?? 0;
   const whole = (v: number): { start: number; startBy: number; end: number; endBy: number } => ({
@@ -125,13 +141,13 @@ function modelOf(
   const hands: Resource = {
     id: 'hands',
     name: people === 1 ? 'one pair of hands' : `${people} pairs of hands`,
-    uses: fixed.flatMap((a, v) => (a.hands ? [at(a.bake, v)] : [])),
+    uses: fixed.flatMap((a, v) => (a.hands && !isDone(v) ? [at(a.bake, v)] : [])),
     fits: most(people),
   };
   const mixer: Resource = {
     id: 'mixer',
     name: 'one mixer',
-    uses: built.flatMap((b, i) => b.mixers.map((v) => at(i, v))),
+    uses: built.flatMap((b, i) => b.mixers.filter((v) => !isDone(v)).map((v) => at(i, v))),
     fits: most(1),
   };
   const bowls = [...kitchen.bowls]
@@ -196,19 +212,27 @@ function modelOf(
       .sort((x, y) => Number(x.oven.fan !== fan) - Number(y.oven.fan !== fan))
       .map(({ i }) => before.length + i);
   });
+  const resources = [...before, ...ovens].map((r) => ({
+    ...r,
+    uses: r.uses
+      .filter((u) => !isDone(u.end) || u.end === u.start)
+      .map((u) => (isDone(u.start) ? { ...u, fact: true } : u)),
+  }));
   return {
     model: {
       n,
       links,
       lower,
       upper,
-      resources: [...before, ...ovens],
+      resources,
       ovens: chosen,
       begins: built.map((b) => b.begin),
-      starts: fixed.map((_, v) => v),
+      starts: fixed.map((_, v) => v).filter((v) => !isDone(v)),
       heats: clusters(heats),
-      fronts: built.map((b) => ({ ends: b.into, by: minutesAt(b.into), minutes: b.front })),
-      works: fixed.flatMap((a, v) => (a.hands ? [{ start: v, minutes: a.minutes }] : [])),
+      fronts: built
+        .filter((b) => ![b.begin, b.blockStart, b.blockEndVar, b.into].some(isDone))
+        .map((b) => ({ ends: b.into, by: minutesAt(b.into), minutes: b.front })),
+      works: fixed.flatMap((a, v) => (a.hands && !isDone(v) ? [{ start: v, minutes: a.minutes }] : [])),
       people,
       plain: built.map((b) => ({
         from: b.tins,

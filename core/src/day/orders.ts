@@ -7,6 +7,8 @@ export interface Use {
   readonly startBy: number;
   readonly end: number;
   readonly endBy: number;
+  /** True when it has begun already. */
+  readonly fact?: boolean;
 }
 
 /** What can be used by some at once but not by any number. */
@@ -147,13 +149,16 @@ export function conflict(
           const less = least.filter((q) => q !== o);
           if (less.length > 1 && !r.fits(less)) least = less;
         }
-        best = { resource, uses: least, at };
-        return;
+        // what has happened cannot be undone
+        if (!least.every((q) => q.fact)) {
+          best = { resource, uses: least, at };
+          return;
+        }
       }
       if (!r.gap) continue;
       for (let j = i + 1; j < list.length; j++) {
         const o = list[j] as Use;
-        if (!r.fits([o, u]) && to(o) + r.gap(o, u) > at) {
+        if (!(o.fact && u.fact) && !r.fits([o, u]) && to(o) + r.gap(o, u) > at) {
           best = { resource, uses: [o, u], at };
           return;
         }

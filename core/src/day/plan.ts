@@ -31,6 +31,7 @@ function tasksOf(m: DayModel, f: Found, bakes: readonly DayBake[], options: DayO
           : (heldBy(f.x, f.links, v, (w) => m.activities[w]?.kind === 'ready')[0]?.why ??
             'it is ready when it is wanted'),
         pinned: options.pins?.[a.id] !== undefined,
+        done: options.done?.[a.id] !== undefined,
       };
     })
     .sort((a, b) => a.startsAt - b.startsAt || a.id.localeCompare(b.id));
@@ -91,7 +92,7 @@ export function planDay(
   const maxNodes = options.maxNodes ?? nodesFor(bakes.length);
   if (bakes.length === 0) return nothing(serveAt);
   const problems: Problem[] = [];
-  const held = Object.keys(options.pins ?? {}).length > 0;
+  const held = Object.keys({ ...options.pins, ...options.done }).length > 0;
   // a day that nothing holds can be moved as a whole: found once without regard to now, it is often early enough
   let m = dayModel(bakes, kitchen, serveAt, held ? now : null, options);
   let f = bestDay(m.model, 'waiting first', maxNodes);
@@ -105,7 +106,7 @@ export function planDay(
   let concessions: DayPlan['concessions'] = [];
   if (!f) {
     const best = ideal ?? shortest(bakes, kitchen, serveAt, options, maxNodes);
-    const free = dayModel(bakes, kitchen, serveAt, null, { ...options, pins: {} });
+    const free = dayModel(bakes, kitchen, serveAt, null, { ...options, pins: {}, done: {} });
     const later: readonly number[] = leastDelay(bakes, kitchen, serveAt, now, options, best);
     const most = Math.max(0, ...later);
     m = dayModel(bakes, kitchen, serveAt, now, options, later);
@@ -206,7 +207,7 @@ export function earliestServe(
   now: number,
   options: DayOptions = {},
 ): number {
-  const m = dayModel(bakes, kitchen, now, null, { ...options, pins: {} });
+  const m = dayModel(bakes, kitchen, now, null, { ...options, pins: {}, done: {} });
   const f = bestDay(m.model, 'start first', options.maxNodes ?? nodesFor(bakes.length));
   return f ? now + (AHEAD_MIN - f.score.start) * MIN : now;
 }

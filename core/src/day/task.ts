@@ -56,7 +56,9 @@ export interface Task {
   readonly movable: boolean;
   /** Why it is not later: what it waits for, in words. */
   readonly why: string;
-  /** True when the baker, or what has happened already, holds it where it is. */
+  /** True when it has been done already. */
+  readonly done: boolean;
+  /** True when the baker holds it where it is. */
   readonly pinned: boolean;
 }
 
@@ -106,8 +108,10 @@ export interface DayPlan {
 export interface DayOptions {
   /** Pairs of hands; 1, or the kitchen's. */
   readonly people?: number;
-  /** Tasks that stay where they are, by id: dragged there, or done already. */
+  /** Tasks that stay where they are, by id: dragged there. */
   readonly pins?: Readonly<Record<string, Pin>>;
+  /** Tasks that are done, by id, with when they began: facts, which the rest follows. */
+  readonly done?: Readonly<Record<string, number>>;
   /** Nodes to search, at most; 60,000 for up to three bakes, 2,500 for more. */
   readonly maxNodes?: number;
   /** Whether to look for concessions; true when left out. */
@@ -116,6 +120,4 @@ export interface DayOptions {
 
 export interface Pin {
   readonly at: number;
-  /** How long it really took, min, when it is over. */
-  readonly minutes?: number;
 }
