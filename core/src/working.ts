@@ -73,6 +73,7 @@ export {
   doneTasks,
   endsAt,
   marksOf,
+  MOST_SCALED,
   PASSIVE,
   pour,
   standingOfBake,
@@ -83,6 +84,7 @@ export {
   type Poured,
   type Standing,
 } from './counter/making.js';
+export { plainName } from './counter/amounts.js';
 export { butterWait, eggWait } from './counter/prepare.js';
 export { earliestServe, planDay } from './day/plan.js';
 export { laterOf, type Feeding, type Later } from './day/later.js';
@@ -173,5 +175,5 @@ export const shapes = [
   { id: 'slab', name: 'cut from a slab' },
 ] as const;
 export { merge3, same } from './formula/merge.js';
-export { outcomes, type BakeRecord, type Outcome } from './log/types.js';
+export { outcomes, type BakeRecord, type Observed, type Outcome } from './log/types.js';
 export { knownFrom, teaching } from './log/learn.js';

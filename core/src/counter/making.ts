@@ -12,6 +12,8 @@ export interface MadeBake {
   readonly minutes: { readonly early: number; readonly likely: number; readonly late: number } | null;
   readonly marks: readonly PlanMark[];
   readonly ovenId: string;
+  /** Ids of its steps as the day's plan has them; the order of the work when left out. */
+  readonly order?: readonly string[];
 }
 
 /** Something that happened at the counter. Instants are ms since 1970. */
@@ -230,6 +232,9 @@ export interface Poured {
   readonly words: string;
 }
 
+/** Nobody wants to grow a batter by more than this because too much was poured. A judgement. */
+export const MOST_SCALED = 1.5;
+
 /** A weight is right within 2 %, and within half a step of the scale. */
 export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
   const within = Math.max(0.02 * wantedG, scaleG / 2);
@@ -243,7 +248,10 @@ export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
     state: 'over',
     missingG,
     factor,
-    words: `you poured ${g(pouredG)}: scale all by ${factor.toFixed(2)}, or take ${g(missingG)} out`,
+    words:
+      factor <= MOST_SCALED
+        ? `you poured ${g(pouredG)}: scale all by ${factor.toFixed(2)}, or take ${g(missingG)} out`
+        : `you poured ${g(pouredG)}: take ${g(missingG)} out. Was the bowl’s own weight taken off?`,
   };
 }
 

@@ -144,7 +144,8 @@ export function matchMethod(
     const own = hits.filter((s) => s.id !== 'fold' || folds || hits.length === 1);
     const heats = HEATS.test(m.text) && items.length === 0;
     const these = heats ? [] : soak.says.test(m.text) ? [soak] : own;
-    reached = Math.max(reached, ...these.map((s) => list.indexOf(s)));
+    // additions may go in anywhere, so that they do not say how far it is
+    reached = Math.max(reached, ...these.map((s) => (s.id === 'fold' ? 0 : list.indexOf(s))));
     return {
       text: m.text,
       stages: these,

@@ -4,6 +4,22 @@ import type { BakeStage, FamilyId, TinUse } from '../formula/types.js';
 /** How a bake came out, from the baker's own eyes: one word, and the marks that explain it. */
 export type Outcome = 'good' | 'fine' | 'under' | 'over' | 'sunk' | 'dense' | 'dry';
 
+/** What was seen while it was made. */
+export interface Observed {
+  readonly beganAt: number;
+  readonly intoOvenAt: number;
+  /** Weights as they were taken. */
+  readonly weighed: readonly { readonly itemId: string; readonly grams: number }[];
+  /** What was added by feel, in words. */
+  readonly added: readonly string[];
+  /** Ids of steps that were left out. */
+  readonly skipped: readonly string[];
+  /** The thermometer on the rack, minutes after it went in. */
+  readonly ovenReadings: readonly { readonly min: number; readonly ovenC: number }[];
+  /** Minutes from the end of mixing until it was in the oven. */
+  readonly stoodMin?: number;
+}
+
 /** One bake as it went. Times are minutes in the oven until it was taken out. */
 export interface BakeRecord {
   readonly id: string;
@@ -34,6 +50,8 @@ export interface BakeRecord {
   readonly minutes: number;
   readonly outcome: Outcome;
   readonly notes: string;
+  /** What was seen at the counter; absent in bakes that were logged by hand. */
+  readonly observed?: Observed;
   /** Left out of learning, at the baker's wish. */
   readonly excluded?: boolean;
 }

@@ -1,160 +1,469 @@
+import { DecimalPipe } from '@angular/common';
 import type { OnDestroy } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, familyOf, ingredientFor, statedSetting, type BakePrediction } from '@orvin/core';
-import { Store } from '../data/store';
-import { Bakery } from '../desk/bakery';
+import {
+  endsAt,
+  fitTins,
+  marksOf,
+  outcomes,
+  PASSIVE,
+  MOST_SCALED,
+  plainName,
+  pour,
+  type Alarm,
+  type MadeBake,
+  type Outcome,
+  type Standing,
+  type Step,
+} from '@orvin/core';
+import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
+import { Makings } from '../desk/makings';
 import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
-import { dialWords, minuteWords, tinWords } from '../ui/words';
+import { degrees } from '../ui/words';
+import { Chime } from './chime';
+import { Keypad } from './keypad';
 
-interface Check {
-  readonly key: string;
-  readonly words: string;
-  readonly amount: string;
-  readonly measured: string;
-  readonly kind: 'weigh' | 'step';
+const MIN = 60_000;
+/** A second tap within this is a floury finger, not a wish. */
+const DOUBLE_MS = 330;
+/** A step that is planned later than this from now can wait. */
+const EARLY_MS = 1.5 * MIN;
+/** An alarm that is seen later than this was missed. */
+const MISSED_MS = 10_000;
+
+/** A bake's place at the counter. */
+interface Place {
+  readonly bake: MadeBake;
+  readonly standing: Standing;
+  readonly step: Step | null;
+  /** When its next thing is due. */
+  readonly dueAt: number;
+  readonly due: string;
+  readonly where: string;
 }
 
-/** Make it: what to weigh and what to do, large enough to read across the counter, ticked off as it is done. */
+/**
+ * Make it: one thing at a time, large enough to read across the kitchen. A knuckle on the lower half, any key or a pedal
+ * goes on; all that happens is kept, so that a closed page goes on where it was.
+ */
 @Component({
   selector: 'orvin-counter',
-  imports: [RouterLink],
+  imports: [DecimalPipe, RouterLink, Keypad],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)', '(pointerdown)': 'touched()' },
   templateUrl: './counter.html',
   styleUrl: './counter.scss',
 })
 export class Counter implements OnDestroy {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
-  protected readonly bakery = inject(Bakery);
-  private readonly store = inject(Store);
+  protected readonly book = inject(DayBook);
+  protected readonly makings = inject(Makings);
+  protected readonly chime = inject(Chime);
   private readonly updates = inject(Updates);
-  protected readonly done = signal<ReadonlySet<string>>(new Set());
-  private last = { key: '', at: 0 };
+  protected readonly outcomes = outcomes;
+  protected readonly now = signal(Date.now());
+  /** The bake whose step is shown, when the baker has chosen one. */
+  private readonly chosen = signal<string | null>(null);
+  protected readonly help = signal(false);
+  protected readonly timing = signal(false);
+  protected readonly asking = signal<'oven' | 'poured' | null>(null);
+  protected readonly over = signal<{ readonly words: string; readonly factor: number; readonly grams: number; readonly itemId: string } | null>(null); // prettier-ignore
+  private lastTap = 0;
+  /** When this page first saw each alarm due: later than its time when it slept. */
+  private readonly seen = new Map<string, number>();
 
-  private readonly formula = computed(() => this.bakery.target()?.formula ?? this.desk.formula());
-  protected readonly checks = computed<readonly Check[]>(() => {
-    const f = this.formula();
-    if (!f) return [];
-    const measures = this.desk.kitchen().measures;
-    const weigh = f.groups.flatMap((g) =>
-      g.items.map((i): Check => {
-        const ingredient = ingredientFor(f, i, this.desk.kitchen());
-        const grams = i.grams < 20 ? Math.round(i.grams * 10) / 10 : Math.round(i.grams);
-        return {
-          key: `w:${i.id}`,
-          words: ingredient.id === 'unknown' ? i.words : ingredient.name,
-          amount: `${grams} g`,
-          measured: asMeasured(i.grams, ingredient, measures, i.form),
-          kind: 'weigh',
-        };
-      }),
-    );
-    const steps = f.method.map((m, i): Check => ({
-      key: `s:${i}`,
-      words: m.text,
-      amount: '',
-      measured: '',
-      kind: 'step',
-    }));
-    const fit = this.bakery.shownFit();
-    const heat = f.bake ? dialWords(f.bake) : 'its heat';
-    const o = this.bakery.targetBake();
-    const t = o?.ok && o.value.minutes.likely > 0 ? o.value : null;
-    // until the bake is worked out, and when it cannot be, the recipe's own time stands
-    const known = statedSetting(f.bake);
-    const stated = known?.minutes
-      ? `The recipe says ${minuteWords(known.minutes)}${f.bake?.minutes ? '' : ` at ${dialWords(known)}`}.`
-      : 'The recipe gives no time.';
-    const closing: Check[] = [
-      ...(fit
-        ? [
-            {
-              key: 's:fill',
-              words: `${f.bake?.hotTin ? 'Mind the hot tin and its handle. ' : ''}${fit.tin.shape === 'slab' || fit.tin.shape === 'mound' ? 'Shape' : 'Fill'} ${tinWords(fit)}: ${Math.round(fit.perCupG)} g${fit.count * (fit.tin.cups ?? 1) > 1 ? ' in each' : ''}${fit.tinReadsG && !f.bake?.hotTin ? `, with its tin ${Math.round(fit.tinReadsG)} g` : ''}`,
-              amount: '',
-              measured: '',
-              kind: 'step' as const,
-            },
-          ]
-        : []),
-      {
-        key: 's:bake',
-        words: `Bake at ${heat}. ${t ? this.oven(t) : stated} Done: ${familyOf(f.family).signs}`,
-        amount: '',
-        measured: '',
-        kind: 'step',
-      },
-      {
-        key: 's:cool',
-        words: `Out. ${familyOf(f.family).coolTinMin > 0 ? `${familyOf(f.family).coolTinMin} minutes in the tin, then` : 'Straight'} onto a rack`,
-        amount: '',
-        measured: '',
-        kind: 'step',
-      },
-    ];
-    return [...weigh, ...steps, ...closing];
+  protected readonly places = computed<readonly Place[]>(() => {
+    const m = this.makings.making();
+    const plan = this.book.plan();
+    return (m?.bakes ?? []).flatMap((bake): Place[] => {
+      const standing = this.makings.standings().find((s) => s.id === bake.id);
+      if (!standing) return [];
+      const step = standing.step;
+      const list = this.makings.lists().get(bake.id) ?? [];
+      const task = plan?.tasks.find((t) => t.bakeId === bake.id && !t.done && t.kind !== 'ready' && t.kind !== 'look' && t.kind !== 'cool'); // prettier-ignore
+      const alarm = this.makings.alarms().find((a) => a.bakeId === bake.id && !a.heard);
+      const passive = step !== null && PASSIVE.has(step.kind);
+      const dueAt = step === null ? Infinity : passive ? (alarm?.at ?? endsAt(list, standing, step) ?? this.now()) : (task?.startsAt ?? this.now()); // prettier-ignore
+      return [{ bake, standing, step, dueAt, due: this.clock(dueAt), where: whereOf(step) }];
+    });
   });
-  private readonly oven = (t: BakePrediction): string => {
-    const look = t.plan.find((p) => p.kind === 'first look')?.atMin ?? Math.round(t.minutes.early);
-    const changes = t.plan.filter((p) => p.kind === 'change').map((p) => `After ${p.atMin} minutes ${p.words}. `);
-    return `${changes.join('')}First look at ${look} minutes; likely ${Math.round(t.minutes.likely)}, between ${Math.round(t.minutes.early)} and ${Math.round(t.minutes.late)}.`;
-  };
-  protected readonly weighs = computed(() => this.checks().filter((c) => c.kind === 'weigh'));
-  protected readonly steps = computed(() => this.checks().filter((c) => c.kind === 'step'));
-  protected readonly next = computed(() => this.checks().find((c) => !this.done().has(c.key)) ?? null);
-  protected readonly left = computed(() => this.checks().filter((c) => !this.done().has(c.key)).length);
+  /** The bake that wants something: the chosen one, else what is due first; hands' work before what waits by itself. */
+  protected readonly place = computed<Place | null>(() => {
+    const all = this.places();
+    const chosen = all.find((p) => p.bake.id === this.chosen());
+    if (chosen) return chosen;
+    const open = all.filter((p) => p.step !== null);
+    return [...open].sort((a, b) => a.dueAt - b.dueAt)[0] ?? all[0] ?? null;
+  });
+  protected readonly step = computed(() => this.place()?.step ?? null);
+  protected readonly passive = computed(() => {
+    const s = this.step();
+    return s !== null && PASSIVE.has(s.kind);
+  });
+  protected readonly next = computed<Step | null>(() => {
+    const p = this.place();
+    const list = p ? (this.makings.lists().get(p.bake.id) ?? []) : [];
+    return p?.step ? (list.find((s) => s !== p.step && !p.standing.done.has(s.id)) ?? null) : null;
+  });
+
+  /** What is weighed now and what is left, while everything is weighed out; a line that is short is not done. */
+  private readonly lines = computed(() => {
+    const p = this.place();
+    const scaleG = this.desk.kitchen().measures.scaleG;
+    return (p?.step?.kind === 'weigh' ? p.step.amounts : []).map((a) => {
+      const had = p?.standing.weighed.get(a.itemId);
+      return { ...a, had, open: had === undefined || pour(a.grams, had, scaleG).state === 'short' };
+    });
+  });
+  protected readonly toWeigh = computed(() => this.lines().filter((l) => l.open));
+  protected readonly weighed = computed(() => this.lines().filter((l) => !l.open));
+  protected readonly weighing = computed(() => this.toWeigh()[0] ?? null);
+
+  /** How long a wait still takes, and when the next thing is due in it. */
+  protected readonly counting = computed(() => {
+    const p = this.place();
+    const step = p?.step;
+    if (!p || !step || !this.passive()) return null;
+    const list = this.makings.lists().get(p.bake.id) ?? [];
+    const next = this.makings.alarms().find((a) => a.bakeId === p.bake.id && a.at > this.now());
+    const end = next?.at ?? endsAt(list, p.standing, step);
+    const from = step.kind === 'bake' ? p.standing.intoOvenAt : null;
+    return {
+      left: end === null ? null : Math.max(0, end - this.now()),
+      words: next?.words ?? '',
+      at: end === null ? '' : this.clock(end),
+      inOven: from === null ? null : Math.floor((this.now() - from) / MIN),
+    };
+  });
+  /** The bake as a line from the door to a little past its late end, % of its width. */
+  protected readonly strip = computed(() => {
+    const p = this.place();
+    const m = p?.bake.minutes;
+    if (p?.step?.kind !== 'bake' || !m || p.standing.intoOvenAt === null) return null;
+    const inMin = (this.now() - p.standing.intoOvenAt) / MIN;
+    const whole = Math.max(m.late * 1.12, inMin * 1.02);
+    const x = (min: number): number => (100 * min) / whole;
+    const more = p.standing.moreMin;
+    return {
+      now: x(inMin),
+      early: x(m.early),
+      late: x(m.late),
+      words: `${Math.round(m.early)}–${Math.round(m.late)} min`,
+      marks: p.bake.marks
+        .filter((k) => k.kind !== 'carry-over')
+        .map((k) => ({ x: x(k.atMin + (k.kind === 'out' || k.kind === 'first look' ? more : 0)), short: markWords(k.kind, k.short), out: k.kind === 'out' })), // prettier-ignore
+    };
+  });
+  /** A step that the plan has later: what could be done instead is nothing. */
+  protected readonly early = computed(() => {
+    const p = this.place();
+    const list = p ? (this.makings.lists().get(p.bake.id) ?? []) : [];
+    const before = p?.step ? list[list.indexOf(p.step) - 1] : undefined;
+    // what has been begun is not put off
+    const begun = p?.step?.kind === before?.kind || /^(fill|in|out)$/.test(p?.step?.kind ?? '');
+    return p && !begun && !this.passive() && p.dueAt - this.now() > EARLY_MS
+      ? { at: p.due, left: p.dueAt - this.now() }
+      : null;
+  });
+
+  /** The alarm that rings. */
+  protected readonly ringing = computed<Alarm | null>(
+    () => this.makings.alarms().find((a) => !a.heard && a.at <= this.now()) ?? null,
+  );
+  protected readonly coming = computed(() => {
+    const here = this.step()?.kind === 'bake' ? this.place()?.bake.id : null;
+    return this.makings.alarms().filter((a) => !a.heard && a.at > this.now() && (a.bakeId === null || a.bakeId !== here)).slice(0, 3); // prettier-ignore
+  });
+
+  protected readonly doneWords = computed(() => {
+    const s = this.step();
+    const w = this.weighing();
+    if (this.ringing()) return 'heard';
+    if (!s) return '';
+    if (w) return `${plainName(w.name)} is in`;
+    if (s.kind === 'bake') return this.canTakeOut() ? 'it is done: out it comes' : 'it bakes';
+    const say: Partial<Record<Step['kind'], string>> = { 'take out': 'it is out', 'oven on': 'it is on', tins: 'ready', in: 'it is in', out: 'it is out', unmould: 'it is out', wait: 'long enough', cool: 'cold enough', keep: 'put away' }; // prettier-ignore
+    return say[s.kind] ?? 'done';
+  });
+  /** The lower half takes nothing out of the oven before the first look is due. */
+  protected readonly canTakeOut = computed(() => {
+    const p = this.place();
+    if (p?.step?.kind !== 'bake' || p.standing.intoOvenAt === null) return true;
+    const look = p.bake.marks.find((m) => m.kind === 'first look')?.atMin ?? p.bake.minutes?.early ?? 10;
+    return this.now() >= p.standing.intoOvenAt + look * MIN;
+  });
+  protected readonly inert = computed(() => !this.ringing() && this.step()?.kind === 'bake' && !this.canTakeOut());
+  protected readonly canBack = computed(() => (this.makings.making()?.happenings ?? []).some((h) => h.kind === 'done' || h.kind === 'skip' || h.kind === 'weighed')); // prettier-ignore
+  protected readonly ready = computed(() => {
+    const p = this.book.plan();
+    if (!p) return '';
+    const wish = this.book.serveAt();
+    const late = wish === null ? 0 : Math.round((p.serveAt - wish) / MIN);
+    return `ready ${this.clock(p.serveAt)}${late > 0 ? `, ${late} min late` : ''}`;
+  });
 
   constructor() {
+    effect(() => void this.desk.pickUp(this.id()));
+    inject(Undo).scope.set('day');
+    const tick = (): void => {
+      const now = Date.now();
+      for (const a of untracked(this.makings.alarms))
+        if (!a.heard && a.at <= now && !this.seen.has(a.id)) this.seen.set(a.id, now);
+      this.now.set(now);
+      this.book.now.set(now);
+    };
+    tick();
+    const timer = setInterval(tick, 500);
+    const shown = (): void => {
+      tick();
+      void this.chime.stayAwake(this.makings.making() !== null);
+    };
+    document.addEventListener('visibilitychange', shown);
+    effect((done) =>
+      done(() => {
+        clearInterval(timer);
+        document.removeEventListener('visibilitychange', shown);
+      }),
+    );
+    const active = computed(() => this.makings.making() !== null);
     effect(() => {
-      const id = this.id();
-      void this.desk.pickUp(id);
-      void this.load(id);
+      this.updates.baking.set(active());
+      void this.chime.stayAwake(active());
     });
-    inject(Undo).scope.set('formula');
-    effect(() => this.updates.baking.set(this.done().size > 0 && this.left() > 0));
+    const alarm = computed(() => this.ringing()?.id ?? null);
+    effect(() => {
+      const id = alarm();
+      this.chime.ring(id !== null);
+      const a = untracked(this.ringing);
+      if (id !== null && a) this.chime.note(a.name, a.words);
+    });
+    // another step is read from its beginning
+    const at = computed(() => `${this.place()?.bake.id ?? ''}:${this.step()?.id ?? ''}`);
+    effect(() => {
+      at();
+      this.help.set(false);
+      this.over.set(null);
+    });
   }
 
   ngOnDestroy(): void {
     this.updates.baking.set(false);
+    this.chime.ring(false);
+    void this.chime.stayAwake(false);
   }
 
-  private async load(id: string): Promise<void> {
-    const kept = (await this.store.database.meta.get(`counter:${id}`))?.value;
-    this.done.set(new Set(Array.isArray(kept) ? (kept as string[]) : []));
+  protected readonly clock = (ms: number): string => (Number.isFinite(ms) ? this.book.at(ms).toFormat('HH:mm') : '');
+  protected readonly degrees = degrees;
+
+  /** How late an alarm was noticed, when the screen slept through it. */
+  protected readonly missed = computed(() => {
+    const a = this.ringing();
+    if (!a) return '';
+    const late = (this.seen.get(a.id) ?? this.now()) - a.at;
+    return late > MISSED_MS
+      ? `It was due at ${this.clock(a.at)}, ${Math.max(1, Math.round((this.now() - a.at) / MIN))} min ago.`
+      : '';
+  });
+
+  protected async begin(): Promise<void> {
+    await this.chime.unlock();
+    const plan = this.book.plan();
+    const kitchen = this.desk.kitchen();
+    const bakes = this.book.bakes().map((b): MadeBake => ({
+      id: b.id,
+      formula: b.formula,
+      fits: b.formula.tins ? fitTins(b.formula, b.formula.tins, kitchen) : [],
+      minutes: b.minutes ?? null,
+      marks: marksOf(b.prediction),
+      ovenId: plan?.stays.find((s) => s.bakeId === b.id)?.ovenId ?? kitchen.ovens[0]?.id ?? 'oven',
+    }));
+    if (bakes.length === 0) return;
+    if (this.book.serveAt() === null && plan) await this.book.serve(plan.serveAt);
+    await this.makings.begin(bakes, plan);
   }
 
-  /** Ticks or unticks a line; a second tap within a third of a second is a floury finger, not a wish. */
-  protected tick(key: string): void {
+  protected touched(): void {
+    void this.chime.unlock();
+  }
+
+  private doubled(): boolean {
     const now = performance.now();
-    if (this.last.key === key && now - this.last.at < 330) return;
-    this.last = { key, at: now };
-    this.done.update((d) => {
-      const s = new Set(d);
-      if (!s.delete(key)) s.add(key);
-      return s;
-    });
-    this.keep();
+    const doubled = now - this.lastTap < DOUBLE_MS;
+    this.lastTap = now;
+    return doubled;
   }
 
-  protected back(): void {
-    const keys = this.checks()
-      .map((c) => c.key)
-      .filter((k) => this.done().has(k));
-    const last = keys.at(-1);
-    if (last === undefined) return;
-    this.done.update((d) => new Set([...d].filter((k) => k !== last)));
-    this.keep();
+  /** What the lower half does, and any key: hears the alarm, takes in the weight, or ends the step. */
+  protected async go(): Promise<void> {
+    if (this.doubled() || this.asking() || this.over()) return;
+    const ring = this.ringing();
+    if (ring) return this.makings.add({ kind: 'heard', alarmId: ring.id });
+    const p = this.place();
+    if (!p?.step || this.inert()) return;
+    const w = this.weighing();
+    if (w) {
+      await this.weigh(w.itemId, w.grams);
+      return;
+    }
+    await this.finish(p, 'done');
   }
 
-  protected again(): void {
-    this.done.set(new Set());
-    this.keep();
+  private async finish(p: Place, kind: 'done' | 'skip'): Promise<void> {
+    if (!p.step) return;
+    await this.makings.add({ kind, bakeId: p.bake.id, stepId: p.step.id });
+    // what is due next is shown, unless the baker holds on to a bake that still has work
+    const again = this.places().find((x) => x.bake.id === this.chosen());
+    if (!again?.step || PASSIVE.has(again.step.kind)) this.chosen.set(null);
   }
 
-  private keep(): void {
-    void this.store.database.meta.put({ key: `counter:${this.id()}`, value: [...this.done()], revision: 1 });
+  private async weigh(itemId: string, grams: number): Promise<void> {
+    const p = this.place();
+    if (!p) return;
+    const last = this.toWeigh().length === 1;
+    await this.makings.add({ kind: 'weighed', bakeId: p.bake.id, itemId, grams, by: 'hand' });
+    if (last) await this.finish(p, 'done');
   }
+
+  protected async back(): Promise<void> {
+    if (this.doubled()) return;
+    if (this.asking()) return this.asking.set(null);
+    if (this.over()) return this.over.set(null);
+    this.chosen.set(this.place()?.bake.id ?? null);
+    await this.makings.add({ kind: 'back' });
+  }
+
+  protected async skip(): Promise<void> {
+    const p = this.place();
+    if (p && !this.doubled()) await this.finish(p, 'skip');
+  }
+
+  protected swap(id: string): void {
+    if (!this.doubled()) this.chosen.set(id);
+  }
+
+  protected takeOutNow(): void {
+    const p = this.place();
+    if (p && !this.doubled()) void this.finish(p, 'done');
+  }
+
+  protected notYet(minutes: number): void {
+    const p = this.place();
+    if (!p || this.doubled()) return;
+    const ring = this.ringing();
+    if (ring) void this.makings.add({ kind: 'heard', alarmId: ring.id });
+    void this.makings.add({ kind: 'not yet', bakeId: p.bake.id, minutes });
+  }
+
+  protected felt(words: string): void {
+    const p = this.place();
+    if (p?.step && !this.doubled())
+      void this.makings.add({ kind: 'felt', bakeId: p.bake.id, stepId: p.step.id, words });
+  }
+  protected readonly feltHere = computed(() => {
+    const p = this.place();
+    return p ? p.standing.felt.filter((f) => f.stepId === p.step?.id).map((f) => f.words) : [];
+  });
+
+  protected timer(minutes: number): void {
+    this.timing.set(false);
+    if (!this.doubled())
+      void this.makings.add({ kind: 'timer', timerId: crypto.randomUUID(), name: `${minutes} min`, minutes });
+  }
+
+  protected stop(a: Alarm): void {
+    if (a.own && !this.doubled()) void this.makings.add({ kind: 'timer off', timerId: a.id });
+  }
+
+  /** A number from the keypad: what the thermometer reads, or what was poured. */
+  protected entered(value: number): void {
+    const p = this.place();
+    const what = this.asking();
+    this.asking.set(null);
+    if (!p) return;
+    if (what === 'oven') void this.makings.add({ kind: 'oven', bakeId: p.bake.id, ovenC: value });
+    const w = this.weighing();
+    if (what !== 'poured' || !w) return;
+    const r = pour(w.grams, value, this.desk.kitchen().measures.scaleG);
+    if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams: value, itemId: w.itemId });
+    else void this.weigh(w.itemId, value);
+  }
+
+  protected tookOut(): void {
+    const o = this.over();
+    const w = this.weighing();
+    this.over.set(null);
+    if (o && w && !this.doubled()) void this.weigh(o.itemId, w.grams);
+  }
+
+  protected leaveIt(): void {
+    const o = this.over();
+    this.over.set(null);
+    if (o && !this.doubled()) void this.weigh(o.itemId, o.grams);
+  }
+
+  protected scaleAll(): void {
+    const o = this.over();
+    const p = this.place();
+    this.over.set(null);
+    if (!o || !p || this.doubled()) return;
+    void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(o.itemId, o.grams));
+  }
+
+  protected async judge(outcome: Outcome): Promise<void> {
+    const p = this.place();
+    if (p && !this.doubled()) await this.makings.judge(p.bake.id, outcome, '');
+  }
+
+  protected async putDown(): Promise<void> {
+    const p = this.place();
+    if (p && !this.doubled()) await this.makings.putDown(p.bake.id);
+  }
+
+  protected key(e: KeyboardEvent): void {
+    if (!this.makings.making() || e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey) return;
+    const target = e.target as HTMLElement;
+    if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+    if (/^(Tab|Shift|Escape|CapsLock|F\d+|[0-9/?dD])$/.test(e.key)) return;
+    // a button that has the focus is pressed by its own keys
+    if (target.tagName === 'BUTTON' && (e.key === ' ' || e.key === 'Enter')) return;
+    e.preventDefault();
+    if (e.repeat) return;
+    void this.chime.unlock();
+    if (/^(Backspace|Delete|ArrowLeft|ArrowUp|PageUp|Home)$/.test(e.key)) void this.back();
+    else void this.go();
+  }
+
+  /** `4:05`, `1:12:00`. */
+  protected readonly span = (ms: number): string => {
+    const s = Math.ceil(ms / 1000);
+    const [h, m, r] = [Math.floor(s / 3600), Math.floor(s / 60) % 60, s % 60];
+    return `${h > 0 ? `${h}:${String(m).padStart(2, '0')}` : m}:${String(r).padStart(2, '0')}`;
+  };
+  protected readonly plain = plainName;
+  protected readonly mostScaled = MOST_SCALED;
+  protected readonly grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g)} g`;
+}
+
+function markWords(kind: string, short?: string): string {
+  return kind === 'first look' ? 'look' : kind === 'out' ? 'likely' : kind === 'tent' ? 'foil?' : (short ?? kind);
+}
+
+function whereOf(step: Step | null): string {
+  if (!step) return 'finished';
+  const words: Partial<Record<Step['kind'], string>> = {
+    bake: 'in the oven',
+    cool: 'cooling',
+    wait: step.words.toLowerCase(),
+    weigh: 'to weigh',
+    mix: 'to mix',
+    fill: 'to fill',
+    in: 'into the oven',
+    out: 'out of the oven',
+    unmould: 'out of its tin',
+  };
+  return words[step.kind] ?? 'get ready';
 }

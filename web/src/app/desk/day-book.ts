@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
+  dayBakeOf,
   same,
   type BakePrediction,
   type Calibration,
@@ -20,6 +21,7 @@ import type { WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Bakery, knownBakes, place } from './bakery';
 import { Desk } from './desk';
+import { Makings } from './makings';
 
 /** What the baker has said of the day. Wall-clock times are of the kitchen's zone. */
 export interface DayDoc {
@@ -49,6 +51,7 @@ export class DayBook {
   private readonly desk = inject(Desk);
   private readonly bakery = inject(Bakery);
   private readonly compute = inject(Compute);
+  private readonly makings = inject(Makings);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
   private readonly stored = toSignal(this.store.live((db) => db.meta.get('day')));
   readonly now = signal(Date.now());
@@ -114,8 +117,10 @@ export class DayBook {
     );
   }
 
-  readonly bakes = computed<readonly DayBake[]>(() =>
-    this.wanted().map(({ formula }, i): DayBake => {
+  readonly bakes = computed<readonly DayBake[]>(() => {
+    const making = this.makings.making();
+    if (making) return making.bakes.map(dayBakeOf);
+    return this.wanted().map(({ formula }, i): DayBake => {
       // the one in hand is predicted with its whole range already
       const hand = formula.id === this.desk.id() ? this.bakery.targetBake() : null;
       const prediction = hand?.ok && hand.value.minutes.likely > 0 ? hand.value : (this.predictions()[i] ?? null);
@@ -126,8 +131,8 @@ export class DayBook {
         quick: this.doc().quick,
         ...(short && { prediction: short as unknown as BakePrediction, minutes: short.minutes }),
       };
-    }),
-  );
+    });
+  });
 
   readonly serveAt = computed(() => {
     const serve = this.doc().serve;
@@ -143,6 +148,7 @@ export class DayBook {
       options: {
         people: this.doc().people,
         pins: { ...this.doc().pins, ...this.trial() },
+        done: this.makings.done(),
         concede: this.trial() === null,
       },
     }),

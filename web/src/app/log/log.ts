@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { bakeInputOf, outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
+import { outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
+import { recordOf } from '../desk/bake-record';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Undo } from '../ui/undo';
@@ -115,33 +116,17 @@ export class Log {
       );
       return;
     }
-    // as it was predicted, so that what the batter was like is not taken for the oven's doing
-    const input = bakeInputOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen());
     const reached = this.desk.plan().ovenReachedC;
-    const versionId = await this.store.freeze(f, 'baked', this.desk.plan().version);
-    const bake: BakeRecord = {
-      id: crypto.randomUUID(),
-      formulaId: f.id,
-      versionId,
-      title: f.title,
-      family: f.family,
-      densityGPerMl: input.densityGPerMl,
-      rise: fit.rise,
-      ...(input.composition && { composition: input.composition }),
-      ...(input.stages && { stages: input.stages }),
-      ...(input.hotTin && { hotTin: true }),
+    const bake = recordOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen(), {
+      versionId: await this.store.freeze(f, 'baked', this.desk.plan().version),
       ...(reached !== undefined && { ovenReachedC: reached }),
       at: Date.now(),
-      tin: { tin: fit.tin, count: fit.count },
-      batterG: Math.round(fit.batterG),
       ovenId: this.desk.kitchen().ovens[0]?.id ?? 'oven',
-      ovenC: f.bake?.ovenC ?? 180,
-      fan: f.bake?.fan ?? false,
       predicted: p,
       minutes: value,
       outcome: this.outcome(),
       notes: this.notes().trim(),
-    };
+    });
     if (!(await this.store.logBake(bake))) return;
     this.minutes.set('');
     this.notes.set('');

@@ -1,0 +1,27 @@
+import { bakeInputOf, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
+
+/** What is known of a bake beside its formula and its tin. */
+export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {
+  readonly ovenReachedC?: number;
+};
+
+/** A bake for the log, with what the batter was like, so that it is not taken for the oven's doing. */
+export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): BakeRecord {
+  const input = bakeInputOf(f, fit, kitchen);
+  return {
+    id: crypto.randomUUID(),
+    formulaId: f.id,
+    title: f.title,
+    family: f.family,
+    densityGPerMl: input.densityGPerMl,
+    rise: fit.rise,
+    ...(input.composition && { composition: input.composition }),
+    ...(input.stages && { stages: input.stages }),
+    ...(input.hotTin && { hotTin: true }),
+    tin: { tin: fit.tin, count: fit.count },
+    batterG: Math.round(fit.batterG),
+    ovenC: f.bake?.ovenC ?? 180,
+    fan: f.bake?.fan ?? false,
+    ...b,
+  };
+}
