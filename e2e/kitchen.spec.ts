@@ -38,10 +38,23 @@ test('at the counter everything to press is large enough for a floury knuckle', 
   await page.setViewportSize({ width: 390, height: 844 });
   await sampleKitchen(page);
   await page.goto('/counter/rye-and-pear-loaf');
-  const presses = page.locator('main button');
-  await expect(presses.first()).toBeVisible();
-  const heights = await presses.evaluateAll((all) => all.map((b) => b.getBoundingClientRect().height));
-  expect(Math.min(...heights)).toBeGreaterThanOrEqual(80);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const presses = page.locator('.run button');
+  const least = (): Promise<number> =>
+    presses.evaluateAll((all) => Math.min(...all.map((b) => b.getBoundingClientRect().height)));
+  const go = page.locator('.goKey');
+  for (const press of ['timer', 'the scale shows…']) {
+    await expect(presses.first()).toBeVisible();
+    expect(await least()).toBeGreaterThanOrEqual(80);
+    while ((await page.getByRole('button', { name: press }).count()) === 0) {
+      await page.waitForTimeout(380);
+      const words = await go.innerText();
+      await go.click();
+      await expect(go).not.toHaveText(words);
+    }
+    await page.getByRole('button', { name: press }).click();
+    expect(await least()).toBeGreaterThanOrEqual(80);
+  }
 });
 
 test('the larder changes what every figure is worked out for, and undo takes it back', async ({ page }) => {
@@ -153,12 +166,14 @@ test('the day: counted back from the time that was typed, however it was typed',
   const minutes = (t: string): number => Number(t.slice(0, 2)) * 60 + Number(t.slice(3));
   const startFor = async (text: string): Promise<number> => {
     await type(text);
+    // the plan is made in a worker
+    await page.waitForTimeout(500);
     return minutes(await first(page));
   };
   // the bake's own time may come in between the two, and then both are asked again
   await expect.poll(async () => -(await startFor('9')) + (await startFor('10:00'))).toBe(60);
   await type('half past tea');
-  await expect(page.getByRole('alert')).toContainText('no time of day');
+  await expect(page.getByRole('alert')).toContainText('is no time');
   await expect(heading).toHaveText(/10:00$/);
   await type('07:10');
   await expect(page.getByText(/should have begun \d+ minutes ago/)).toBeVisible();

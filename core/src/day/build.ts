@@ -48,6 +48,8 @@ export interface Built {
   readonly mixers: readonly number[];
 }
 
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
 /** What a task's id is made of, so that it stays the same when the day is planned again. */
 const idOf = (bake: DayBake, kind: TaskKind, n = 0): string => `${bake.id}:${kind}${n > 0 ? `:${n + 1}` : ''}`;
 
@@ -165,6 +167,13 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const lookAt = Math.max(1, Math.floor(look));
   after(inV, lookV, lookAt, 'it has to set first');
   after(lookV, inV, -lookAt, 'it has to set first');
+  // changes of heat and cover, at their minutes from the door
+  for (const mark of bake.prediction?.plan ?? []) {
+    if (mark.kind !== 'change') continue;
+    const v = add('change', capital(mark.words), '', 1, false, false);
+    after(inV, v, mark.atMin, 'it is a stage of the bake');
+    after(v, inV, -mark.atMin, 'it is a stage of the bake');
+  }
   const outV = add(
     'out',
     'Likely out',

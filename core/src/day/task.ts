@@ -30,6 +30,7 @@ export const taskKinds = [
   'fill',
   'in',
   'look',
+  'change',
   'out',
   'unmould',
   'cool',

@@ -84,7 +84,7 @@ export class Counter implements OnDestroy {
       if (!standing) return [];
       const step = standing.step;
       const list = this.makings.lists().get(bake.id) ?? [];
-      const task = plan?.tasks.find((t) => t.bakeId === bake.id && !t.done && t.kind !== 'ready' && t.kind !== 'look' && t.kind !== 'cool'); // prettier-ignore
+      const task = plan?.tasks.find((t) => t.bakeId === bake.id && !t.done && !/^(ready|look|change|cool)$/.test(t.kind)); // prettier-ignore
       const alarm = this.makings.alarms().find((a) => a.bakeId === bake.id && !a.heard);
       const passive = step !== null && PASSIVE.has(step.kind);
       const dueAt = step === null ? Infinity : passive ? (alarm?.at ?? endsAt(list, standing, step) ?? this.now()) : (task?.startsAt ?? this.now()); // prettier-ignore

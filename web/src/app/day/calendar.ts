@@ -1,4 +1,5 @@
 import type { DayBake, DayPlan, Later } from '@orvin/core';
+import { createEvents } from 'ics';
 import type { DateTime } from 'luxon';
 
 interface Entry {
@@ -11,13 +12,12 @@ interface Entry {
 const MOMENTS = new Set(['butter out', 'eggs out', 'freeze', 'oven on']);
 
 /** The tasks of a day, and of the days after, as an iCalendar file with an alarm at each. */
-export async function calendarOf(
+export function calendarOf(
   plan: DayPlan,
   bakes: readonly DayBake[],
   later: readonly { readonly title: string; readonly item: Later; readonly at: DateTime }[],
   at: (ms: number) => DateTime,
-): Promise<string> {
-  const { createEvents } = await import('ics');
+): string {
   const title = (id: string): string => bakes.find((b) => b.id === id)?.formula.title ?? '';
   const entries: Entry[] = [
     ...plan.tasks

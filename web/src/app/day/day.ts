@@ -23,7 +23,7 @@ interface Row {
   readonly long: string;
 }
 
-const HEAT = new Set<Task['kind']>(['oven on', 'in', 'look', 'out']);
+const HEAT = new Set<Task['kind']>(['oven on', 'in', 'look', 'change', 'out']);
 
 /**
  * The day back from the serving time: every bake from the fridge to the rack, the ovens' heat, what to do when. Any block
@@ -109,7 +109,10 @@ export class Day {
           letter: bakes.length > 1 ? String.fromCharCode(65 + bakes.findIndex((b) => b.id === task.bakeId)) : '',
           past: task.startsAt + task.minutes * MIN < this.book.now(),
           heat: HEAT.has(task.kind),
-          long: task.minutes > 0 && task.kind !== 'look' ? `${task.minutes} min${task.hands ? '' : ', no hands'}` : '',
+          long:
+            task.minutes > 0 && !/^(look|change)$/.test(task.kind)
+              ? `${task.minutes} min${task.hands ? '' : ', no hands'}`
+              : '',
         };
       });
   });
@@ -226,7 +229,7 @@ export class Day {
     const p = this.plan();
     if (!p) return;
     const { calendarOf } = await import('./calendar');
-    const text = await calendarOf(p, this.book.bakes(), this.later(), (ms) => this.book.at(ms));
+    const text = calendarOf(p, this.book.bakes(), this.later(), (ms) => this.book.at(ms));
     download(`baking-${this.serve().toISODate() ?? 'day'}.ics`, text, 'text/calendar');
   }
 

@@ -185,7 +185,7 @@ export class DayBook {
     this.serveTrial.set(null);
     if (at === null) return this.change('as soon as can be', { serve: null });
     const t = this.at(at);
-    await this.change(`serve at ${t.toFormat('HH:mm')}`, {
+    await this.change(`ready at ${t.toFormat('HH:mm')}`, {
       serve: { date: t.toISODate() ?? '', time: t.toFormat('HH:mm') },
     });
   }
