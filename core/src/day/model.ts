@@ -225,6 +225,13 @@ function modelOf(
       lower,
       upper,
       resources,
+      weightiest: resources
+        .map((r, i) => ({
+          i,
+          rank: r.id.startsWith('tin:') ? 0 : r.chosen ? 1 : r.id === 'hands' ? 4 : r.id === 'mixer' ? 3 : 2,
+        }))
+        .sort((a, b) => a.rank - b.rank)
+        .map(({ i }) => i),
       ovens: chosen,
       begins: built.map((b) => b.begin),
       starts: fixed.map((_, v) => v).filter((v) => !isDone(v)),

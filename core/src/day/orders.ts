@@ -31,6 +31,8 @@ export interface Model {
   readonly lower: Int32Array;
   readonly upper: Int32Array;
   readonly resources: readonly Resource[];
+  /** Places of resources in the order their conflicts are settled: what is used for longest decides most, and comes first. */
+  readonly weightiest: readonly number[];
   /** For each bake, the ovens (by their place in `resources`) it can go in, the best first. */
   readonly ovens: readonly (readonly number[])[];
   /** Where each bake's own work begins: the later, the less it waits. */
@@ -132,16 +134,20 @@ export function conflict(
   const x = node.upper;
   const from = (u: Use): number => (x[u.start] as number) + u.startBy;
   const to = (u: Use): number => (x[u.end] as number) + u.endBy;
-  let best: { resource: number; uses: readonly Use[]; at: number } | null = null;
-  m.resources.forEach((r, resource) => {
+  for (const resource of m.weightiest) {
+    const uses = conflictIn(m.resources[resource] as Resource, resource);
+    if (uses) return { resource, uses };
+  }
+  return null;
+
+  /** What begins latest is looked at first: the day is built back from its end. */
+  function conflictIn(r: Resource, resource: number): readonly Use[] | null {
     const here = r.uses.filter((u) => among(u.bake) && (!r.chosen || node.ovens[u.bake]?.[0] === resource));
-    if (here.length < 2) return;
+    if (here.length < 2) return null;
     const list = [...here].sort((a, b) => from(b) - from(a));
     for (let i = 0; i < list.length; i++) {
       const u = list[i] as Use;
       const at = from(u);
-      // what begins latest is looked at first: the day is built back from its end
-      if (best && at <= best.at) return;
       const over = list.filter((o, j) => j >= i && from(o) <= at && to(o) > at && (o === u || to(u) > from(u)));
       if (over.length > 1 && !r.fits(over)) {
         let least = over;
@@ -150,22 +156,16 @@ export function conflict(
           if (less.length > 1 && !r.fits(less)) least = less;
         }
         // what has happened cannot be undone
-        if (!least.every((q) => q.fact)) {
-          best = { resource, uses: least, at };
-          return;
-        }
+        if (!least.every((q) => q.fact)) return least;
       }
       if (!r.gap) continue;
       for (let j = i + 1; j < list.length; j++) {
         const o = list[j] as Use;
-        if (!(o.fact && u.fact) && !r.fits([o, u]) && to(o) + r.gap(o, u) > at) {
-          best = { resource, uses: [o, u], at };
-          return;
-        }
+        if (!(o.fact && u.fact) && !r.fits([o, u]) && to(o) + r.gap(o, u) > at) return [o, u];
       }
     }
-  });
-  return best;
+    return null;
+  }
 }
 
 /** Neighbours in an oven that want different heats. */
