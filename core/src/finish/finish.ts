@@ -112,7 +112,7 @@ export function finish(fits: readonly TinFit[], wish: FinishWish, kitchen: Kitch
   const words =
     covers.length === 0
       ? `${build.name} is not put there.`
-      : `${Math.round(typical / 5) * 5} g: ${covers.map((c) => `${Math.round(c.grams)} g ${c.where}${c.mm > 0 ? `, ${c.mm.toFixed(c.mm < 10 ? 1 : 0).replace(/\.0$/, '')} mm` : ''}`).join('; ')}${stacked ? `; ${cakes} layers take ${doubled(s)} as much as one` : ''}.`;
+      : `about ${Math.round(typical / 10) * 10} g: ${covers.map((c) => `${Math.round(c.grams)} g ${c.where}${c.mm > 0 ? `, ${c.mm.toFixed(c.mm < 10 ? 1 : 0).replace(/\.0$/, '')} mm` : ''}`).join('; ')}${stacked ? `; ${cakes} layers take ${doubled(s)} as much as one` : ''}.`;
   return {
     build,
     covers,

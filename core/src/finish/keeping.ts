@@ -25,9 +25,7 @@ export function keepingOf(formula: Formula, build: Build | null = null): Keeping
   if (formula.family === 'fruit-cake-rich') cautions.push('Spirit vapour burns: feed it away from any flame.');
   return {
     cool: `${inTin}, ${family.coolRackMin} minutes${warm ? '; it may be eaten warm' : '; do not slice it hot, the steam is its moisture'}`,
-    keep: build
-      ? `${build.fridge ? 'in the fridge' : 'in a tin'}, ${build.fridge ? build.keeps : `${family.keeps}; the finish ${build.keeps}`}`
-      : family.keeps,
+    keep: !build ? family.keeps : build.fridge ? build.keeps : `${family.keeps}; the finish ${build.keeps}`,
     freeze: shaped
       ? 'shaped and raw on a tray, then bagged, 2 months; bake from frozen, 3–6 minutes longer'
       : build

@@ -3,6 +3,7 @@ import Joi from 'joi';
 import type { Problem } from '../errors.js';
 import { families } from '../balance/families.js';
 import { tinLinings, tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
+import type { Making } from '../counter/making.js';
 import type { BakeRecord } from '../log/types.js';
 
 export interface VersionRecord {
@@ -31,6 +32,9 @@ export interface KitchenFile {
   readonly formulas: readonly { readonly formula: Formula; readonly plan: { readonly tins?: Formula['tins'] } }[];
   readonly versions: readonly VersionRecord[];
   readonly bakes: readonly BakeRecord[];
+  /** What the baker said of the day, and what is being made: a bake in hand travels with its kitchen. */
+  readonly day?: object | null;
+  readonly making?: Making | null;
 }
 
 const id = Joi.string().min(1).max(200);
@@ -165,6 +169,8 @@ const kitchen = Joi.object({
   tins: Joi.array().items(tin).required(),
   bowls: Joi.array().required(),
   powders: Joi.array().required(),
+  people: Joi.number().integer().min(1).max(9),
+  coolingRacks: Joi.number().integer().min(0).max(40),
   altitudeM: Joi.number().min(-500).max(6000).required(),
   roomC: Joi.number().min(-10).max(50).required(),
   ownIngredients: Joi.array().items(ownIngredient).required(),
@@ -201,6 +207,60 @@ const bakeRecord = Joi.object({
   minutes: positive.required(),
   outcome: Joi.valid('good', 'fine', 'under', 'over', 'sunk', 'dense', 'dry').required(),
   notes: Joi.string().allow('').required(),
+  observed: Joi.object({
+    beganAt: Joi.number().required(),
+    intoOvenAt: Joi.number().required(),
+    weighed: Joi.array()
+      .items(Joi.object({ itemId: id.required(), grams: positive.required() }).unknown(true))
+      .required(),
+    added: Joi.array().items(Joi.string()).required(),
+    skipped: Joi.array().items(Joi.string()).required(),
+    ovenReadings: Joi.array()
+      .items(Joi.object({ min: Joi.number().required(), ovenC: Joi.number().required() }).unknown(true))
+      .required(),
+    stoodMin: positive,
+  }).unknown(true),
+}).unknown(true);
+
+const range = Joi.object({ early: positive.required(), likely: positive.required(), late: positive.required() });
+const making = Joi.object({
+  id: id.required(),
+  beganAt: Joi.number().required(),
+  bakes: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        formula: formula.required(),
+        fits: Joi.array().required(),
+        minutes: range.unknown(true).allow(null).required(),
+        marks: Joi.array().required(),
+        ovenId: id.required(),
+        order: Joi.array().items(Joi.string()),
+      }).unknown(true),
+    )
+    .min(1)
+    .required(),
+  happenings: Joi.array()
+    .items(Joi.object({ at: Joi.number().required(), kind: Joi.string().required() }).unknown(true))
+    .required(),
+}).unknown(true);
+
+const day = Joi.object({
+  bakes: Joi.array().items(id).required(),
+  serve: Joi.object({
+    date: Joi.string()
+      .pattern(/^\d{4}-\d\d-\d\d$/)
+      .required(),
+    time: Joi.string()
+      .pattern(/^\d\d:\d\d$/)
+      .required(),
+  })
+    .unknown(true)
+    .allow(null)
+    .required(),
+  pins: Joi.object()
+    .pattern(Joi.string(), Joi.object({ at: Joi.number().required() }).unknown(true))
+    .required(),
 }).unknown(true);
 
 const kitchenFile = Joi.object({
@@ -237,6 +297,8 @@ const kitchenFile = Joi.object({
     )
     .required(),
   bakes: Joi.array().items(bakeRecord).required(),
+  day: day.allow(null),
+  making: making.allow(null),
 }).unknown(true);
 
 export type Checked<T> =
@@ -304,3 +366,9 @@ export function readFile(
   }
   return { kind: 'text' };
 }
+
+/** Checks what is being made at the counter. */
+export const checkMaking = (data: unknown): Checked<Making> => check(making, data, 'making');
+
+/** Checks what the baker said of the day. */
+export const checkDay = (data: unknown): Checked<object> => check(day, data, 'day');

@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import type { Formula, Kitchen } from '@orvin/core';
+import type { Formula, Kitchen, Making } from '@orvin/core';
 import type { KitchenFile } from '@orvin/core/format';
 import { Store } from './store';
 
@@ -36,8 +36,10 @@ export class Backup {
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
     const db = this.store.database;
-    const [meta, working, versions, bakes] = await Promise.all([
+    const [meta, day, making, working, versions, bakes] = await Promise.all([
       db.meta.get('kitchen'),
+      db.meta.get('day'),
+      db.meta.get('making'),
       db.working.toArray(),
       db.versions.toArray(),
       db.bakes.toArray(),
@@ -53,6 +55,8 @@ export class Backup {
       ),
       versions,
       bakes: bakes.map((b) => b.bake),
+      ...(day?.value ? { day: day.value as object } : {}),
+      ...(making?.value ? { making: making.value as Making } : {}),
     };
   }
 

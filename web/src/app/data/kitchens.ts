@@ -84,7 +84,7 @@ export class Kitchens {
 
   /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
   async restore(file: KitchenFile): Promise<void> {
-    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false);
+    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false, file);
   }
 
   /** Removes a kitchen from this device. The caller has asked, and offered the export. */
@@ -115,6 +115,7 @@ export class Kitchens {
     versions: KitchenFile['versions'],
     bakes: KitchenFile['bakes'],
     demo: boolean,
+    inHand: Pick<KitchenFile, 'day' | 'making'> = {},
   ): Promise<void> {
     const id = `${kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
@@ -122,6 +123,8 @@ export class Kitchens {
     const now = Date.now();
     await db.transaction('rw', [db.working, db.versions, db.bakes, db.meta], async () => {
       await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
+      for (const key of ['day', 'making'] as const)
+        if (inHand[key]) await db.meta.put({ key, value: inHand[key], revision: 1 });
       await db.working.bulkPut(
         formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })),
       );

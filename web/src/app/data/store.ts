@@ -39,7 +39,7 @@ class Unfit extends Error {}
 
 /** What is wrong with a value that is to be stored, in words; null when it fits its open format. */
 async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
-  const { checkBake, checkFormula, checkKitchen } = await formats();
+  const { checkBake, checkDay, checkFormula, checkKitchen } = await formats();
   const checked =
     table === 'working'
       ? checkFormula((value as Doc).formula)
@@ -47,7 +47,9 @@ async function unfit(table: TableName, key: string, value: unknown): Promise<str
         ? checkBake(value)
         : key === 'kitchen'
           ? checkKitchen(value)
-          : null;
+          : key === 'day'
+            ? checkDay(value)
+            : null;
   if (!checked || checked.ok) return null;
   const first = checked.problems[0];
   return first ? `${first.place}, ${first.words}` : 'it does not fit';

@@ -16,7 +16,8 @@ import {
   type Standing,
   type Step,
 } from '@orvin/core';
-import { Store } from '../data/store';
+import { Notices } from '../data/notices';
+import { formats, Store } from '../data/store';
 import { recordOf } from './bake-record';
 import { Desk } from './desk';
 
@@ -32,6 +33,7 @@ const MOMENTS = new Set<Step['kind']>(['take out', 'oven on']);
 export class Makings {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
+  private readonly notices = inject(Notices);
   private readonly stored = toSignal(this.store.live((db) => db.meta.get('making')));
   /** What this tab knows before the database tells. */
   private readonly ahead = signal<Making | null | undefined>(undefined);
@@ -73,8 +75,20 @@ export class Makings {
   }
 
   private async load(): Promise<void> {
-    const kept = (await this.store.database.meta.get('making'))?.value as Making | null | undefined;
-    if (this.ahead() === undefined && kept) this.ahead.set(kept);
+    const db = this.store.database;
+    const kept = (await db.meta.get('making'))?.value ?? null;
+    if (kept !== null) {
+      const { checkMaking } = await formats();
+      const checked = checkMaking(kept);
+      if (!checked.ok) {
+        await db.meta.put({ key: 'making:unread', value: kept, revision: 1 });
+        await db.meta.put({ key: 'making', value: null, revision: 1 });
+        this.notices.problem(
+          'What was in hand at the counter cannot be read.',
+          'It is kept aside; begin again from the step you are at.',
+        );
+      } else if (this.ahead() === undefined) this.ahead.set(checked.value);
+    }
     this.ready.set(true);
   }
 

@@ -110,6 +110,19 @@ export class Kit {
     if (value !== null) this.edit.change(`${what} ${value}`, { ...k, [field]: value });
   }
 
+  protected setWhole(
+    e: Event,
+    field: 'people' | 'coolingRacks',
+    usual: number,
+    low: number,
+    high: number,
+    what: string,
+  ): void {
+    const k = this.kitchen();
+    const value = this.edit.number(e, what, low, high, k[field] ?? usual);
+    if (value !== null) this.edit.change(`${what} ${Math.round(value)}`, { ...k, [field]: Math.round(value) });
+  }
+
   protected setName(e: Event): void {
     const name = (e.target as HTMLInputElement).value.trim();
     if (name !== '') this.edit.change(`name ${name}`, { ...this.kitchen(), name });

@@ -23,6 +23,7 @@ import { TinSection } from '../ui/tin-section';
 import { Undo } from '../ui/undo';
 import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
+import { FinishPart } from './finish-part';
 import { HeatSteps } from './heat-steps';
 import { KitTable } from './kit-table';
 import { TinPair } from './pair';
@@ -34,7 +35,19 @@ import { SectionMap, type Sectioned } from './section-map';
 /** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
   selector: 'orvin-tins',
-  imports: [RouterLink, TinSection, TinPair, BakeChart, HeatSteps, KitTable, RackView, ScaleBar, SectionMap, SlabCut],
+  imports: [
+    FinishPart,
+    RouterLink,
+    TinSection,
+    TinPair,
+    BakeChart,
+    HeatSteps,
+    KitTable,
+    RackView,
+    ScaleBar,
+    SectionMap,
+    SlabCut,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tins.html',
   styleUrl: './tins.scss',

@@ -96,6 +96,16 @@ export class KeysPanel {
       ],
     },
     {
+      title: 'Day and Counter',
+      rows: [
+        { keys: ['←', '→'], does: 'on a block, or the serving time: move it 5 minutes' },
+        { keys: ['Shift', '→'], does: 'further; Alt by the minute' },
+        { keys: ['Del'], does: 'on a block that is held: let go' },
+        { keys: ['any key'], does: 'at the counter: go on; a pedal too' },
+        { keys: ['⌫', '←'], does: 'at the counter: back' },
+      ],
+    },
+    {
       title: 'On the Bench',
       rows: [
         { keys: ['T'], does: 'try the advice that is shown; Enter keeps it' },
