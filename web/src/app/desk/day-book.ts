@@ -17,7 +17,7 @@ import {
 import { DateTime } from 'luxon';
 import { combineLatest, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
-import type { WorkingRecord } from '../data/records';
+import type { MetaRecord, WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Bakery, knownBakes, place } from './bakery';
 import { Desk } from './desk';
@@ -53,7 +53,15 @@ export class DayBook {
   private readonly compute = inject(Compute);
   private readonly makings = inject(Makings);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly stored = toSignal(this.store.live((db) => db.meta.get('day')));
+  private readonly told = toSignal(this.store.live((db) => db.meta.get('day')));
+  /** What was read after this tab's own last change; the database may tell of it later. */
+  private readonly read = signal<MetaRecord | undefined>(undefined);
+  /** What this tab is writing. */
+  private readonly writing = signal<DayDoc | null>(null);
+  private readonly stored = computed(() => {
+    const [a, b] = [this.told(), this.read()];
+    return (b?.revision ?? 0) > (a?.revision ?? 0) ? b : a;
+  });
   readonly now = signal(Date.now());
   /** What is being dragged: pins that count until they are let go. */
   readonly trial = signal<Readonly<Record<string, Pin>> | null>(null);
@@ -62,7 +70,11 @@ export class DayBook {
   private readonly zone = computed(() => this.desk.kitchen().locale.zone);
 
   readonly doc = computed<DayDoc>(() => {
-    const doc = { ...EMPTY, people: this.desk.kitchen().people ?? 1, ...(this.stored()?.value as Partial<DayDoc>) };
+    const doc = {
+      ...EMPTY,
+      people: this.desk.kitchen().people ?? 1,
+      ...((this.writing() ?? this.stored()?.value) as Partial<DayDoc>),
+    };
     return doc.serve && this.instant(doc.serve) < this.now() - OVER_MS ? { ...EMPTY, people: doc.people } : doc;
   });
   /** The formulas of the day; the one in hand belongs to it. */
@@ -177,8 +189,14 @@ export class DayBook {
   }
 
   async change(label: string, next: Partial<DayDoc>): Promise<void> {
-    const base = this.stored()?.value ?? null;
-    await this.store.commit('day', label, 'meta', 'day', base, { ...this.doc(), ...next });
+    // one change may follow another before the database has told of it
+    const base = this.writing() ?? this.stored()?.value ?? null;
+    const after: DayDoc = { ...this.doc(), ...next };
+    this.writing.set(after);
+    await this.store.commit('day', label, 'meta', 'day', base, after);
+    if (this.writing() !== after) return;
+    this.read.set(await this.store.database.meta.get('day'));
+    if (this.writing() === after) this.writing.set(null);
   }
 
   async serve(at: number | null): Promise<void> {

@@ -23,6 +23,11 @@ const bake: MadeBake = {
   ovenId: 'oven',
 };
 const settle = (): Promise<void> => new Promise((r) => setTimeout(r, 80));
+/** Waits for what the database has to tell; fails after ten seconds. */
+async function told(what: () => boolean): Promise<void> {
+  for (let i = 0; i < 125 && !what(); i++) await settle();
+  expect(what()).toBeTrue();
+}
 
 describe('what is in hand at the counter', () => {
   let store: Store;
@@ -101,7 +106,7 @@ describe('what is in hand at the counter', () => {
   it('that cannot be read is kept aside and said', async () => {
     await store.database.meta.put({ key: 'making', value: { id: 'x', bakes: 'none' }, revision: 1 });
     const makings = TestBed.inject(Makings);
-    for (let i = 0; i < 40 && !makings.ready(); i++) await settle();
+    await told(() => makings.ready());
     expect(makings.making()).toBeNull();
     expect((await store.database.meta.get('making:unread'))?.value).toEqual({ id: 'x', bakes: 'none' });
     expect(
@@ -116,15 +121,13 @@ describe('what is in hand at the counter', () => {
     await settle();
     await book.add('loaf');
     await book.serve(Date.now() + 5 * 3_600_000);
-    for (let i = 0; i < 40 && (book.ids().length === 0 || book.doc().serve === null); i++) await settle();
+    await told(() => book.ids().length > 0 && book.doc().serve !== null);
     expect(book.ids()).toEqual(['loaf']);
     const said = book.doc().serve;
     await book.serve(Date.now() + 6 * 3_600_000);
-    await settle();
-    expect(book.doc().serve).not.toEqual(said);
+    await told(() => JSON.stringify(book.doc().serve) !== JSON.stringify(said));
     await store.undo('day');
-    await settle();
-    expect(book.doc().serve).toEqual(said);
+    await told(() => JSON.stringify(book.doc().serve) === JSON.stringify(said));
     book.now.set(Date.now() + 30 * 3_600_000);
     expect(book.doc().serve).toBeNull();
     expect(book.ids()).toEqual([]);

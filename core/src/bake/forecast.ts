@@ -1,0 +1,243 @@
+import { band } from '../formula/bands.js';
+import type { Band, Kitchen } from '../formula/types.js';
+import type { BakeInput } from './predict.js';
+import type { Sample } from './record.js';
+import { simulate } from './run.js';
+import { setupOf } from './setup.js';
+
+/** One reading of a probe in the cake: seconds after the door closed, °C. */
+export interface ProbeReading {
+  readonly s: number;
+  readonly c: number;
+}
+
+/** One way that the bake may be going: an oven that is so much hotter than its dial, heat that comes so much faster. */
+export interface Course {
+  readonly biasC: number;
+  readonly logSpeed: number;
+  /** Logarithm of how likely it is before anything is read. */
+  readonly prior: number;
+  readonly doneMin: number;
+  /** Temperatures of the middle and of the whole crumb each half minute, °C. */
+  readonly centreC: readonly number[];
+  readonly meanC: readonly number[];
+}
+
+/** What a forecast starts from: the bake's possible courses, worked out once when it goes in. */
+export interface ForecastPlan {
+  readonly courses: readonly Course[];
+  readonly doneC: number;
+  /** Before anything is read, min. */
+  readonly minutes: { readonly early: number; readonly likely: number; readonly late: number };
+}
+
+export interface Forecast {
+  /** Minutes from the door until the middle is done. */
+  readonly minutes: Band;
+  readonly leftMin: Band;
+  /** How much hotter the oven seems than its dial, K, and how fast heat comes, 1 as expected. */
+  readonly biasC: Band;
+  readonly speed: Band;
+  /** How far from the coldest spot the probe seems to be: 0 in it, 1 as warm as the crumb on average. */
+  readonly offCentre: number;
+  readonly used: number;
+  readonly words: string;
+}
+
+const STEP_S = 30;
+/** What is not known of a bake beforehand: the oven's bias, K, and heat transfer, ln; one sigma. As for its range. */
+const SD = { bias: 8, logSpeed: 0.2 } as const;
+const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
+/** Points between two coarse ones that are read off straight lines. */
+const BETWEEN = 4;
+/**
+ * How else a bake's curve may run between the same start and the same end: its time bent by this power. The model's curve
+ * is one of many that crumbs draw, and what is read before half-time says more of the shape than of the end. A judgement;
+ * one sigma of ln is `BENT_SD`.
+ */
+const BENT = [0.72, 0.85, 1, 1.18, 1.39] as const;
+const BENT_SD = 0.14;
+/** Where the probe may be, from the coldest spot to the average of the crumb. */
+const OFF = [0, 0.1, 0.2, 0.3, 0.45, 0.6, 0.8] as const;
+/** A reading is off by this, K, for all that the model does not have; readings within some minutes err alike. Judgements. */
+const OFF_K = 2.2;
+const ALIKE_S = 240;
+/** Readings far from all courses, a door that was open, a probe that slipped, count no more than this many sigmas. */
+const ROBUST = 2.5;
+/** The model's own error in the time that is left, one sigma of ln. */
+const LEFT_SD = 0.07;
+
+/** Each half minute of a course, straight between its samples, and on with its last slope where it ends. */
+function resampled(curve: readonly Sample[], pick: (x: Sample) => number, n: number): number[] {
+  const out: number[] = [];
+  let k = 0;
+  for (let i = 0; i < n; i++) {
+    const s = i * STEP_S;
+    while (k < curve.length - 2 && (curve[k + 1] as Sample).s < s) k++;
+    const [a, b] = [curve[k] as Sample, curve[k + 1] ?? (curve[k] as Sample)];
+    const slope = b.s > a.s ? (pick(b) - pick(a)) / (b.s - a.s) : 0;
+    out.push(pick(a) + slope * (s - a.s));
+  }
+  return out;
+}
+
+/**
+ * The courses a bake may take, for the forecast: the model run over oven bias and heat transfer, 25 times, and read off
+ * between. A second's work for a loaf; it belongs in a worker. Null when the bake cannot be.
+ */
+export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan | null {
+  const own = input.calibration;
+  const known = own !== undefined && own.used > 0;
+  const sd = { bias: known ? SD.bias * 0.6 : SD.bias, logSpeed: known ? Math.max(0.1, own.sdLog) : SD.logSpeed };
+  const runs = COARSE.map((b) =>
+    COARSE.map((v) => {
+      const calibration = {
+        ...(own ?? { sdLog: SD.logSpeed, timeSd: 0.1, used: 0, words: '', doubts: [] }),
+        speed: (own?.speed ?? 1) * Math.exp(v * sd.logSpeed),
+        biasC: (own?.biasC ?? 0) + b * sd.bias,
+      };
+      return simulate(setupOf({ ...input, calibration }, kitchen), { section: false });
+    }),
+  );
+  const longest = Math.max(...runs.flat().map((r) => r.curve.at(-1)?.s ?? 0));
+  const middle = runs[2]?.[2];
+  if (!middle || middle.doneMin === null || runs.flat().some((r) => r.doneMin === null)) return null;
+  const n = Math.ceil(longest / STEP_S) + 40;
+  const whole = runs.map((row) =>
+    row.map((r) => ({
+      doneMin: r.doneMin ?? 0,
+      centreC: resampled(r.curve, (x) => x.centreC, n),
+      meanC: resampled(r.curve, (x) => x.meanC, n),
+    })),
+  );
+  const courses: Course[] = [];
+  const fine = (COARSE.length - 1) * BETWEEN;
+  for (let i = 0; i <= fine; i++)
+    for (let j = 0; j <= fine; j++) {
+      const [bi, bj] = [
+        Math.min(COARSE.length - 2, Math.floor(i / BETWEEN)),
+        Math.min(COARSE.length - 2, Math.floor(j / BETWEEN)),
+      ];
+      const [u, v] = [i / BETWEEN - bi, j / BETWEEN - bj];
+      const four = [
+        [whole[bi]?.[bj], (1 - u) * (1 - v)],
+        [whole[bi + 1]?.[bj], u * (1 - v)],
+        [whole[bi]?.[bj + 1], (1 - u) * v],
+        [whole[bi + 1]?.[bj + 1], u * v],
+      ] as const;
+      const mix = (pick: (w: { doneMin: number; centreC: number[]; meanC: number[] }) => number): number =>
+        four.reduce((s, [w, share]) => s + (w ? share * pick(w) : 0), 0);
+      const at = (bk: number, part: number): number =>
+        (COARSE[bk] as number) * (1 - part) + (COARSE[bk + 1] as number) * part;
+      const [zb, zv] = [at(bi, u), at(bj, v)];
+      courses.push({
+        biasC: zb * sd.bias,
+        logSpeed: zv * sd.logSpeed,
+        prior: -0.5 * (zb * zb + zv * zv),
+        doneMin: Math.exp(mix((w) => Math.log(w.doneMin))),
+        centreC: Array.from({ length: n }, (_, k) => mix((w) => w.centreC[k] as number)),
+        meanC: Array.from({ length: n }, (_, k) => mix((w) => w.meanC[k] as number)),
+      });
+    }
+  const doneC = setupOf(input, kitchen).doneC;
+  const start = spread(courses.map((c) => ({ x: c.doneMin, w: Math.exp(c.prior), sd: 0.04 * c.doneMin })));
+  return { courses, doneC, minutes: { early: start.low, likely: start.typical, late: start.high } };
+}
+
+/** 10, 50 and 90 % of a weighted mixture, each of whose parts is itself uncertain by `sd`. */
+function spread(all: readonly { readonly x: number; readonly w: number; readonly sd: number }[]): Band {
+  const parts = all.flatMap(({ x, w, sd }) => [-1.4, -0.7, 0, 0.7, 1.4].map((z) => ({ x: x + z * sd, w: w * Math.exp(-0.5 * z * z) }))); // prettier-ignore
+  parts.sort((a, b) => a.x - b.x);
+  const total = parts.reduce((s, p) => s + p.w, 0);
+  const at = (q: number): number => {
+    let sum = 0;
+    for (const p of parts) {
+      sum += p.w;
+      if (sum >= q * total) return p.x;
+    }
+    return parts.at(-1)?.x ?? 0;
+  };
+  return band(at(0.1), at(0.5), at(0.9));
+}
+
+/** The middle one of each minute's readings: many in a minute say no more, and a wild one is passed over. */
+function thinned(readings: readonly ProbeReading[]): ProbeReading[] {
+  const minutes = new Map<number, ProbeReading[]>();
+  for (const r of readings) {
+    if (!Number.isFinite(r.s) || !Number.isFinite(r.c) || r.s < 0 || r.c < -30 || r.c > 130) continue;
+    const m = Math.floor(r.s / 60);
+    minutes.set(m, [...(minutes.get(m) ?? []), r]);
+  }
+  return [...minutes]
+    .sort(([a], [b]) => a - b)
+    .map(
+      ([, all]) => [...all].sort((a, b) => a.c - b.c || a.s - b.s)[Math.floor((all.length - 1) / 2)] as ProbeReading,
+    );
+}
+
+const readAt = (series: readonly number[], s: number): number => {
+  const x = s / STEP_S;
+  const i = Math.max(0, Math.min(series.length - 2, Math.floor(x)));
+  const [a, b] = [series[i] as number, series[i + 1] as number];
+  return a + (b - a) * Math.min(2, x - i);
+};
+
+/**
+ * When the middle will be done, from what a probe has read so far: every possible course, with the probe in the middle or
+ * off it, weighed by how near the readings lie to it. Drop-outs are gaps, an open door or a slipped probe moves the
+ * result little (a reading counts at most 2.5 sigmas), and readings within four minutes of each other err alike. The
+ * band narrows as readings come; it never is narrower than what the model itself is off by.
+ *
+ * @param readings of one bake, any number, in any order; s from the closing of the door
+ */
+export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan, T = { offK: OFF_K, alike: ALIKE_S, bentSd: BENT_SD, off: 1.2, left: LEFT_SD, temper: 1 }): Forecast {
+  const list = thinned(readings);
+  const now = readings.reduce((m, r) => Math.max(m, Number.isFinite(r.s) ? r.s : 0), 0);
+  // one weight for each stretch in which errors are alike, however many readings fall into it
+  const bins = new Map<number, number>();
+  for (const r of list) bins.set(Math.floor(r.s / T.alike), (bins.get(Math.floor(r.s / T.alike)) ?? 0) + 1);
+  const scored = plan.courses.flatMap((course) =>
+    BENT.flatMap((power) => {
+      const end = 60 * course.doneMin;
+      const at = list.map((r) => {
+        const s = r.s < end ? end * Math.pow(r.s / end, power) : r.s;
+        return { c: r.c, centre: readAt(course.centreC, s), mean: readAt(course.meanC, s), share: 1 / (bins.get(Math.floor(r.s / T.alike)) ?? 1) }; // prettier-ignore
+      });
+      const bent = Math.log(power) / T.bentSd;
+      return OFF.map((off) => {
+        let fit = course.prior - T.off * off - 0.5 * bent * bent;
+        for (const r of at) {
+          const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / T.offK);
+          fit -= 0.5 * z * z * r.share;
+        }
+        return { course, off, fit };
+      });
+    }),
+  );
+  const best = Math.max(...scored.map((x) => x.fit));
+  const weighed = scored.map((x) => ({ ...x, w: Math.exp(x.fit - best) })).filter((x) => x.w > 1e-6);
+  const minutes = spread(
+    weighed.map(({ course, w }) => ({ x: course.doneMin, w, sd: Math.max(0.4, T.left * Math.max(0, course.doneMin - now / 60)) })), // prettier-ignore
+  );
+  const total = weighed.reduce((s, x) => s + x.w, 0);
+  const left = (x: number): number => Math.max(0, x - now / 60);
+  const biasC = spread(weighed.map(({ course, w }) => ({ x: course.biasC, w, sd: 1 })));
+  const speed = spread(weighed.map(({ course, w }) => ({ x: Math.exp(course.logSpeed), w, sd: 0.02 })));
+  return {
+    minutes,
+    leftMin: band(left(minutes.low), left(minutes.typical), left(minutes.high)),
+    biasC,
+    speed,
+    offCentre: weighed.reduce((s, x) => s + x.w * x.off, 0) / Math.max(1e-12, total),
+    used: list.length,
+    words: wordsFor(minutes, now, list.length),
+  };
+}
+
+function wordsFor(m: Band, now: number, n: number): string {
+  const [a, b] = [Math.max(0, m.low - now / 60), Math.max(0, m.high - now / 60)];
+  if (n === 0) return 'nothing read yet';
+  if (b < 1.5) return 'done, or nearly';
+  const [lo, hi] = [Math.floor(a), Math.ceil(b)];
+  return lo === hi ? `${hi} min more` : `${lo}–${hi} min more`;
+}
