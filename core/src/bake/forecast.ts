@@ -56,12 +56,13 @@ const BETWEEN = 4;
  * one sigma of ln is `BENT_SD`.
  */
 const BENT = [0.72, 0.85, 1, 1.18, 1.39] as const;
-const BENT_SD = 0.14;
-/** Where the probe may be, from the coldest spot to the average of the crumb. */
+const BENT_SD = 0.18;
+/** Where the probe may be, from the coldest spot to the average of the crumb; how much less likely, in ln, all the way off is. */
+const OFF_COSTS = 4;
 const OFF = [0, 0.1, 0.2, 0.3, 0.45, 0.6, 0.8] as const;
 /** A reading is off by this, K, for all that the model does not have; readings within some minutes err alike. Judgements. */
 const OFF_K = 2.2;
-const ALIKE_S = 240;
+const ALIKE_S = 300;
 /** Readings far from all courses, a door that was open, a probe that slipped, count no more than this many sigmas. */
 const ROBUST = 2.5;
 /** The model's own error in the time that is left, one sigma of ln. */
@@ -185,50 +186,57 @@ const readAt = (series: readonly number[], s: number): number => {
 /**
  * When the middle will be done, from what a probe has read so far: every possible course, with the probe in the middle or
  * off it, weighed by how near the readings lie to it. Drop-outs are gaps, an open door or a slipped probe moves the
- * result little (a reading counts at most 2.5 sigmas), and readings within four minutes of each other err alike. The
+ * result little (a reading counts at most 2.5 sigmas), and readings within five minutes of each other err alike. The
  * band narrows as readings come; it never is narrower than what the model itself is off by.
  *
  * @param readings of one bake, any number, in any order; s from the closing of the door
  */
-export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan, T = { offK: OFF_K, alike: ALIKE_S, bentSd: BENT_SD, off: 1.2, left: LEFT_SD, temper: 1 }): Forecast {
+export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan): Forecast {
   const list = thinned(readings);
   const now = readings.reduce((m, r) => Math.max(m, Number.isFinite(r.s) ? r.s : 0), 0);
   // one weight for each stretch in which errors are alike, however many readings fall into it
   const bins = new Map<number, number>();
-  for (const r of list) bins.set(Math.floor(r.s / T.alike), (bins.get(Math.floor(r.s / T.alike)) ?? 0) + 1);
+  for (const r of list) bins.set(Math.floor(r.s / ALIKE_S), (bins.get(Math.floor(r.s / ALIKE_S)) ?? 0) + 1);
   const scored = plan.courses.flatMap((course) =>
     BENT.flatMap((power) => {
       const end = 60 * course.doneMin;
       const at = list.map((r) => {
         const s = r.s < end ? end * Math.pow(r.s / end, power) : r.s;
-        return { c: r.c, centre: readAt(course.centreC, s), mean: readAt(course.meanC, s), share: 1 / (bins.get(Math.floor(r.s / T.alike)) ?? 1) }; // prettier-ignore
+        return { c: r.c, centre: readAt(course.centreC, s), mean: readAt(course.meanC, s), share: 1 / (bins.get(Math.floor(r.s / ALIKE_S)) ?? 1) }; // prettier-ignore
       });
-      const bent = Math.log(power) / T.bentSd;
+      const bent = Math.log(power) / BENT_SD;
       return OFF.map((off) => {
-        let fit = course.prior - T.off * off - 0.5 * bent * bent;
+        let fit = course.prior - OFF_COSTS * off - 0.5 * bent * bent;
         for (const r of at) {
-          const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / T.offK);
+          const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / OFF_K);
           fit -= 0.5 * z * z * r.share;
         }
         return { course, off, fit };
       });
     }),
   );
-  const best = Math.max(...scored.map((x) => x.fit));
-  const weighed = scored.map((x) => ({ ...x, w: Math.exp(x.fit - best) })).filter((x) => x.w > 1e-6);
-  const minutes = spread(
-    weighed.map(({ course, w }) => ({ x: course.doneMin, w, sd: Math.max(0.4, T.left * Math.max(0, course.doneMin - now / 60)) })), // prettier-ignore
-  );
-  const total = weighed.reduce((s, x) => s + x.w, 0);
+  const best = scored.reduce((m, x) => Math.max(m, x.fit), -Infinity);
+  // wherever the probe is and however the curve bends, a course ends when it ends
+  const weights = new Map<Course, number>();
+  let [total, off] = [0, 0];
+  for (const x of scored) {
+    const w = Math.exp(x.fit - best);
+    weights.set(x.course, (weights.get(x.course) ?? 0) + w);
+    total += w;
+    off += w * x.off;
+  }
+  const of = (x: (c: Course) => number, sd: (c: Course) => number): Band =>
+    spread([...weights].filter(([, w]) => w > 1e-6 * total).map(([c, w]) => ({ x: x(c), w, sd: sd(c) })));
+  const minutes = of((c) => c.doneMin, (c) => Math.max(0.4, LEFT_SD * Math.max(0, c.doneMin - now / 60))); // prettier-ignore
   const left = (x: number): number => Math.max(0, x - now / 60);
-  const biasC = spread(weighed.map(({ course, w }) => ({ x: course.biasC, w, sd: 1 })));
-  const speed = spread(weighed.map(({ course, w }) => ({ x: Math.exp(course.logSpeed), w, sd: 0.02 })));
+  const biasC = of((c) => c.biasC, () => 1); // prettier-ignore
+  const speed = of((c) => Math.exp(c.logSpeed), () => 0.02); // prettier-ignore
   return {
     minutes,
     leftMin: band(left(minutes.low), left(minutes.typical), left(minutes.high)),
     biasC,
     speed,
-    offCentre: weighed.reduce((s, x) => s + x.w * x.off, 0) / Math.max(1e-12, total),
+    offCentre: off / total,
     used: list.length,
     words: wordsFor(minutes, now, list.length),
   };

@@ -140,13 +140,13 @@ function modelOf(
       uses.length <= k;
   const hands: Resource = {
     id: 'hands',
-    name: people === 1 ? 'one pair of hands' : `${people} pairs of hands`,
+    name: people === 1 ? 'the hands have something else to do' : 'all hands have something else to do',
     uses: fixed.flatMap((a, v) => (a.hands && !isDone(v) ? [at(a.bake, v)] : [])),
     fits: most(people),
   };
   const mixer: Resource = {
     id: 'mixer',
-    name: 'one mixer',
+    name: 'the mixer is in use',
     uses: built.flatMap((b, i) => b.mixers.filter((v) => !isDone(v)).map((v) => at(i, v))),
     fits: most(1),
   };
@@ -157,7 +157,7 @@ function modelOf(
   const needs = bakes.map((b) => bowlNeed(b, kitchen));
   const bowl: Resource = {
     id: 'bowls',
-    name: 'the bowls',
+    name: 'the bowls are in use',
     uses: built.map((b, i) => ({ bake: i, start: b.blockStart, startBy: 0, end: b.blockEndVar, endBy: b.blockEndBy })),
     // the largest need takes the largest bowl; one that is too big for all of them is mixed in parts
     fits: (uses) =>
@@ -173,7 +173,7 @@ function modelOf(
   const racks = (kitchen.coolingRacks ?? 2) * RACK_MM2;
   const cooling: Resource = {
     id: 'racks',
-    name: 'the cooling racks',
+    name: 'the cooling racks are full',
     uses: built.map((b, i) => ({ bake: i, start: b.rackVar, startBy: 0, end: b.rackVar, endBy: b.rackBy + (familyOf((bakes[i] as DayBake).formula.family).coolRackMin) })), // prettier-ignore
     // one bake always finds a place, however large
     fits: (uses) => uses.length < 2 || uses.reduce((s, u) => s + (area[u.bake] ?? 0), 0) <= racks,
@@ -184,7 +184,7 @@ function modelOf(
     kitchen.ovens.length > 0 ? kitchen.ovens : [{ id: 'oven', name: 'Oven', litres: 60, fan: false }];
   const ovens: Resource[] = kit.map((oven) => ({
     id: oven.id,
-    name: oven.name.toLowerCase(),
+    name: `the ${oven.name.toLowerCase()} is in use`,
     chosen: true,
     uses: built.map((b, i) => ({ bake: i, start: b.into, startBy: 0, end: b.into, endBy: b.late + 2 })),
     fits: remembered(
@@ -317,7 +317,7 @@ function tinResources(bakes: readonly DayBake[], built: readonly Built[], kitche
     return [
       {
         id: `tin:${id}`,
-        name: `the ${tin.name}`,
+        name: `the ${tin.name} is in use`,
         uses,
         fits: (set: readonly Use[]): boolean => set.reduce((s, u) => s + (need[u.bake] ?? 0), 0) <= owned,
       },

@@ -65,7 +65,7 @@ function reasonsFor(m: DayModel, f: Found): string {
     .filter((l) => l.min > 5)
     .sort((a, b) => b.min - a.min)
     .slice(0, 3)
-    .map((l) => (/^(one pair|\d+ pairs|the |one mixer)/.test(l.why) ? `${l.why} is taken` : l.why))
+    .map((l) => l.why)
     .filter((w, i, all) => all.indexOf(w) === i)
     .join('; ');
 }

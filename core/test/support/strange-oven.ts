@@ -129,7 +129,7 @@ export function strangeBake(input: BakeInput, kitchen: Kitchen, seed: number): P
     h: d.even(18, 34),
   };
   let [lo, hi] = [0.008, 0.12];
-  for (let i = 0; i < 14; i++) {
+  for (let i = 0; i < 10; i++) {
     const mid = (lo + hi) / 2;
     if (bakeShells({ ...base, radiusM: mid }).doneS > wanted) hi = mid;
     else lo = mid;
