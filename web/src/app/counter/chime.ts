@@ -15,6 +15,8 @@ const AGAIN_MS = 2600;
 export class Chime {
   readonly silent = signal(true);
   readonly awake = signal(false);
+  /** Whether the browser can be asked to let alarms show outside the page. */
+  readonly mayAsk = signal('Notification' in window && Notification.permission === 'default');
   private context: AudioContext | null = null;
   private timer: ReturnType<typeof setInterval> | undefined;
   private lock: WakeLockSentinel | null = null;
@@ -71,6 +73,11 @@ export class Chime {
     } catch {
       this.awake.set(false);
     }
+  }
+
+  async ask(): Promise<void> {
+    await Notification.requestPermission();
+    this.mayAsk.set(Notification.permission === 'default');
   }
 
   /** A note outside the page, when that was allowed and the page is hidden. */
