@@ -29,6 +29,8 @@ describe('what a change could do to someone', () => {
     expect(await swap('caster-sugar', 'honey')).toContain('12 months');
     expect(await swap('yogurt', 'soy-yogurt')).toContain('Brings soy');
     expect(await swap('yogurt', 'buttermilk')).toBe('');
+    // an allergen is said though a caution of the same name was there before
+    expect(await swap('pistachio', 'nuts')).toContain('Brings nuts');
     for (const preset of presets)
       for (const p of had(await adapt(f, preset.id))) {
         saysItsDangers(f, p);

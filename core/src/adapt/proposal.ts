@@ -333,11 +333,13 @@ export function proposalOf(
 
 /** What could hurt someone in this formula and could not in the one it came from: allergens first. */
 function newDangers(was: Formula, is: Formula, kitchen: Kitchen): string[] {
-  const had = new Set([...allergensOf(was, kitchen), ...cautionsOf(was, kitchen).map((c) => c.id)]);
-  const allergens = allergensOf(is, kitchen).filter((a) => !had.has(a));
+  // apart: a caution and an allergen may go by the same name
+  const held = new Set(allergensOf(was, kitchen));
+  const warned = new Set(cautionsOf(was, kitchen).map((c) => c.id));
+  const allergens = allergensOf(is, kitchen).filter((a) => !held.has(a));
   return [
     ...(allergens.length > 0 ? [`Brings ${allergens.join(' and ')}, which was not in it before.`] : []),
-    ...cautionsOf(is, kitchen).flatMap((c) => (had.has(c.id) ? [] : [c.words])),
+    ...cautionsOf(is, kitchen).flatMap((c) => (warned.has(c.id) ? [] : [c.words])),
   ];
 }
 
