@@ -315,9 +315,10 @@ export class Counter implements OnDestroy {
   private async finish(p: Place, kind: 'done' | 'skip'): Promise<void> {
     if (!p.step) return;
     await this.makings.add({ kind, bakeId: p.bake.id, stepId: p.step.id });
-    // what is due next is shown, unless the baker holds on to a bake that still has work
-    const again = this.places().find((x) => x.bake.id === this.chosen());
-    if (!again?.step || PASSIVE.has(again.step.kind)) this.chosen.set(null);
+    // what is due next is shown, unless the baker holds on to a bake that still has work, or one waits to be judged
+    const again = this.places().find((x) => x.bake.id === p.bake.id);
+    if (again?.step === null) this.chosen.set(p.bake.id);
+    else if (this.chosen() === p.bake.id && again?.step && PASSIVE.has(again.step.kind)) this.chosen.set(null);
   }
 
   private async weigh(itemId: string, grams: number): Promise<void> {
@@ -415,12 +416,16 @@ export class Counter implements OnDestroy {
 
   protected async judge(outcome: Outcome): Promise<void> {
     const p = this.place();
-    if (p && !this.doubled()) await this.makings.judge(p.bake.id, outcome, '');
+    if (!p || this.doubled()) return;
+    await this.makings.judge(p.bake.id, outcome, '');
+    this.chosen.set(null);
   }
 
   protected async putDown(): Promise<void> {
     const p = this.place();
-    if (p && !this.doubled()) await this.makings.putDown(p.bake.id);
+    if (!p || this.doubled()) return;
+    await this.makings.putDown(p.bake.id);
+    this.chosen.set(null);
   }
 
   protected key(e: KeyboardEvent): void {

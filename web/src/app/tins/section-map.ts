@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import type { Section, TinFit } from '@orvin/core';
 import { H, scaleFor, SectionPicture, sectionWords } from './section-picture';
 
@@ -107,8 +107,11 @@ export class SectionMap {
   protected readonly last = computed(() =>
     Math.max(...this.pictures().map((p) => Math.floor((p.section.times.at(-1) ?? 60) / 60))),
   );
-  protected readonly at = linkedSignal(() => Math.round((this.shown().doneS / 60) * 0.6));
-  protected readonly minute = computed(() => Math.min(this.at(), this.last()));
+  /** The minute that was chosen; it stays when the bake is worked out anew. */
+  protected readonly at = signal<number | null>(null);
+  protected readonly minute = computed(() =>
+    Math.min(this.at() ?? Math.round((this.shown().doneS / 60) * 0.6), this.last()),
+  );
   protected readonly words = computed(() => {
     const all = this.pictures();
     const each = all.map((p) => `${all.length > 1 ? `${p.name}: ` : ''}${sectionWords(p.section, this.minute() * 60)}`);
