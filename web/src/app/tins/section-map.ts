@@ -35,7 +35,7 @@ export interface Sectioned {
       min="0"
       [max]="last()"
       step="1"
-      [value]="at()"
+      [value]="minute()"
       (input)="at.set(+$any($event.target).value)"
       aria-label="Minute of the bake"
       [attr.aria-valuetext]="words()"
