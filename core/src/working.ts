@@ -89,6 +89,7 @@ export {
   PASSIVE,
   pour,
   standingOfBake,
+  takesBack,
   type Alarm,
   type Happening,
   type MadeBake,

@@ -78,7 +78,7 @@ describe('a finish', () => {
     expect(finish(fits, { id: 'egg-white-buttercream' }, kitchen).build.caution).toContain('pasteurised');
     expect(builds.filter((b) => b.fridge).every((b) => b.caution !== null)).toBeTrue();
     const f = demo('cardamom-yogurt-round');
-    const iced = { ...f, groups: [...f.groups, asGroup(finish(fits, { id: 'cream-cheese' }, kitchen), f)] };
+    const iced = { ...f, groups: [...f.groups, asGroup(finish(fits, { id: 'cream-cheese' }, kitchen))] };
     expect(assess(iced, kitchen).totals.batterG).toBeCloseTo(assess(f, kitchen).totals.batterG, 9);
     const list = steps(iced, {}, kitchen);
     expect(list.find((s) => s.kind === 'finish')?.amounts.length).toBe(3);

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import type { Happening, MadeBake, Making, Step } from '../src/index.js';
-import { alarmsOf, counting, doneTasks, endsAt, fitTins, planDay, pour, standingOfBake, steps } from '../src/index.js';
+import {
+  alarmsOf,
+  asGroup,
+  counting,
+  doneTasks,
+  endsAt,
+  finish,
+  fitTins,
+  planDay,
+  pour,
+  standingOfBake,
+  steps,
+} from '../src/index.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
 
 const MIN = 60_000;
@@ -75,6 +87,37 @@ describe('the steps of a formula', () => {
     }
   });
 
+  it('soak a cake while it is warm, ice it when it is cold, and say how the finish is made', () => {
+    const f = demo('cardamom-yogurt-round');
+    const fits = fitTins(f, f.tins ?? [], kitchen);
+    const groups = (['syrup', 'cream-cheese'] as const).map((id) => asGroup(finish(fits, { id }, kitchen)));
+    const iced = { ...f, groups: [...f.groups, ...groups] };
+    const list = steps(iced, {}, kitchen);
+    const at = (id: string): number => list.findIndex((s) => s.id === id);
+    expect(at('unmould')).toBeLessThan(at('finish:finish-syrup'));
+    expect(at('finish:finish-syrup')).toBeLessThan(at('cool'));
+    expect(at('cool')).toBeLessThan(at('finish:finish-cream-cheese'));
+    expect(list[at('finish:finish-cream-cheese')]?.detail).toContain('cold cheese');
+    expect(list[at('finish:finish-cream-cheese')]?.caution).toContain('fridge');
+    expect(list[at('finish:finish-syrup')]?.caution).toContain('burns');
+    // and so does the day: the soak within a quarter of an hour, the icing when it has cooled
+    const p = planDay([{ id: 'c', formula: iced }], kitchen, t0 + 900 * MIN, t0);
+    const task = (kind: string): number => p.tasks.find((t) => t.kind === kind)?.startsAt ?? NaN;
+    expect(task('soak') - task('unmould')).toBeLessThanOrEqual(17 * MIN);
+    expect(task('finish') - task('cool')).toBeGreaterThanOrEqual(90 * MIN);
+    expect(task('ready')).toBeGreaterThan(task('finish'));
+  });
+
+  it('leave nut butters in the cupboard: only what is hard in the fridge comes out of it', () => {
+    const f = demo('cardamom-yogurt-round');
+    const out = (ingredient: string): string[] => {
+      const swapped = { ...f, groups: f.groups.map((g) => ({ ...g, items: g.items.map((i) => (i.ingredient === 'butter' ? { ...i, ingredient } : i)) })) }; // prettier-ignore
+      return steps(swapped, {}, kitchen).filter((s) => s.id === 'take out:butter').map((s) => s.words); // prettier-ignore
+    };
+    expect(out('butter')).toEqual(['Butter out of the fridge']);
+    expect(out('almond-butter')).toEqual([]);
+  });
+
   it('are made up from the way of mixing when there is no method, and prepare the tin as it needs', () => {
     const bare = { ...demo('cardamom-yogurt-round'), method: [] };
     const words = steps(bare, {}, kitchen).map((s) => s.words);
@@ -129,13 +172,34 @@ describe('a making', () => {
     // three minutes more, and the first look heard
     const more: Happening[] = [...log, { kind: 'heard', at: at + 35 * MIN, alarmId: alarms[0]?.id ?? '' }];
     expect(alarmsOf(makingOf([bake], more), lists)[0]?.heard).toBeTrue();
+    // not done yet at the likely minute: a new look, three minutes from then, and what has been said stays said
     const wait: Happening[] = [...log, { kind: 'not yet', at: at + 40 * MIN, bakeId: bake.id, minutes: 3 }];
-    expect(alarmsOf(makingOf([bake], wait), lists).find((a) => a.words === 'likely done')?.at).toBe(at + 43 * MIN);
+    expect(alarmsOf(makingOf([bake], wait), lists).map((a) => [a.words, a.at - at])).toEqual([
+      ['look', 35 * MIN],
+      ['likely done', 40 * MIN],
+      ['look again', 43 * MIN],
+    ]);
+    // a bake without a plan still rings, by its stated time
+    const bare = { ...bake, marks: [] };
+    expect(alarmsOf(makingOf([bare], log), lists).map((a) => (a.at - at) / MIN)).toEqual([34.2, 40]);
     const timer: Happening[] = [...log, { kind: 'timer', at, timerId: 't', name: 'syrup', minutes: 4 }];
     expect(alarmsOf(makingOf([bake], timer), lists)[0]).toEqual(
       jasmine.objectContaining({ name: 'syrup', at: at + 4 * MIN, own: true }),
     );
     expect(alarmsOf(makingOf([bake], [...timer, { kind: 'timer off', at, timerId: 't' }]), lists).length).toBe(2);
+  });
+
+  it('takes back a scaling as it does a step, and knows which weights a scale said', () => {
+    const weigh = (itemId: string, by: 'hand' | 'scale'): Happening => ({ kind: 'weighed', at: t0, bakeId: bake.id, itemId, grams: 5, by }); // prettier-ignore
+    const log: Happening[] = [
+      weigh('a', 'hand'),
+      weigh('b', 'scale'),
+      { kind: 'scaled', at: t0, bakeId: bake.id, factor: 1.1 },
+    ];
+    expect(standingOfBake(bake, list, log).read).toEqual(new Set(['b']));
+    expect(counting([...log, { kind: 'back', at: t0 }])).toEqual(log.slice(0, 2));
+    // tapped as right afterwards, it is no reading any more
+    expect(standingOfBake(bake, list, [...log, weigh('b', 'hand')]).read.size).toBe(0);
   });
 
   it('counts a wait from the step before it', () => {

@@ -47,6 +47,8 @@ export interface Forecast {
 const STEP_S = 30;
 /** What is not known of a bake beforehand: the oven's bias, K, and heat transfer, ln; one sigma. As for its range. */
 const SD = { bias: 8, logSpeed: 0.2 } as const;
+/** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
+const BIAS_LEFT = 0.6;
 const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
 /** Points between two coarse ones that are read off straight lines. */
 const BETWEEN = 4;
@@ -89,7 +91,7 @@ function resampled(curve: readonly Sample[], pick: (x: Sample) => number, n: num
 export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan | null {
   const own = input.calibration;
   const known = own !== undefined && own.used > 0;
-  const sd = { bias: known ? SD.bias * 0.6 : SD.bias, logSpeed: known ? Math.max(0.1, own.sdLog) : SD.logSpeed };
+  const sd = { bias: known ? BIAS_LEFT * SD.bias : SD.bias, logSpeed: known ? Math.max(0.1, own.sdLog) : SD.logSpeed };
   const runs = COARSE.map((b) =>
     COARSE.map((v) => {
       const calibration = {

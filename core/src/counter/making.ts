@@ -19,7 +19,7 @@ export interface MadeBake {
 /** Something that happened at the counter. Instants are ms since 1970. */
 export type Happening = { readonly at: number } & (
   | { readonly kind: 'done' | 'skip'; readonly bakeId: string; readonly stepId: string }
-  /** The last `done`, `skip` or `weighed` of any bake that still counts is taken back. */
+  /** The last `done`, `skip`, `weighed` or `scaled` of any bake that still counts is taken back. */
   | { readonly kind: 'back' }
   | {
       readonly kind: 'weighed';
@@ -63,22 +63,25 @@ export interface Standing {
   /** Steps that are done or skipped, with when. */
   readonly done: ReadonlyMap<string, number>;
   readonly skipped: ReadonlySet<string>;
-  /** Weights as they were really taken, g by line. */
+  /** What is in, g by line; of those in `read` a scale said so, the others were tapped as being right. */
   readonly weighed: ReadonlyMap<string, number>;
+  readonly read: ReadonlySet<string>;
   readonly felt: readonly { readonly at: number; readonly stepId: string; readonly words: string }[];
   readonly ovenReadings: readonly { readonly at: number; readonly ovenC: number }[];
   /** The first step that is not done; null when all are. */
   readonly step: Step | null;
   readonly intoOvenAt: number | null;
   readonly outAt: number | null;
-  /** Extra minutes given because it was not done yet. */
-  readonly moreMin: number;
 }
 
 /** Steps that take time alone: they end by the clock, or when the baker says so. */
 export const PASSIVE: ReadonlySet<StepKind> = new Set<StepKind>(['wait', 'bake', 'cool']);
 
-/** What still counts: each `back` takes away the last step or weighing before it that counts. */
+/** What going back takes back. */
+export const takesBack = (h: Happening): boolean =>
+  h.kind === 'done' || h.kind === 'skip' || h.kind === 'weighed' || h.kind === 'scaled';
+
+/** What still counts: each `back` takes away the last step, weighing or scaling before it that counts. */
 export function counting(happenings: readonly Happening[]): Happening[] {
   const out: Happening[] = [];
   for (const h of happenings) {
@@ -86,7 +89,7 @@ export function counting(happenings: readonly Happening[]): Happening[] {
       out.push(h);
       continue;
     }
-    const i = out.findLastIndex((x) => x.kind === 'done' || x.kind === 'skip' || x.kind === 'weighed');
+    const i = out.findLastIndex(takesBack);
     if (i >= 0) out.splice(i, 1);
   }
   return out;
@@ -100,30 +103,32 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
   const done = new Map<string, number>();
   const skipped = new Set<string>();
   const weighed = new Map<string, number>();
+  const read = new Set<string>();
   const felt: { at: number; stepId: string; words: string }[] = [];
   const ovenReadings: { at: number; ovenC: number }[] = [];
-  let moreMin = 0;
   for (const h of counting(happenings)) {
     if (!('bakeId' in h) || h.bakeId !== bake.id) continue;
     if (h.kind === 'done' || h.kind === 'skip') {
       done.set(h.stepId, h.at);
       if (h.kind === 'skip') skipped.add(h.stepId);
-    } else if (h.kind === 'weighed') weighed.set(h.itemId, h.grams);
-    else if (h.kind === 'felt') felt.push({ at: h.at, stepId: h.stepId, words: h.words });
+    } else if (h.kind === 'weighed') {
+      weighed.set(h.itemId, h.grams);
+      if (h.by === 'hand') read.delete(h.itemId);
+      else read.add(h.itemId);
+    } else if (h.kind === 'felt') felt.push({ at: h.at, stepId: h.stepId, words: h.words });
     else if (h.kind === 'oven') ovenReadings.push({ at: h.at, ovenC: h.ovenC });
-    else if (h.kind === 'not yet') moreMin += h.minutes;
   }
   return {
     id: bake.id,
     done,
     skipped,
     weighed,
+    read,
     felt,
     ovenReadings,
     step: list.find((s) => !done.has(s.id)) ?? null,
     intoOvenAt: done.get('in') ?? null,
     outAt: done.get('out') ?? null,
-    moreMin,
   };
 }
 
@@ -154,18 +159,23 @@ export function alarmsOf(making: Making, lists: ReadonlyMap<string, readonly Ste
     const s = standingOfBake(bake, list, happenings);
     const title = bake.formula.title;
     if (s.intoOvenAt !== null && s.outAt === null) {
-      const shift = s.moreMin;
+      const into = s.intoOvenAt;
       for (const m of bake.marks)
         if (m.kind !== 'carry-over')
-          add(`${bake.id}:${m.kind}:${m.atMin}:${shift}`, bake.id, s.intoOvenAt + (m.atMin + (m.kind === 'out' || m.kind === 'first look' ? shift : 0)) * MIN, title, m.words); // prettier-ignore
-      if (bake.marks.length === 0 && bake.minutes)
+          add(`${bake.id}:${m.kind}:${m.atMin}`, bake.id, into + m.atMin * MIN, title, m.words);
+      if (bake.marks.length === 0 && bake.minutes) {
         add(
-          `${bake.id}:out:${shift}`,
+          `${bake.id}:look`,
           bake.id,
-          s.intoOvenAt + (bake.minutes.likely + shift) * MIN,
+          into + 0.95 * bake.minutes.early * MIN,
           title,
-          'likely done',
+          'a first look, through the glass',
         );
+        add(`${bake.id}:out`, bake.id, into + bake.minutes.likely * MIN, title, 'likely done');
+      }
+      for (const h of happenings)
+        if (h.kind === 'not yet' && h.bakeId === bake.id)
+          add(`${bake.id}:again:${h.at}`, bake.id, h.at + h.minutes * MIN, title, 'look again');
     }
     for (const step of list) {
       if ((step.kind !== 'wait' && step.kind !== 'cool') || s.done.has(step.id)) continue;
@@ -211,7 +221,11 @@ export function doneTasks(making: Making, lists: ReadonlyMap<string, readonly St
         put(step.kind, from); // prettier-ignore
       else if (step.kind === 'fill' && list.filter((x) => x.kind === 'fill').every((x) => s.done.has(x.id)))
         put('fill', from); // prettier-ignore
-      else if (step.kind === 'mix') {
+      else if (step.kind === 'finish') {
+        const kind = step.soak ? 'soak' : 'finish';
+        if (list.filter((x) => x.kind === 'finish' && x.soak === step.soak).every((x) => s.done.has(x.id)))
+          put(kind, from);
+      } else if (step.kind === 'mix') {
         // a stretch of mixing is over when its last step before a wait, or before filling, is
         const next = list[list.indexOf(step) + 1];
         if (next?.kind !== 'mix') put(`mix${stretch > 1 ? `:${stretch}` : ''}`, from);

@@ -1,5 +1,6 @@
 import { statedSetting } from '../bake/stages.js';
 import { band, exactly } from '../formula/bands.js';
+import { builds, groupIdOf } from '../finish/builds.js';
 import { outlineOf } from '../tin/geometry.js';
 import { apartAmounts, heatWords, none, waitStep, type Parts } from './parts.js';
 import type { Step } from './step.js';
@@ -83,7 +84,7 @@ export function baking(p: Parts): Step[] {
 
 /** Cooling, finishing, keeping. */
 export function after(p: Parts): Step[] {
-  const { formula, kitchen, family, entries, fits } = p;
+  const { family, entries, fits } = p;
   const free = fits[0] ? outlineOf(fits[0].tin).free || fits[0].tin.shape === 'slab' : false;
   const out: Step[] = [];
   if (family.coolTinMin > 0 && !free)
@@ -103,6 +104,7 @@ export function after(p: Parts): Step[] {
         { sign: 'it breaks', rescue: 'let it cool, then turn the worst side down: crumbs and glaze hide the rest' },
       ],
     });
+  out.push(...finishing(p, true));
   out.push({
     ...none,
     id: 'cool',
@@ -113,21 +115,7 @@ export function after(p: Parts): Step[] {
     hands: false,
     looks: 'no warmth felt underneath',
   });
-  for (const g of formula.groups.filter((x) => x.role === 'icing' || x.role === 'filling' || x.role === 'soak'))
-    out.push({
-      ...none,
-      id: `finish:${g.id}`,
-      kind: 'finish',
-      words: g.name,
-      detail: g.role === 'soak' ? 'brush it on while the cake is warm' : 'only when the cake is cold',
-      minutes: band(5, 10, 20),
-      hands: true,
-      amounts: apartAmounts(formula, g, kitchen),
-      caution:
-        g.role === 'icing' || g.role === 'filling'
-          ? 'Uncooked egg in a frosting: pasteurised only. Keep what holds cream, cheese or egg in the fridge.'
-          : null,
-    });
+  out.push(...finishing(p, false));
   const keeps = entries.find((e) => e.keeps);
   out.push({
     ...none,
@@ -141,4 +129,33 @@ export function after(p: Parts): Step[] {
     caution: 'Local food-safety advice comes first.',
   });
   return out;
+}
+
+/** Groups that go on the baked cake: a soak while it is warm, the rest when it is cold. */
+function finishing({ formula, kitchen }: Parts, soak: boolean): Step[] {
+  const these = formula.groups.filter((g) => (soak ? g.role === 'soak' : g.role === 'icing' || g.role === 'filling'));
+  return these.map((g): Step => {
+    const build = builds.find((b) => g.id === groupIdOf(b));
+    return {
+      ...none,
+      id: `finish:${g.id}`,
+      kind: 'finish',
+      words: g.name,
+      detail: build
+        ? build.method.join(' ')
+        : soak
+          ? 'brush it on while the cake is warm'
+          : 'only when the cake is cold',
+      minutes: band(5, 10, 20),
+      hands: true,
+      amounts: apartAmounts(formula, g, kitchen),
+      looks: build?.looks ?? null,
+      caution:
+        build?.caution ??
+        (soak
+          ? null
+          : 'Uncooked egg in a frosting: pasteurised only. Keep what holds cream, cheese or egg in the fridge.'),
+      soak,
+    };
+  });
 }

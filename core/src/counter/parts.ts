@@ -32,10 +32,10 @@ export interface Parts {
 }
 
 /** Fats that are hard in the fridge. */
-export const SOLID_FAT = /butter|margarine|lard|spread|ghee|shortening|coconut-oil/;
+export const SOLID_FAT = /^(butter|plant-butter|ghee|margarine|spread|lard|shortening|coconut-oil)/;
 
 /** A step of which nothing more is said. */
-export const none = { own: false, detail: null, amounts: [], looks: null, wrong: [], wanted: null, feel: [], mixer: false, marks: [], caution: null } as const; // prettier-ignore
+export const none = { own: false, detail: null, amounts: [], looks: null, wrong: [], wanted: null, feel: [], mixer: false, marks: [], caution: null, soak: false } as const; // prettier-ignore
 
 export const waitStep = (id: string, minutes: number, words: string): Step => ({
   ...none,

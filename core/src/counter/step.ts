@@ -65,4 +65,6 @@ export interface Step {
   /** Of `bake`: what to do when, minutes from the door. */
   readonly marks: readonly PlanMark[];
   readonly caution: string | null;
+  /** Of `finish`: whether it is brushed on while the cake is warm, rather than put on a cold one. */
+  readonly soak: boolean;
 }

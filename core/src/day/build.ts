@@ -24,6 +24,8 @@ export interface Activity {
 /** How much longer than it must something may stay in its tin, or soak, before it suffers or sticks, min. Judgements. */
 const UNMOULD_SLACK = 15;
 const WAIT_SLACK = 45;
+/** A cake out of its tin is warm enough to soak for so many minutes. A judgement. */
+const WARM_MIN = 15;
 
 const up = (x: number): number => Math.max(1, Math.ceil(x - 1e-9));
 const minutesOf = (s: Step): number => up(s.minutes.typical);
@@ -199,7 +201,15 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const coolV = add('cool', 'Cooling', `${family.coolRackMin} minutes on the rack`, family.coolRackMin, false, false);
   after(rackVar, coolV, rackBy, 'it cools on the rack');
   after(coolV, rackVar, -rackBy, 'it cools on the rack');
-  const finish = find('finish');
+  const soaks = find('finish').filter((s) => s.soak);
+  const finish = find('finish').filter((s) => !s.soak);
+  let soaked: number | null = null;
+  if (soaks.length > 0) {
+    const minutes = up(soaks.reduce((s, x) => s + x.minutes.typical, 0));
+    soaked = add('soak', soaks.map((s) => s.words).join(', '), soaks[0]?.detail ?? null, minutes, true);
+    after(rackVar, soaked, rackBy, 'it is out of the tin first');
+    after(soaked, rackVar, -(rackBy + WARM_MIN), 'it soaks only while it is warm');
+  }
   const readyV = activities.length + (finish.length > 0 ? 1 : 0);
   let whole = cooled;
   if (finish.length > 0) {
@@ -210,6 +220,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     after(v, readyV, minutes, 'it is finished first');
     whole += minutes;
   }
+  if (soaked !== null) after(soaked, readyV, lasts(soaked), 'it is soaked first');
   add('ready', 'Ready to cut', `keeps ${family.keeps}`, 0, false, false);
   after(
     inV,

@@ -38,7 +38,7 @@ const TIN_AGAIN_MIN = 10;
 const SOON_MIN = 5;
 /** Two bakes go in together when their heats differ by no more than this, K. */
 const SAME_HEAT_K = 5;
-/** One cooling rack, mm; a kitchen has two unless it says otherwise. A judgement. */
+/** One cooling rack, mm²; a kitchen has two unless it says otherwise. A judgement. */
 const RACK_MM2 = 450 * 300;
 
 export const changeOverMin = (fromC: number, toC: number): number =>
@@ -51,7 +51,6 @@ const spread = (all: readonly number[]): number => (all.length === 0 ? 0 : Math.
 /** The heat an oven has to have for a bake, as a still oven would be set, °C. */
 const bakeHeat = (b: DayBake): number => (b.formula.bake?.ovenC ?? 180) + (b.formula.bake?.fan ? 20 : 0);
 
-/** Whether the tins of some bakes go into one oven at once. */
 /** How many heats an oven has to be brought to, at least, for all of these. */
 function clusters(heats: readonly number[]): number {
   let n = 0;
@@ -66,15 +65,19 @@ function clusters(heats: readonly number[]): number {
 
 /** The same answer for the same bakes, worked out once. */
 function remembered(fits: Resource['fits']): Resource['fits'] {
-  const known = new Map<number, boolean>();
+  const known = new Map<string, boolean>();
   return (uses) => {
-    const key = uses.reduce((k, u) => k | (1 << u.bake), 0);
+    const key = uses
+      .map((u) => u.bake)
+      .sort((a, b) => a - b)
+      .join();
     let yes = known.get(key);
     if (yes === undefined) known.set(key, (yes = fits(uses)));
     return yes;
   };
 }
 
+/** Whether some tins go into one oven at once. */
 const fitsIn = (tins: readonly TinUse[], oven: Oven): boolean => rackPlan(tins, oven).left === 0;
 
 /**

@@ -73,7 +73,7 @@ function reasonsFor(m: DayModel, f: Found): string {
 /**
  * Plans bakes back from the serving time: hands, mixer, bowls, tins, ovens with one heat at a time, cooling racks; waits
  * at room temperature; how long each batter may stand. In this order: on time, no limit broken, least waiting beyond
- * need, latest start, fewest changes of an oven's heat. The best there is for up to three bakes; for more, `gapMin` says
+ * need, latest start, fewest heatings of an oven. The best there is for up to three bakes; for more, `gapMin` says
  * how far it may be off. Instants are ms since 1970, and minutes are elapsed ones, whatever clocks do that night.
  *
  * When the time cannot be met, the plan is for the earliest that can, a problem says what stands in the way, and

@@ -33,6 +33,7 @@ export const taskKinds = [
   'change',
   'out',
   'unmould',
+  'soak',
   'cool',
   'finish',
   'ready',

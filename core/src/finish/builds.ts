@@ -186,3 +186,6 @@ export const builds: readonly Build[] = [
     caution: null,
   },
 ];
+
+/** The id of the group that a build becomes in a formula. */
+export const groupIdOf = (b: Build): string => `finish-${b.id}`;

@@ -1,12 +1,12 @@
 import { OrvinError } from '../errors.js';
 import { band } from '../formula/bands.js';
-import type { Band, Formula, Group, Kitchen } from '../formula/types.js';
+import type { Band, Group, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { asMeasured } from '../quantity/amount.js';
 import { areaAt, outlineOf } from '../tin/geometry.js';
 import type { TinFit } from '../tin/fit.js';
-import { builds, type Build, type FinishId } from './builds.js';
+import { builds, groupIdOf, type Build, type FinishId } from './builds.js';
 
 /** Round tins of one kind are stacked, or each is a cake of its own; a sheet or a square stays as it is. */
 export interface FinishWish {
@@ -132,16 +132,16 @@ function doubled(s: { between: number; top: number; sides: number }): string {
   return times >= 1.9 ? `${Math.round(times * 10) / 10} times` : 'more than once';
 }
 
-/** The finish as a group of the formula: its lines go into weighing, the day and shopping. */
-export function asGroup(plan: FinishPlan, formula: Formula): Group {
-  const n = formula.groups.filter((g) => g.id.startsWith('finish')).length;
+/** The finish as a group of the formula: its lines go into weighing, the day and shopping. One of a kind in a formula. */
+export function asGroup(plan: FinishPlan): Group {
+  const id = groupIdOf(plan.build);
   const role = plan.build.id === 'syrup' ? 'soak' : plan.build.id === 'jam' ? 'filling' : plan.build.id === 'dusting' ? 'top' : 'icing'; // prettier-ignore
   return {
-    id: `finish-${plan.build.id}${n > 0 ? `-${n + 1}` : ''}`,
+    id,
     name: plan.build.name,
     role,
     items: plan.lines.map((l, i) => ({
-      id: `finish-${plan.build.id}-${n + 1}-${i + 1}`,
+      id: `${id}-${i + 1}`,
       ingredient: l.ingredient,
       words: l.name,
       entered: { value: Math.round(l.grams), unit: 'g' },

@@ -40,6 +40,7 @@ describe('the counter', () => {
     store = await openKitchen();
     await store.commit('m', 'read', 'working', 'm', null, { formula: f, plan: {} });
     makings = TestBed.inject(Makings);
+    for (let i = 0; i < 100 && !makings.ready(); i++) await new Promise((r) => setTimeout(r, 20));
     await makings.begin([bake], null);
     fixture = TestBed.createComponent(Counter);
     fixture.componentRef.setInput('id', 'm');
@@ -108,6 +109,47 @@ describe('the counter', () => {
     key().click();
     await until(fixture, () => host(fixture).querySelector('.alarm') === null);
     expect(key().textContent).toContain('out it comes');
+  });
+
+  it('does not end the weighing while a line is short, last as it may be', async () => {
+    await upTo('weigh', 1);
+    const amounts =
+      makings
+        .lists()
+        .get('m')
+        ?.find((s) => s.id === 'weigh')?.amounts ?? [];
+    for (const a of amounts.slice(0, -1))
+      await makings.add({ kind: 'weighed', bakeId: 'm', itemId: a.itemId, grams: a.grams, by: 'hand' });
+    await until(fixture, () => text().includes(`weigh, ${amounts.length} of ${amounts.length}`));
+    const pad = (words: string): HTMLButtonElement => [...host(fixture).querySelectorAll('button')].find((b) => b.textContent?.trim() === words) as HTMLButtonElement; // prettier-ignore
+    pad('the scale shows…').click();
+    await until(fixture, () => host(fixture).querySelector('orvin-keypad') !== null);
+    expect(key().disabled).toBeTrue();
+    pad('1').click();
+    await until(fixture, () => !pad('take it').disabled);
+    pad('take it').click();
+    await until(fixture, () => text().includes('more'));
+    expect(makings.standings()[0]?.step?.id).toBe('weigh');
+    expect([...(makings.standings()[0]?.read ?? [])]).toEqual([amounts.at(-1)?.itemId ?? '']);
+    await wait();
+    key().click();
+    await until(fixture, () => makings.standings()[0]?.step?.id !== 'weigh');
+  });
+
+  it('offers more time for the bake that rings, whichever is on the screen', async () => {
+    const other: MadeBake = { ...bake, id: 'n', formula: { ...f, id: 'n', title: 'Second' } };
+    await makings.putDown('m');
+    await makings.begin([bake, other], null);
+    await upTo('bake', 16.5);
+    await until(fixture, () => host(fixture).querySelector('.alarm') !== null);
+    const later = [...host(fixture).querySelectorAll('button')].find((b) => b.textContent?.includes('not yet: 3'));
+    later?.click();
+    await until(fixture, () => (makings.making()?.happenings ?? []).some((h) => h.kind === 'not yet'));
+    expect(makings.making()?.happenings.find((h) => h.kind === 'not yet')).toEqual(
+      jasmine.objectContaining({ bakeId: 'm' }),
+    );
+    await until(fixture, () => host(fixture).querySelector('.alarm') === null);
+    expect(host(fixture).querySelector('.tab.on')?.textContent).toContain('Second');
   });
 
   it('shows what it should look like and how to save it; what is added by feel is kept', async () => {

@@ -3,6 +3,8 @@ import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  assess,
+  counting,
   endsAt,
   fitTins,
   marksOf,
@@ -11,6 +13,9 @@ import {
   MOST_SCALED,
   plainName,
   pour,
+  steps,
+  takesBack,
+  toCelsius,
   type Alarm,
   type MadeBake,
   type Outcome,
@@ -22,7 +27,7 @@ import { Desk } from '../desk/desk';
 import { Makings } from '../desk/makings';
 import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
-import { degrees } from '../ui/words';
+import { ovenScale } from '../ui/words';
 import { Chime } from './chime';
 import { Keypad } from './keypad';
 
@@ -147,7 +152,6 @@ export class Counter implements OnDestroy {
     const inMin = (this.now() - p.standing.intoOvenAt) / MIN;
     const whole = Math.max(m.late * 1.12, inMin * 1.02);
     const x = (min: number): number => (100 * min) / whole;
-    const more = p.standing.moreMin;
     return {
       now: x(inMin),
       early: x(m.early),
@@ -155,7 +159,7 @@ export class Counter implements OnDestroy {
       words: `${Math.round(m.early)}–${Math.round(m.late)} min`,
       marks: p.bake.marks
         .filter((k) => k.kind !== 'carry-over')
-        .map((k) => ({ x: x(k.atMin + (k.kind === 'out' || k.kind === 'first look' ? more : 0)), short: markWords(k.kind, k.short), out: k.kind === 'out' })), // prettier-ignore
+        .map((k) => ({ x: x(k.atMin), short: markWords(k.kind, k.short), out: k.kind === 'out' })), // prettier-ignore
     };
   });
   /** A step that the plan has later: what could be done instead is nothing. */
@@ -197,7 +201,13 @@ export class Counter implements OnDestroy {
     return this.now() >= p.standing.intoOvenAt + look * MIN;
   });
   protected readonly inert = computed(() => !this.ringing() && this.step()?.kind === 'bake' && !this.canTakeOut());
-  protected readonly canBack = computed(() => (this.makings.making()?.happenings ?? []).some((h) => h.kind === 'done' || h.kind === 'skip' || h.kind === 'weighed')); // prettier-ignore
+  protected readonly canBack = computed(() => counting(this.makings.making()?.happenings ?? []).some(takesBack));
+  /** The bake whose alarm rings, while it is in the oven. */
+  protected readonly ringingInOven = computed(() => {
+    const a = this.ringing();
+    const p = this.places().find((x) => x.bake.id === a?.bakeId);
+    return p?.step?.kind === 'bake' ? p.bake.id : null;
+  });
   protected readonly ready = computed(() => {
     const p = this.book.plan();
     if (!p) return '';
@@ -257,7 +267,13 @@ export class Counter implements OnDestroy {
   }
 
   protected readonly clock = (ms: number): string => (Number.isFinite(ms) ? this.book.at(ms).toFormat('HH:mm') : '');
-  protected readonly degrees = degrees;
+  protected readonly scale = ovenScale;
+  /** What has to be minded with these ingredients, said before anything is begun. */
+  protected readonly cautions = computed(() => {
+    const kitchen = this.desk.kitchen();
+    const all = this.book.bakes().flatMap((b) => assess(b.formula, kitchen).cautions.map((c) => c.words));
+    return [...new Set(all)];
+  });
 
   /** How late an alarm was noticed, when the screen slept through it. */
   protected readonly missed = computed(() => {
@@ -271,13 +287,16 @@ export class Counter implements OnDestroy {
 
   protected async begin(): Promise<void> {
     await this.chime.unlock();
+    // the times are worked out when a formula is taken up; what comes late is not waited for long
+    for (let i = 0; i < 30 && !this.book.timed(); i++) await new Promise((r) => setTimeout(r, 100));
     const plan = this.book.plan();
     const kitchen = this.desk.kitchen();
     const bakes = this.book.bakes().map((b): MadeBake => ({
       id: b.id,
       formula: b.formula,
       fits: b.formula.tins ? fitTins(b.formula, b.formula.tins, kitchen) : [],
-      minutes: b.minutes ?? null,
+      // without a prediction the stated time still rings
+      minutes: b.minutes ?? minutesIn(steps(b.formula, {}, kitchen)),
       marks: marksOf(b.prediction),
       ovenId: plan?.stays.find((s) => s.bakeId === b.id)?.ovenId ?? kitchen.ovens[0]?.id ?? 'oven',
     }));
@@ -301,12 +320,16 @@ export class Counter implements OnDestroy {
   protected async go(): Promise<void> {
     if (this.doubled() || this.asking() || this.over()) return;
     const ring = this.ringing();
-    if (ring) return this.makings.add({ kind: 'heard', alarmId: ring.id });
+    if (ring) {
+      // whoever hears that a bake may be done looks at it next
+      if (this.ringingInOven() !== null) this.chosen.set(ring.bakeId);
+      return this.makings.add({ kind: 'heard', alarmId: ring.id });
+    }
     const p = this.place();
     if (!p?.step || this.inert()) return;
     const w = this.weighing();
     if (w) {
-      await this.weigh(w.itemId, w.grams);
+      await this.weigh(w.itemId, w.grams, 'hand');
       return;
     }
     await this.finish(p, 'done');
@@ -321,20 +344,22 @@ export class Counter implements OnDestroy {
     else if (this.chosen() === p.bake.id && again?.step && PASSIVE.has(again.step.kind)) this.chosen.set(null);
   }
 
-  private async weigh(itemId: string, grams: number): Promise<void> {
+  /** Takes down what is in; when nothing is short any more, the weighing is done. */
+  private async weigh(itemId: string, grams: number, by: 'hand' | 'scale'): Promise<void> {
     const p = this.place();
     if (!p) return;
-    const last = this.toWeigh().length === 1;
-    await this.makings.add({ kind: 'weighed', bakeId: p.bake.id, itemId, grams, by: 'hand' });
-    if (last) await this.finish(p, 'done');
+    await this.makings.add({ kind: 'weighed', bakeId: p.bake.id, itemId, grams, by });
+    const same = this.place();
+    if (same?.bake.id === p.bake.id && same.step?.kind === 'weigh' && this.toWeigh().length === 0)
+      await this.finish(same, 'done');
   }
 
   protected async back(): Promise<void> {
     if (this.doubled()) return;
     if (this.asking()) return this.asking.set(null);
     if (this.over()) return this.over.set(null);
-    this.chosen.set(this.place()?.bake.id ?? null);
-    await this.makings.add({ kind: 'back' });
+    // what is taken back is shown, whichever bake it was of
+    this.chosen.set(await this.makings.back());
   }
 
   protected async skip(): Promise<void> {
@@ -352,11 +377,12 @@ export class Counter implements OnDestroy {
   }
 
   protected notYet(minutes: number): void {
-    const p = this.place();
-    if (!p || this.doubled()) return;
     const ring = this.ringing();
+    const bakeId = this.ringingInOven() ?? this.place()?.bake.id;
+    if (bakeId === undefined || this.doubled()) return;
     if (ring) void this.makings.add({ kind: 'heard', alarmId: ring.id });
-    void this.makings.add({ kind: 'not yet', bakeId: p.bake.id, minutes });
+    void this.makings.add({ kind: 'not yet', bakeId, minutes });
+    this.chosen.set(null);
   }
 
   protected felt(words: string): void {
@@ -385,25 +411,28 @@ export class Counter implements OnDestroy {
     const what = this.asking();
     this.asking.set(null);
     if (!p) return;
-    if (what === 'oven') void this.makings.add({ kind: 'oven', bakeId: p.bake.id, ovenC: value });
+    if (what === 'oven') {
+      const ovenC = ovenScale() === 'F' ? Math.round(toCelsius(value)) : value;
+      void this.makings.add({ kind: 'oven', bakeId: p.bake.id, ovenC });
+    }
     const w = this.weighing();
     if (what !== 'poured' || !w) return;
     const r = pour(w.grams, value, this.desk.kitchen().measures.scaleG);
     if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams: value, itemId: w.itemId });
-    else void this.weigh(w.itemId, value);
+    else void this.weigh(w.itemId, value, 'scale');
   }
 
   protected tookOut(): void {
     const o = this.over();
     const w = this.weighing();
     this.over.set(null);
-    if (o && w && !this.doubled()) void this.weigh(o.itemId, w.grams);
+    if (o && w && !this.doubled()) void this.weigh(o.itemId, w.grams, 'hand');
   }
 
   protected leaveIt(): void {
     const o = this.over();
     this.over.set(null);
-    if (o && !this.doubled()) void this.weigh(o.itemId, o.grams);
+    if (o && !this.doubled()) void this.weigh(o.itemId, o.grams, 'scale');
   }
 
   protected scaleAll(): void {
@@ -411,7 +440,7 @@ export class Counter implements OnDestroy {
     const p = this.place();
     this.over.set(null);
     if (!o || !p || this.doubled()) return;
-    void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(o.itemId, o.grams));
+    void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(o.itemId, o.grams, 'scale'));
   }
 
   protected async judge(outcome: Outcome): Promise<void> {
@@ -451,6 +480,12 @@ export class Counter implements OnDestroy {
   protected readonly plain = plainName;
   protected readonly mostScaled = MOST_SCALED;
   protected readonly grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g)} g`;
+}
+
+/** Minutes of the bake among some steps. */
+function minutesIn(list: readonly Step[]): MadeBake['minutes'] {
+  const m = list.find((s) => s.kind === 'bake')?.minutes;
+  return m ? { early: m.low, likely: m.typical, late: m.high } : null;
 }
 
 function markWords(kind: string, short?: string): string {

@@ -197,17 +197,18 @@ export class Day {
       if (task) this.book.trial.set({ [task.id]: { at } });
       else this.book.serveTrial.set(Math.round(at / (5 * MIN)) * 5 * MIN);
     };
+    const over = new AbortController();
     const end = (ok: boolean): void => {
-      el.removeEventListener('pointermove', move);
+      over.abort();
       if (!ok || at === start) {
         this.book.trial.set(null);
         this.book.serveTrial.set(null);
       } else if (task) void this.book.pin(task.id, at, task.words);
       else void this.book.serve(Math.round(at / (5 * MIN)) * 5 * MIN);
     };
-    el.addEventListener('pointermove', move);
-    el.addEventListener('pointerup', () => end(true), { once: true });
-    el.addEventListener('pointercancel', () => end(false), { once: true });
+    el.addEventListener('pointermove', move, { signal: over.signal });
+    el.addEventListener('pointerup', () => end(true), { signal: over.signal });
+    el.addEventListener('pointercancel', () => end(false), { signal: over.signal });
   }
 
   protected blockKey(e: KeyboardEvent, b: Block): void {
@@ -219,7 +220,9 @@ export class Day {
     if ((e.key !== 'ArrowLeft' && e.key !== 'ArrowRight') || !t.movable) return;
     e.preventDefault();
     const step = e.shiftKey ? 15 : e.altKey ? 1 : 5;
-    void this.book.pin(t.id, t.startsAt + (e.key === 'ArrowRight' ? step : -step) * MIN, t.words);
+    // presses may follow one another before the plan has
+    const from = this.book.doc().pins[t.id]?.at ?? t.startsAt;
+    void this.book.pin(t.id, from + (e.key === 'ArrowRight' ? step : -step) * MIN, t.words);
   }
 
   protected readonly blockWords = (b: Block): string =>

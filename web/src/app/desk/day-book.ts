@@ -53,14 +53,15 @@ export class DayBook {
   private readonly compute = inject(Compute);
   private readonly makings = inject(Makings);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly told = toSignal(this.store.live((db) => db.meta.get('day')));
+  private readonly told = toSignal(this.store.live(async (db) => ({ db: db.name, record: await db.meta.get('day') })));
   /** What was read after this tab's own last change; the database may tell of it later. */
-  private readonly read = signal<MetaRecord | undefined>(undefined);
+  private readonly read = signal<{ readonly db: string; readonly record: MetaRecord | undefined } | null>(null);
   /** What this tab is writing. */
   private readonly writing = signal<DayDoc | null>(null);
   private readonly stored = computed(() => {
     const [a, b] = [this.told(), this.read()];
-    return (b?.revision ?? 0) > (a?.revision ?? 0) ? b : a;
+    const newer = b && a && b.db === a.db && (b.record?.revision ?? 0) > (a.record?.revision ?? 0);
+    return newer ? b.record : a?.record;
   });
   readonly now = signal(Date.now());
   /** What is being dragged: pins that count until they are let go. */
@@ -146,6 +147,9 @@ export class DayBook {
     });
   });
 
+  /** True once each bake's time is known, or will not be. */
+  readonly timed = computed(() => this.makings.making() !== null || this.bakes().every((b) => b.minutes !== undefined));
+
   readonly serveAt = computed(() => {
     const serve = this.doc().serve;
     return serve ? this.instant(serve) : null;
@@ -161,7 +165,7 @@ export class DayBook {
         people: this.doc().people,
         pins: { ...this.doc().pins, ...this.trial() },
         done: this.makings.done(),
-        concede: this.trial() === null,
+        concede: this.trial() === null && this.serveTrial() === null,
       },
     }),
     { equal: same },
@@ -195,7 +199,8 @@ export class DayBook {
     this.writing.set(after);
     await this.store.commit('day', label, 'meta', 'day', base, after);
     if (this.writing() !== after) return;
-    this.read.set(await this.store.database.meta.get('day'));
+    const db = this.store.database;
+    this.read.set({ db: db.name, record: await db.meta.get('day') });
     if (this.writing() === after) this.writing.set(null);
   }
 

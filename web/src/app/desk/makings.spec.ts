@@ -39,6 +39,7 @@ describe('what is in hand at the counter', () => {
 
   it('is on disk with each step, is taken up again where it was, and goes along in the export', async () => {
     const makings = TestBed.inject(Makings);
+    await told(() => makings.ready());
     await makings.begin([bake], null);
     const first = makings.standings()[0]?.step?.id ?? '';
     await makings.add({ kind: 'done', bakeId: 'loaf', stepId: first });
@@ -46,7 +47,7 @@ describe('what is in hand at the counter', () => {
     expect(second).not.toBe(first);
     // another page, opened anew
     const again = TestBed.runInInjectionContext(() => new Makings());
-    await settle();
+    await told(() => again.ready());
     expect(again.standings()[0]?.step?.id).toBe(second);
     const file = await TestBed.inject(Backup).whole();
     expect(file.making?.happenings.length).toBe(1);
@@ -54,6 +55,7 @@ describe('what is in hand at the counter', () => {
 
   it('loses nothing when two pages go on with it', async () => {
     const [a, b] = [1, 2].map(() => TestBed.runInInjectionContext(() => new Makings())) as [Makings, Makings];
+    await told(() => a.ready() && b.ready());
     await a.begin([bake], null);
     await settle();
     await Promise.all(
@@ -73,13 +75,14 @@ describe('what is in hand at the counter', () => {
 
   it('is judged into the log with what was observed, and leaves the counter', async () => {
     const makings = TestBed.inject(Makings);
+    await told(() => makings.ready());
     await makings.begin([bake], null);
     const t0 = Date.now() - 3_600_000;
     const list = makings.lists().get('loaf') ?? [];
     for (const [i, s] of list.entries()) {
       if (s.kind === 'weigh')
         for (const a of s.amounts)
-          await makings.add({ kind: 'weighed', bakeId: 'loaf', itemId: a.itemId, grams: a.grams + 1, by: 'hand' }, t0);
+          await makings.add({ kind: 'weighed', bakeId: 'loaf', itemId: a.itemId, grams: a.grams + 1, by: 'scale' }, t0);
       if (s.kind === 'bake') await makings.add({ kind: 'oven', bakeId: 'loaf', ovenC: 168 }, t0 + i * 60_000 + 600_000);
       await makings.add(
         { kind: 'done', bakeId: 'loaf', stepId: s.id },
@@ -95,12 +98,30 @@ describe('what is in hand at the counter', () => {
     expect(makings.making()).toBeNull();
   });
 
-  it('grows with what was poured too much', async () => {
+  it('grows with what was poured too much, and going back takes that back', async () => {
     const makings = TestBed.inject(Makings);
+    await told(() => makings.ready());
     await makings.begin([bake], null);
     const before = fitTins(f, f.tins ?? [], defaultKitchen)[0]?.batterG ?? 0;
+    const batter = (): number => (makings.making()?.bakes[0]?.fits[0]?.batterG ?? 0) / before;
     await makings.scale('loaf', 1.05);
-    expect((makings.making()?.bakes[0]?.fits[0]?.batterG ?? 0) / before).toBeCloseTo(1.05, 2);
+    expect(batter()).toBeCloseTo(1.05, 2);
+    expect(await makings.back()).toBe('loaf');
+    expect(batter()).toBeCloseTo(1, 6);
+    expect(await makings.back()).toBeNull();
+  });
+
+  it('belongs to its kitchen: another that is opened has its own', async () => {
+    const makings = TestBed.inject(Makings);
+    await told(() => makings.ready());
+    await makings.begin([bake], null);
+    const { name } = store.database;
+    await openKitchen();
+    await told(() => makings.ready() && makings.making() === null);
+    expect((await store.database.meta.get('making'))?.value ?? null).toBeNull();
+    await closeKitchen(store);
+    await store.open(name);
+    await told(() => makings.making()?.bakes[0]?.id === 'loaf');
   });
 
   it('that cannot be read is kept aside and said', async () => {

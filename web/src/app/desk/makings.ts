@@ -1,12 +1,14 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   alarmsOf,
+  counting,
   doneTasks,
   fitTins,
   scale,
   standingOfBake,
   steps,
+  takesBack,
   type BakeRecord,
   type DayPlan,
   type Happening,
@@ -16,7 +18,7 @@ import {
   type Standing,
   type Step,
 } from '@orvin/core';
-import { Notices } from '../data/notices';
+import { Notices, storageTrouble } from '../data/notices';
 import { formats, Store } from '../data/store';
 import { recordOf } from './bake-record';
 import { Desk } from './desk';
@@ -34,17 +36,29 @@ export class Makings {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
   private readonly notices = inject(Notices);
-  private readonly stored = toSignal(this.store.live((db) => db.meta.get('making')));
-  /** What this tab knows before the database tells. */
-  private readonly ahead = signal<Making | null | undefined>(undefined);
+  private readonly stored = toSignal(
+    this.store.live(async (db) => ({ db: db.name, value: (await db.meta.get('making'))?.value ?? null })),
+  );
+  /** The kitchen whose making has been read and checked. */
+  private readonly checked = signal<string | null>(null);
+  /** What this tab knows before the database tells, of which kitchen. */
+  private readonly ahead = signal<{ readonly db: string; readonly making: Making | null } | null>(null);
+  private pending = 0;
 
   /** True once the database has been asked. */
-  readonly ready = signal(false);
+  readonly ready = computed(() => {
+    const db = this.stored()?.db;
+    return db !== undefined && this.checked() === db;
+  });
   readonly making = computed<Making | null>(() => {
+    const stored = this.stored();
+    if (!stored || !this.ready()) return null;
+    const told = stored.value as Making | null;
     const ahead = this.ahead();
-    const stored = (this.stored()?.value ?? null) as Making | null;
-    if (ahead === undefined || stored?.id !== ahead?.id) return ahead ?? stored;
-    return ahead && stored && stored.happenings.length > ahead.happenings.length ? stored : ahead;
+    if (ahead?.db !== stored.db) return told;
+    const own = ahead.making;
+    // another tab may have gone on with the same making
+    return own && told?.id === own.id && told.happenings.length > own.happenings.length ? told : own;
   });
   /** The steps of each bake, in the order of the day. */
   readonly lists = computed<ReadonlyMap<string, readonly Step[]>>(() => {
@@ -71,25 +85,27 @@ export class Makings {
   });
 
   constructor() {
-    void this.load();
+    effect(() => {
+      const stored = this.stored();
+      if (stored && untracked(this.checked) !== stored.db) void this.check(stored.db, stored.value);
+    });
   }
 
-  private async load(): Promise<void> {
-    const db = this.store.database;
-    const kept = (await db.meta.get('making'))?.value ?? null;
-    if (kept !== null) {
+  /** What a kitchen had in hand is looked through once; what cannot be read is kept aside. */
+  private async check(db: string, value: unknown): Promise<void> {
+    if (value !== null) {
       const { checkMaking } = await formats();
-      const checked = checkMaking(kept);
-      if (!checked.ok) {
-        await db.meta.put({ key: 'making:unread', value: kept, revision: 1 });
-        await db.meta.put({ key: 'making', value: null, revision: 1 });
+      if (!checkMaking(value).ok && this.store.database.name === db) {
+        await this.store.database.meta.put({ key: 'making:unread', value, revision: 1 });
+        await this.store.database.meta.put({ key: 'making', value: null, revision: 1 });
+        this.ahead.set({ db, making: null });
         this.notices.problem(
           'What was in hand at the counter cannot be read.',
           'It is kept aside; begin again from the step you are at.',
         );
-      } else if (this.ahead() === undefined) this.ahead.set(checked.value);
+      }
     }
-    this.ready.set(true);
+    this.checked.set(db);
   }
 
   /** Begins to make some bakes, in the order that the day's plan has their steps. */
@@ -133,7 +149,8 @@ export class Makings {
     const observed: NonNullable<BakeRecord['observed']> = {
       beganAt: m.beganAt,
       intoOvenAt: s.intoOvenAt,
-      weighed: [...s.weighed].map(([itemId, grams]) => ({ itemId, grams })),
+      // only what a scale said; a tap says no more than "it is in"
+      weighed: [...s.weighed].flatMap(([itemId, grams]) => (s.read.has(itemId) ? [{ itemId, grams }] : [])),
       added: s.felt.map((f) => f.words),
       skipped: [...s.skipped],
       ovenReadings: s.ovenReadings.map((r) => ({
@@ -148,7 +165,7 @@ export class Makings {
   }
 
   /** Everything of a bake grows by a factor: too much was poured, and the rest follows. What was weighed stays. */
-  async scale(bakeId: string, factor: number): Promise<void> {
+  async scale(bakeId: string, factor: number, what: Now = { kind: 'scaled', bakeId, factor }): Promise<void> {
     const kitchen = this.desk.kitchen();
     await this.write((m) =>
       m
@@ -160,7 +177,7 @@ export class Makings {
               const { formula } = scale(b.formula, { by: 'factor', factor }, { ...kitchen, schools: { ...kitchen.schools, eggs: 'weighed' } }); // prettier-ignore
               return { ...b, formula, fits: formula.tins ? fitTins(formula, formula.tins, kitchen) : [] };
             }),
-            happenings: [...m.happenings, { kind: 'scaled', bakeId, factor, at: Date.now() }],
+            happenings: [...m.happenings, { ...what, at: Date.now() } as Happening],
           }
         : m,
     );
@@ -174,16 +191,36 @@ export class Makings {
     });
   }
 
+  /** Takes back the last step or weighing, or a scaling; the bake it was of. */
+  async back(): Promise<string | null> {
+    const last = counting(this.making()?.happenings ?? []).findLast(takesBack);
+    if (!last || !('bakeId' in last)) return null;
+    if (last.kind === 'scaled') await this.scale(last.bakeId, 1 / last.factor, { kind: 'back' });
+    else await this.add({ kind: 'back' });
+    return last.bakeId;
+  }
+
   /** Changes the stored making by what is stored, in one transaction, so that two tabs do not undo one another. */
   private async write(change: (m: Making | null) => Making | null): Promise<void> {
-    this.ahead.set(change(this.making()));
     const db = this.store.database;
-    await db.transaction('rw', db.meta, async () => {
-      const now = await db.meta.get('making');
-      const next = change((now?.value ?? null) as Making | null);
-      this.ahead.set(next);
-      await db.meta.put({ key: 'making', value: next, revision: (now?.revision ?? 0) + 1 });
-    });
+    this.ahead.set({ db: db.name, making: change(this.making()) });
+    this.pending++;
+    let known: { readonly db: string; readonly making: Making | null } | null = null;
+    try {
+      await db.transaction('rw', db.meta, async () => {
+        const now = await db.meta.get('making');
+        const making = change((now?.value ?? null) as Making | null);
+        await db.meta.put({ key: 'making', value: making, revision: (now?.revision ?? 0) + 1 });
+        known = { db: db.name, making };
+      });
+    } catch (e) {
+      const { words, remedy } = storageTrouble(e);
+      this.notices.problem(words, remedy);
+    } finally {
+      this.pending--;
+      // while more is under way, what this tab believes is newer; what could not be written is not believed
+      if (this.pending === 0 || known === null) this.ahead.set(known);
+    }
   }
 }
 

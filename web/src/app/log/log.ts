@@ -11,13 +11,15 @@ import { recordOf } from '../desk/bake-record';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Undo } from '../ui/undo';
-import { dialWords, minuteWords, tinWords } from '../ui/words';
+import { degrees, dialWords, minuteWords, tinWords } from '../ui/words';
 
 interface Line {
   readonly bake: BakeRecord;
   readonly when: string;
   readonly words: string;
   readonly off: string;
+  /** What was seen at the counter. */
+  readonly seen: string;
   readonly range: { readonly left: number; readonly width: number; readonly likely: number } | null;
   readonly at: number;
 }
@@ -84,6 +86,7 @@ export class Log {
         : Math.abs(off) < 2
           ? 'as predicted'
           : `${Math.abs(off)} % ${off < 0 ? 'sooner' : 'later'}`,
+      seen: seenWords(bake),
       range: p ? { left: ratio(p.early), width: ratio(p.late) - ratio(p.early), likely: 50 } : null,
       at: ratio(bake.minutes),
     };
@@ -151,4 +154,18 @@ export class Log {
     await this.store.commit('log', `remove ${bake.title}`, 'bakes', bake.id, bake, null);
     this.notices.say('The bake is out of the log.', { label: 'put it back', run: () => void this.store.undo('log') });
   }
+}
+
+/** What was seen at the counter, in words; nothing for a bake that was logged by hand. */
+function seenWords({ observed: o }: BakeRecord): string {
+  if (!o) return '';
+  const oven = o.ovenReadings.map((r) => `${degrees(r.ovenC)} after ${r.min} min`);
+  return [
+    ...(o.stoodMin !== undefined && o.stoodMin > 0 ? [`stood ${o.stoodMin} min`] : []),
+    ...(oven.length > 0 ? [`thermometer ${oven.join(', ')}`] : []),
+    ...(o.added.length > 0 ? [`added ${o.added.join(', ')}`] : []),
+    ...(o.weighed.length > 0
+      ? [`${o.weighed.length} ${o.weighed.length === 1 ? 'weight' : 'weights'} read off the scale`]
+      : []),
+  ].join('; ');
 }

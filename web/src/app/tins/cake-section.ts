@@ -120,9 +120,9 @@ export class CakeSection {
       last -= steps * 8;
       this.thicker.emit(steps / 10);
     };
-    el.addEventListener('pointermove', move);
-    const end = (): void => el.removeEventListener('pointermove', move);
-    el.addEventListener('pointerup', end, { once: true });
-    el.addEventListener('pointercancel', end, { once: true });
+    const over = new AbortController();
+    el.addEventListener('pointermove', move, { signal: over.signal });
+    for (const end of ['pointerup', 'pointercancel'] as const)
+      el.addEventListener(end, () => over.abort(), { signal: over.signal });
   }
 }

@@ -283,7 +283,7 @@ export class FinishPart {
   protected write(): void {
     const [f, p] = [this.desk.formula(), this.plan()];
     if (!f || !p) return;
-    const group = asGroup(p, f);
+    const group = asGroup(p);
     const groups = [...f.groups.filter((g) => g.id !== group.id), group];
     void this.desk.change(`finish with ${p.build.name.toLowerCase()}`, { formula: { ...f, groups } });
   }
