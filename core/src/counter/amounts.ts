@@ -44,13 +44,13 @@ export function shareLines(
 ): Shares {
   const at: StepAmount[][] = entries.map(() => []);
   const left: Line[] = [];
-  const mixes = (e: Matched): boolean => e.stages.length > 0;
+  const takes = (e: Matched): boolean => e.place === 'mix' || e.place === 'fill' || e.place === 'finish';
   for (const line of lines) {
     const id = line.item.id;
-    const named = entries.findIndex((e) => e.itemIds.includes(id) && (mixes(e) || !e.bakes || e.fills));
-    const given = named >= 0 ? named : entries.findIndex((e) => e.givenIds.includes(id));
-    const takes = (s: Stage): boolean => s.takes.some((r) => r === roles.get(id));
-    const index = given >= 0 ? given : entries.findIndex((e) => e.stages.some(takes));
+    const named = entries.findIndex((e) => takes(e) && e.itemIds.includes(id));
+    const given = named >= 0 ? named : entries.findIndex((e) => takes(e) && e.givenIds.includes(id));
+    const ofGroup = (s: Stage): boolean => s.takes.some((r) => r === roles.get(id));
+    const index = given >= 0 ? given : entries.findIndex((e) => takes(e) && e.stages.some(ofGroup));
     if (index < 0) {
       left.push(line);
       continue;

@@ -6,9 +6,13 @@ import type { Family } from '../balance/families.js';
 import type { Totals } from '../balance/totals.js';
 import { soak, stages, type Stage } from './mixing.js';
 
+/** Where an entry of the method belongs in the work. */
+export type Place = 'mix' | 'wait' | 'fill' | 'bake' | 'finish' | 'keep';
+
 /** One entry of the baker's method with what it is about. */
 export interface Matched {
   readonly text: string;
+  readonly place: Place;
   /** Stages of the mixing method that it is about, in their order; none when it is not about mixing. */
   readonly stages: readonly Stage[];
   /** Ids of the lines it names, or whose group it speaks of. */
@@ -20,9 +24,7 @@ export interface Matched {
   /** Minutes it asks to wait, when it says so or says "until warm". */
   readonly waitMin: number | null;
   readonly heats: boolean;
-  readonly fills: boolean;
   readonly bakes: boolean;
-  readonly keeps: boolean;
 }
 
 const FILLS =
@@ -103,16 +105,34 @@ function groupsIn(text: string, groups: readonly Group[]): readonly Group[] {
   const all = /\b(mix|stir|beat|whisk|put|tip)\b[^.;]*\b(everything|all the)\b/i.test(text);
   const dry = /\bdry\b/i.test(text);
   const wet = /\bwet\b/i.test(text);
+  // a role says what a group is; only without one does its name
+  const plain = (g: Group): boolean => g.role === undefined || g.role === 'batter';
   return groups.filter(
     (g) =>
-      (dry && (g.role === 'dry' || /dry/i.test(g.name))) ||
-      (wet && (g.role === 'wet' || /wet/i.test(g.name))) ||
+      (dry && (g.role === 'dry' || (plain(g) && /^(the )?dry/i.test(g.name)))) ||
+      (wet && (g.role === 'wet' || (plain(g) && /^(the )?wet/i.test(g.name)))) ||
       (all && !dry && g.role !== 'top' && g.role !== 'icing' && !/fold|top|soak/i.test(g.name)),
   );
 }
 
 /**
- * The baker's method, entry by entry, against the stages of the way it is mixed. Each line that goes in is sought by the
+ * An entry in the pieces that are done one after another: a sentence with work of its own begins a new one, a remark stays
+ * with what it is about. One paragraph of a whole method so becomes steps.
+ */
+function piecesOf(text: string, list: readonly Stage[]): string[] {
+  const works = (s: string): boolean =>
+    [soak, ...list].some((x) => x.says.test(s)) || FILLS.test(s) || BAKES.test(s) || KEEPS.test(s) || HEATS.test(s);
+  const out: string[] = [];
+  for (const sentence of text.split(/(?<=[.!?])\s+(?=[A-Z0-9])/)) {
+    const last = out.at(-1);
+    if (last === undefined || (works(sentence) && works(last))) out.push(sentence);
+    else out[out.length - 1] = `${last} ${sentence}`;
+  }
+  return out;
+}
+
+/**
+ * The baker's method, piece by piece, against the stages of the way it is mixed. Each line that goes in is sought by the
  * ids the reader found, by its name, and by the group the text speaks of ("the dry things").
  */
 export function matchMethod(
@@ -125,7 +145,9 @@ export function matchMethod(
   const list = stages[chosen];
   const roles = new Map(formula.groups.flatMap((g) => g.items.map((i) => [i.id, g.role ?? 'batter'] as const)));
   let reached = 0;
-  const entries = formula.method.map((m): Matched => {
+  let baked = false;
+  const pieces = formula.method.flatMap((m) => piecesOf(m.text, list).map((text) => ({ text, itemIds: m.itemIds })));
+  const entries = pieces.map((m): Matched => {
     const text = plainly(m.text);
     const named = (t: string): Line[] => {
       const words = new Set(wordsOf(t).map(plainWord));
@@ -142,21 +164,37 @@ export function matchMethod(
     // "fold in" is also how the dry things go in
     const folds = byName.some((l) => roles.get(l.item.id) === 'fold-in');
     const own = hits.filter((s) => s.id !== 'fold' || folds || hits.length === 1);
-    const heats = HEATS.test(m.text) && items.length === 0;
+    const heats = HEATS.test(m.text) && items.length === 0 && !baked;
     const these = heats ? [] : soak.says.test(m.text) ? [soak] : own;
     // additions may go in anywhere, so that they do not say how far it is
     reached = Math.max(reached, ...these.map((s) => (s.id === 'fold' ? 0 : list.indexOf(s))));
+    const [fills, bakes, keeps, waitMin] = [FILLS.test(m.text), BAKES.test(m.text), KEEPS.test(m.text), waitIn(m.text)];
+    // what comes after the bake and is no mixing is finishing; what fits nowhere is said where it stands
+    const place =
+      these.length > 0 && !baked
+        ? 'mix'
+        : fills && !baked
+          ? 'fill'
+          : bakes
+            ? 'bake'
+            : keeps
+              ? 'keep'
+              : baked
+                ? 'finish'
+                : waitMin !== null && items.length === 0
+                  ? 'wait'
+                  : 'mix';
+    baked ||= bakes;
     return {
       text: m.text,
+      place,
       stages: these,
       itemIds: items,
       givenIds: m.itemIds,
       backIds: back.flatMap(named).map((l) => l.item.id),
-      waitMin: waitIn(m.text),
+      waitMin,
       heats,
-      fills: FILLS.test(m.text),
-      bakes: BAKES.test(m.text),
-      keeps: KEEPS.test(m.text),
+      bakes,
     };
   });
   return { method: chosen, entries };

@@ -64,21 +64,26 @@ export function mixing(p: Parts): Step[] {
     });
   const own = entries
     .map((e, i) => ({ e, i, amounts: shares.at[i] ?? [] }))
-    .filter(({ e, amounts }) => e.stages.length > 0 || (amounts.length > 0 && !e.fills));
-  if (own.length === 0) {
+    .filter(({ e }) => e.place === 'mix' || e.place === 'wait');
+  const mixed = own.filter(({ e }) => e.place === 'mix');
+  if (mixed.length === 0) {
     // a line belongs to the first stage that takes its group, or to the first stage of all
     const stageOf = (l: Line): Stage | undefined =>
       stages.find((s) => s.takes.some((r) => r === roles.get(l.item.id))) ?? stages.find((s) => s.takes.length > 0);
+    const elsewhere = new Set(shares.at.flat().map((a) => a.itemId));
+    const here = lines.filter((l) => !elsewhere.has(l.item.id));
     for (const s of stages) {
-      const amounts = lines.filter((l) => stageOf(l) === s).map((l) => amountOf(l, kitchen));
+      const amounts = here.filter((l) => stageOf(l) === s).map((l) => amountOf(l, kitchen));
       if (amounts.length > 0 || s.takes.length === 0)
         out.push(mixStep(`mix:${s.id}`, s.words, false, [s], amounts, batterG, machine));
     }
-    return out;
   }
   own.forEach(({ e, i, amounts }) => {
-    const last = own.at(-1)?.i === i;
-    const rest = last ? shares.left.map((l) => amountOf(l, kitchen, null)) : [];
+    if (e.place === 'wait') {
+      out.push({ ...waitStep(`wait:${i}`, e.waitMin ?? 0, e.text), own: true });
+      return;
+    }
+    const rest = mixed.at(-1)?.i === i ? shares.left.map((l) => amountOf(l, kitchen)) : [];
     out.push(mixStep(`mix:${i}`, e.text, true, e.stages, [...amounts, ...rest], batterG, machine));
     if (e.waitMin !== null && !e.bakes) out.push(waitStep(`wait:${i}`, e.waitMin, waitWords(e.text)));
   });

@@ -96,6 +96,7 @@ export const stages: Readonly<Record<MixingMethod, readonly Stage[]>> = {
       mixer: true,
       says: /\b(beat|whisk|add|stir)\b[^.;]*\beggs?\b/i,
     },
+    dry([]),
     {
       id: 'alternate',
       words: 'Fold in the dry things in three parts and the liquid in two, dry first and last',
@@ -103,7 +104,7 @@ export const stages: Readonly<Record<MixingMethod, readonly Stage[]>> = {
       looks: 'smooth, even, falling heavily from the spoon',
       wrong: [OVERMIXED, STREAKS],
       takes: ['dry', 'wet'],
-      says: /\b(fold|beat|stir|mix|whisk|add)\b[^.;]*\b(dry|flour|by thirds|in turns?|alternat\w*|three parts)\b/i,
+      says: /\b(fold|beat|stir|add)\b[^.;]*\b(dry|flour|by thirds|in turns?|three parts)\b|\balternat/i,
     },
     fold,
   ],

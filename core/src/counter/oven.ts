@@ -9,8 +9,11 @@ import type { Step } from './step.js';
 export function baking(p: Parts): Step[] {
   const { formula, kitchen, fits, family, prediction, entries, shares } = p;
   const bake = formula.bake;
-  const at = entries.findIndex((e) => e.fills && e.stages.length === 0);
-  const fills = entries[at];
+  const own = entries.flatMap((e, i) =>
+    e.place === 'fill' ? [{ words: e.text, amounts: shares.at[i] ?? [], i }] : [],
+  );
+  const first = own[0];
+  const said = entries.filter((e) => e.place === 'bake').map((e) => e.text);
   const tops = formula.groups.filter((g) => g.role === 'top').flatMap((g) => apartAmounts(formula, g, kitchen));
   const m = prediction && prediction.minutes.likely > 0 ? prediction.minutes : null;
   const stated = statedSetting(formula.bake)?.minutes;
@@ -30,12 +33,12 @@ export function baking(p: Parts): Step[] {
       ...none,
       id: `fill:${i}`,
       kind: 'fill',
-      words: i === 0 && fills ? fills.text : `${o.free || fit.tin.shape === 'slab' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : 'the '}${fit.tin.name}`, // prettier-ignore
-      own: i === 0 && fills !== undefined,
+      words: i === 0 && first ? first.words : `${o.free || fit.tin.shape === 'slab' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : 'the '}${fit.tin.name}`, // prettier-ignore
+      own: i === 0 && first !== undefined,
       detail: `${Math.round(fit.perCupG)} g${each ? ' in each' : ''}${fit.tinReadsG && !hot ? `; full, the tin reads ${Math.round(fit.tinReadsG)} g` : ''}`,
       minutes: band(1, 1 + 0.25 * fit.count * (fit.tin.cups ?? 1), 6),
       hands: true,
-      amounts: i === 0 ? [...(shares.at[at] ?? []), ...tops] : [],
+      amounts: i === 0 ? [...(first?.amounts ?? []), ...tops] : [],
       looks: o.free ? 'room between them, sides straight' : fit.tin.shape === 'cup' ? 'all equally full' : 'level, a little lower in the middle', // prettier-ignore
       wrong: [
         { sign: 'one is fuller than the others', rescue: 'even them out by the scale, they bake alike only then' },
@@ -43,6 +46,28 @@ export function baking(p: Parts): Step[] {
       caution: hot ? 'Mind the hot tin and its handle.' : null,
     };
   });
+  if (fits.length === 0)
+    out.push({
+      ...none,
+      id: 'fill:0',
+      kind: 'fill',
+      words: first?.words ?? 'Fill the tin',
+      own: first !== undefined,
+      minutes: band(1, 2, 6),
+      hands: true,
+      amounts: [...(first?.amounts ?? []), ...tops],
+    });
+  for (const more of own.slice(1))
+    out.push({
+      ...none,
+      id: `fill:own:${more.i}`,
+      kind: 'fill',
+      words: more.words,
+      own: true,
+      minutes: band(0.5, 1, 3),
+      hands: true,
+      amounts: more.amounts,
+    });
   out.push({
     ...none,
     id: 'in',
@@ -58,7 +83,7 @@ export function baking(p: Parts): Step[] {
     id: 'bake',
     kind: 'bake',
     words: `Bake at ${heatWords(p)}`,
-    detail: m || stated ? null : 'Nothing is known of its time: look early.',
+    detail: [...said, ...(m || stated ? [] : ['Nothing is known of its time: look early.'])].join(' ') || null,
     minutes,
     hands: false,
     looks: family.signs,
@@ -84,7 +109,7 @@ export function baking(p: Parts): Step[] {
 
 /** Cooling, finishing, keeping. */
 export function after(p: Parts): Step[] {
-  const { family, entries, fits } = p;
+  const { family, entries, fits, shares } = p;
   const free = fits[0] ? outlineOf(fits[0].tin).free || fits[0].tin.shape === 'slab' : false;
   const out: Step[] = [];
   if (family.coolTinMin > 0 && !free)
@@ -116,14 +141,27 @@ export function after(p: Parts): Step[] {
     looks: 'no warmth felt underneath',
   });
   out.push(...finishing(p, false));
-  const keeps = entries.find((e) => e.keeps);
+  entries.forEach((e, i) => {
+    if (e.place === 'finish')
+      out.push({
+        ...none,
+        id: `finish:own:${i}`,
+        kind: 'finish',
+        words: e.text,
+        own: true,
+        minutes: band(2, 5, 15),
+        hands: true,
+        amounts: shares.at[i] ?? [],
+      });
+  });
+  const keeps = entries.filter((e) => e.place === 'keep').map((e) => e.text);
   out.push({
     ...none,
     id: 'keep',
     kind: 'keep',
-    words: keeps && keeps.stages.length === 0 ? keeps.text : `Keeps ${family.keeps}`,
-    own: keeps !== undefined && keeps.stages.length === 0,
-    detail: keeps ? `keeps ${family.keeps}` : 'wrapped, once it is cold right through',
+    words: keeps.length > 0 ? keeps.join(' ') : `Keeps ${family.keeps}`,
+    own: keeps.length > 0,
+    detail: keeps.length > 0 ? `keeps ${family.keeps}` : 'wrapped, once it is cold right through',
     minutes: exactly(0),
     hands: false,
     caution: 'Local food-safety advice comes first.',

@@ -25,7 +25,8 @@ export interface Parts {
   /** The baker's method, but for what only heats the oven, and the lines that go in at each entry. */
   readonly entries: readonly Matched[];
   readonly shares: Shares;
-  readonly heats: Matched | null;
+  /** What the method says of heating the oven, or a tin in it. */
+  readonly heats: string;
   readonly stages: readonly Stage[];
   readonly rubbed: boolean;
   readonly creamed: boolean;

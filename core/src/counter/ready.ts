@@ -90,7 +90,7 @@ export function getReady(p: Parts): Step[] {
       kind: 'oven on',
       words: `Oven on, ${heatWords(p)}`,
       own: false,
-      detail: `${heats ? `${heats.text} ` : ''}Rack in the middle, a thermometer on it: that is the truth, not the beep`,
+      detail: `${heats === '' ? '' : `${heats} `}Rack in the middle, a thermometer on it: that is the truth, not the beep`,
       minutes: band(15, PREHEAT_MIN, 35),
       hands: false,
       caution: bake?.hotTin ? 'The empty tin gets as hot as the oven: dry cloths, and nobody small nearby.' : null,

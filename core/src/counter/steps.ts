@@ -43,7 +43,10 @@ export function steps(formula: Formula, plan: CounterPlan = {}, kitchen: Kitchen
     prediction: plan.prediction ?? null,
     entries,
     shares: shareLines(w.lines, roles, entries, kitchen),
-    heats: all.find((e) => e.heats) ?? null,
+    heats: all
+      .filter((e) => e.heats)
+      .map((e) => e.text)
+      .join(' '),
     stages: stagesOf[method],
     rubbed: method === 'rub-in',
     creamed: method === 'creaming',
