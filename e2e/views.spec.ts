@@ -16,8 +16,14 @@ const views = [
   '/larder?part=data',
 ];
 
+// the dim theme changes colours alone, so it is asked about contrast alone
 for (const theme of ['light', 'dim'] as const)
   test(`axe finds nothing serious on any view, ${theme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    const axe = () => {
+      const builder = new AxeBuilder({ page });
+      return theme === 'dim' ? builder.withRules(['color-contrast']) : builder;
+    };
     const wrong = complaints(page);
     await sampleKitchen(page);
     if (theme === 'dim') await page.keyboard.press('d');
@@ -25,14 +31,14 @@ for (const theme of ['light', 'dim'] as const)
       await page.goto(path);
       await expect(page.locator('h1, .title').first()).toBeVisible();
       if (path.startsWith('/tins')) await expect(page.locator('p.minutes')).toBeVisible();
-      const found = await new AxeBuilder({ page }).analyze();
+      const found = await axe().analyze();
       const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
       expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
     }
     await page.goto('/shelf');
     await paste(page, 'Scones\n300 g flour\n2 tbsp baking soda\n60 g glimmer');
     await expect(page.getByText(/places are in doubt/)).toBeVisible();
-    const proof = await new AxeBuilder({ page }).analyze();
+    const proof = await axe().analyze();
     expect(proof.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => v.id)).toEqual(
       [],
     );
