@@ -67,11 +67,12 @@ async function quick() {
   await check('lint', 'npx', ['eslint', '.']);
   await check('formatting', 'npx', ['prettier', '--check', '.']);
   await check('arrows between packages', 'npm', ['run', '-s', 'arrows']);
+  await check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
   await check('types', 'npm', ['run', '-s', 'types']);
   await check('kernel, as its source makes it', process.execPath, ['scripts/kernel.mjs', '--check']);
-  await check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
   await check('core used from outside, types', 'npx', ['tsc', '-p', 'core/test/consumer/tsconfig.json']);
   await check('core used from outside, in Node alone', process.execPath, ['core/test/consumer/run.mjs']);
+  await check('server', 'npm', ['run', '-s', 'test', '-w', 'server'], jasmine);
   await check('application, built', process.execPath, ['scripts/build.mjs']);
 }
 await Promise.all([quick(), check('core', 'npm', ['run', '-s', 'test', '-w', 'core'], jasmine)]);

@@ -2,10 +2,12 @@ import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import files from '@fastify/static';
 import fastify from 'fastify';
+import { standIns } from './standins/socket.mjs';
 import { policy, UNHASHED, WORKER, workerPolicy } from './policy.mjs';
 
 /**
- * The server of the built application. It holds no data: kitchens live in the browser.
+ * The server of the built application. It holds no data: kitchens live in the browser. A simulated scale and probe for
+ * trying out are all that it has of its own.
  *
  * @param {{ root: string, port: number, lan?: boolean }} options root: folder of the built application
  */
@@ -35,6 +37,7 @@ export async function makeApp({ root, port, lan = false }) {
       reply.header('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
     },
   });
+  await standIns(app, { origins: (host) => (lan ? [canonical, `http://${host}`] : [canonical]) });
   app.get('/health', async () => ({ ok: true }));
   app.setNotFoundHandler(async (request, reply) => {
     const wantsPage = request.method === 'GET' && !/\.[a-z0-9]+$/i.test(request.url.split('?')[0] ?? '');
