@@ -69,6 +69,7 @@ export {
   type Forecast,
   type ForecastPlan,
   type ProbeReading,
+  type RackReading,
 } from './bake/forecast.js';
 export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
 export { divideAlike, type Together } from './bake/together.js';
@@ -78,25 +79,36 @@ export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
 export { steps, type CounterPlan } from './counter/steps.js';
 export { stepKinds, type Rescue, type Step, type StepAmount, type StepKind } from './counter/step.js';
+export { alarmsOf, doneTasks, endsAt, type Alarm } from './counter/alarms.js';
 export {
-  alarmsOf,
   counting,
   dayBakeOf,
-  doneTasks,
-  endsAt,
+  isSimulated,
   marksOf,
-  MOST_SCALED,
   PASSIVE,
-  pour,
+  probeIn,
   standingOfBake,
   takesBack,
-  type Alarm,
+  timeOf,
+  type By,
   type Happening,
   type MadeBake,
   type Making,
-  type Poured,
   type Standing,
+  type TrialClock,
 } from './counter/making.js';
+export {
+  beginPouring,
+  MOST_SCALED,
+  pour,
+  pouredNow,
+  readScale,
+  scaleSilent,
+  tooLittleFor,
+  type Poured,
+  type Pouring,
+  type Weight,
+} from './counter/pouring.js';
 export { plainName } from './counter/amounts.js';
 export { butterWait, eggWait } from './counter/prepare.js';
 export { earliestServe, planDay } from './day/plan.js';

@@ -2,6 +2,7 @@ import { band } from '../formula/bands.js';
 import type { Band, Kitchen } from '../formula/types.js';
 import type { BakeInput } from './predict.js';
 import type { Sample } from './record.js';
+import { stageAt, type OvenStage } from './oven.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 
@@ -9,6 +10,12 @@ import { setupOf } from './setup.js';
 export interface ProbeReading {
   readonly s: number;
   readonly c: number;
+}
+
+/** What a thermometer on the rack read: seconds after the door closed, °C. */
+export interface RackReading {
+  readonly s: number;
+  readonly ovenC: number;
 }
 
 /** One way that the bake may be going: an oven that is so much hotter than its dial, heat that comes so much faster. */
@@ -27,6 +34,8 @@ export interface Course {
 export interface ForecastPlan {
   readonly courses: readonly Course[];
   readonly doneC: number;
+  /** What the oven should be at, with what is known of its bias. */
+  readonly stages: readonly OvenStage[];
   /** Before anything is read, min. */
   readonly minutes: { readonly early: number; readonly likely: number; readonly late: number };
 }
@@ -41,6 +50,8 @@ export interface Forecast {
   /** How far from the coldest spot the probe seems to be: 0 in it, 1 as warm as the crumb on average. */
   readonly offCentre: number;
   readonly used: number;
+  /** Where the probe's reading goes, each minute until all but the slowest are done: °C with four in five between. */
+  readonly path: readonly { readonly min: number; readonly c: Band }[];
   readonly words: string;
 }
 
@@ -65,8 +76,17 @@ const OFF = [0, 0.1, 0.2, 0.3, 0.45, 0.6, 0.8] as const;
 /** A reading is off by this, K, for all that the model does not have; readings within some minutes err alike. Judgements. */
 const OFF_K = 2.2;
 const ALIKE_S = 300;
+/** A single reading shivers by this, K. */
+const NOISE_K = 0.4;
 /** Readings far from all courses, a door that was open, a probe that slipped, count no more than this many sigmas. */
 const ROBUST = 2.5;
+/**
+ * A thermometer on the rack: its own error and where it hangs, K, and what the thermostat's swing adds to each look at it.
+ * While the oven recovers from its door, s, it says nothing. Judgements.
+ */
+const RACK_K = 4;
+const RACK_SWING_K = 6;
+const RACK_FROM_S = 480;
 /** The model's own error in the time that is left, one sigma of ln. */
 const LEFT_SD = 0.07;
 
@@ -142,9 +162,9 @@ export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan 
         meanC: Array.from({ length: n }, (_, k) => mix((w) => w.meanC[k] as number)),
       });
     }
-  const doneC = setupOf(input, kitchen).doneC;
+  const { doneC, stages } = setupOf(input, kitchen);
   const start = spread(courses.map((c) => ({ x: c.doneMin, w: Math.exp(c.prior), sd: 0.04 * c.doneMin })));
-  return { courses, doneC, minutes: { early: start.low, likely: start.typical, late: start.high } };
+  return { courses, doneC, stages, minutes: { early: start.low, likely: start.typical, late: start.high } };
 }
 
 /** 10, 50 and 90 % of a weighted mixture, each of whose parts is itself uncertain by `sd`. */
@@ -192,10 +212,20 @@ const readAt = (series: readonly number[], s: number): number => {
  * band narrows as readings come; it never is narrower than what the model itself is off by.
  *
  * @param readings of one bake, any number, in any order; s from the closing of the door
+ * @param rack what a thermometer beside it read; it speaks of the oven's bias
  */
-export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan): Forecast {
+export function forecast(
+  readings: readonly ProbeReading[],
+  plan: ForecastPlan,
+  rack: readonly RackReading[] = [],
+): Forecast {
   const list = thinned(readings);
-  const now = readings.reduce((m, r) => Math.max(m, Number.isFinite(r.s) ? r.s : 0), 0);
+  const now = [...readings, ...rack].reduce((m, r) => Math.max(m, Number.isFinite(r.s) ? r.s : 0), 0);
+  const beyond = rack.filter((r) => r.s >= RACK_FROM_S).map((r) => r.ovenC - stageAt(plan.stages, r.s).ovenC);
+  const hotter = beyond.reduce((s, x) => s + x, 0) / Math.max(1, beyond.length);
+  const rackSd = Math.hypot(RACK_K, RACK_SWING_K / Math.sqrt(Math.max(1, beyond.length)));
+  const byRack = (c: Course): number =>
+    beyond.length === 0 ? 0 : -0.5 * Math.min(ROBUST, Math.abs(hotter - c.biasC) / rackSd) ** 2;
   // one weight for each stretch in which errors are alike, however many readings fall into it
   const bins = new Map<number, number>();
   for (const r of list) bins.set(Math.floor(r.s / ALIKE_S), (bins.get(Math.floor(r.s / ALIKE_S)) ?? 0) + 1);
@@ -208,12 +238,12 @@ export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan):
       });
       const bent = Math.log(power) / BENT_SD;
       return OFF.map((off) => {
-        let fit = course.prior - OFF_COSTS * off - 0.5 * bent * bent;
+        let fit = course.prior + byRack(course) - OFF_COSTS * off - 0.5 * bent * bent;
         for (const r of at) {
           const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / OFF_K);
           fit -= 0.5 * z * z * r.share;
         }
-        return { course, off, fit };
+        return { course, off, power, fit };
       });
     }),
   );
@@ -240,8 +270,39 @@ export function forecast(readings: readonly ProbeReading[], plan: ForecastPlan):
     speed,
     offCentre: off / total,
     used: list.length,
-    words: wordsFor(minutes, now, list.length),
+    path: pathOf(scored, best, minutes.high),
+    words: wordsFor(minutes, now, list.length + beyond.length),
   };
+}
+
+interface Scored {
+  readonly course: Course;
+  readonly off: number;
+  readonly power: number;
+  readonly fit: number;
+}
+/** So many ways stand for all of them where the path is drawn. */
+const DRAWN = 96;
+
+/** What the probe would show, minute by minute: over ways drawn evenly by their weight. */
+function pathOf(scored: readonly Scored[], best: number, untilMin: number): { min: number; c: Band }[] {
+  const total = scored.reduce((s, x) => s + Math.exp(x.fit - best), 0);
+  const drawn: Scored[] = [];
+  let sum = 0;
+  for (const x of scored) {
+    sum += Math.exp(x.fit - best) / total;
+    while (drawn.length < DRAWN && sum >= (drawn.length + 0.5) / DRAWN) drawn.push(x);
+  }
+  return Array.from({ length: Math.ceil(untilMin) + 1 }, (_, min) => ({
+    min,
+    c: spread(
+      drawn.map(({ course, off, power }) => {
+        const end = 60 * course.doneMin;
+        const s = 60 * min < end ? end * Math.pow((60 * min) / end, power) : 60 * min;
+        return { x: (1 - off) * readAt(course.centreC, s) + off * readAt(course.meanC, s), w: 1, sd: NOISE_K };
+      }),
+    ),
+  }));
 }
 
 function wordsFor(m: Band, now: number, n: number): string {

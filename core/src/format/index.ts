@@ -219,6 +219,9 @@ const bakeRecord = Joi.object({
       .items(Joi.object({ min: Joi.number().required(), ovenC: Joi.number().required() }).unknown(true))
       .required(),
     stoodMin: positive,
+    probe: Joi.array().items(Joi.object({ min: Joi.number().required(), c: Joi.number().required() }).unknown(true)),
+    filled: Joi.array().items(positive),
+    simulated: Joi.array().items(Joi.valid('scale', 'probe', 'clock')),
   }).unknown(true),
 }).unknown(true);
 
@@ -226,6 +229,11 @@ const range = Joi.object({ early: positive.required(), likely: positive.required
 const making = Joi.object({
   id: id.required(),
   beganAt: Joi.number().required(),
+  clock: Joi.object({
+    realAt: Joi.number().required(),
+    at: Joi.number().required(),
+    pace: Joi.number().positive().max(1000).required(),
+  }).unknown(true),
   bakes: Joi.array()
     .items(
       Joi.object({

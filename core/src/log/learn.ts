@@ -1,13 +1,24 @@
 import type { KnownBake } from '../bake/calibrate.js';
 import type { BakeRecord } from './types.js';
 
+/** A simulated oven or a clock that ran faster says nothing of the kitchen's own. */
+const tried = (b: BakeRecord): boolean => (b.observed?.simulated ?? []).some((x) => x !== 'scale');
+
 /**
  * The bakes of one oven that can teach its speed, newest first, at most eight. Under- and overbaked ones say little
  * about when it was done, and excluded ones nothing.
  */
 export function teaching(bakes: readonly BakeRecord[], ovenId: string): BakeRecord[] {
   return bakes
-    .filter((b) => b.ovenId === ovenId && !b.excluded && b.outcome !== 'under' && b.outcome !== 'over' && b.minutes > 0)
+    .filter(
+      (b) =>
+        b.ovenId === ovenId &&
+        !b.excluded &&
+        !tried(b) &&
+        b.outcome !== 'under' &&
+        b.outcome !== 'over' &&
+        b.minutes > 0,
+    )
     .sort((a, b) => b.at - a.at)
     .slice(0, 8);
 }

@@ -18,6 +18,12 @@ export interface Observed {
   readonly ovenReadings: readonly { readonly min: number; readonly ovenC: number }[];
   /** Minutes from the end of mixing until it was in the oven. */
   readonly stoodMin?: number;
+  /** What a probe in the cake read, minutes after it went in. */
+  readonly probe?: readonly { readonly min: number; readonly c: number }[];
+  /** What went into each tin or cup, g. */
+  readonly filled?: readonly number[];
+  /** What was simulated, for trying out; a simulated bake teaches nothing of a real oven. */
+  readonly simulated?: readonly ('scale' | 'probe' | 'clock')[];
 }
 
 /** One bake as it went. Times are minutes in the oven until it was taken out. */

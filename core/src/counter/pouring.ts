@@ -1,0 +1,136 @@
+/** What a scale shows: g with what stood on it taken off or not, whether it is at rest, whether it is overloaded. */
+export interface Weight {
+  readonly grams: number;
+  readonly stable: boolean;
+  readonly over: boolean;
+}
+
+/** Poured against wanted: fine, short, or over; when over, the factor by which all would have to grow instead. */
+export interface Poured {
+  readonly state: 'short' | 'right' | 'over';
+  /** What is missing (positive) or too much (negative), g. */
+  readonly missingG: number;
+  readonly factor: number;
+  readonly words: string;
+}
+
+/** Nobody wants to grow a batter by more than this because too much was poured. A judgement. */
+export const MOST_SCALED = 1.5;
+
+/** A weight is right within 2 %, and within half a step of the scale. */
+export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
+  const within = Math.max(0.02 * wantedG, scaleG / 2);
+  const missingG = wantedG - pouredG;
+  const factor = wantedG > 0 ? pouredG / wantedG : 1;
+  const g = (x: number): string =>
+    `${Math.abs(x) < 10 ? Math.round(Math.abs(x) * 10) / 10 : Math.round(Math.abs(x))} g`;
+  if (Math.abs(missingG) <= within) return { state: 'right', missingG, factor, words: 'right' };
+  if (missingG > 0) return { state: 'short', missingG, factor, words: `${g(missingG)} more` };
+  return {
+    state: 'over',
+    missingG,
+    factor,
+    words:
+      factor <= MOST_SCALED
+        ? `you poured ${g(pouredG)}: scale all by ${factor.toFixed(2)}, or take ${g(missingG)} out`
+        : `you poured ${g(pouredG)}: take ${g(missingG)} out. Was the bowl’s own weight taken off?`,
+  };
+}
+
+/** A bowl that is lifted takes at least this from the scale, g. */
+const LIFTED_G = 15;
+/** A bowl that is put back weighs what it did, within this, g. */
+const SAME_G = 4;
+/** A weight counts when it has been at rest for so long, ms: longer while more may still be poured, and when it is too much. */
+const REST_MS = { right: 700, nearly: 1500, over: 1200 } as const;
+
+/** Following a scale while one thing is poured. All weights g, instants ms. */
+export interface Pouring {
+  /** What the scale showed with nothing of it in; null until the scale has come to rest. */
+  readonly zeroG: number | null;
+  /** What was in before that: before the scale was silent, or the bowl changed. */
+  readonly hadG: number;
+  /** What is in by the last reading, and by the last one at rest. */
+  readonly inG: number;
+  readonly restG: number;
+  /** Since when it rests at the same weight; null while it moves. */
+  readonly since: number | null;
+  /** The lowest it showed since the bowl was lifted; null while a bowl stands on it. */
+  readonly emptyG: number | null;
+  /** What the scale showed last at rest: where the next thing begins. */
+  readonly grossG: number | null;
+  /** What has to be known of it, in words. */
+  readonly words: string;
+}
+
+/**
+ * Begins to follow.
+ *
+ * @param grossG what the scale shows at rest; null when it is not known: it then counts from where it comes to rest
+ * @param hadG what is in already
+ */
+export const beginPouring = (grossG: number | null, hadG = 0): Pouring => ({
+  zeroG: grossG,
+  hadG,
+  inG: hadG,
+  restG: hadG,
+  since: null,
+  emptyG: null,
+  grossG,
+  words: '',
+});
+
+/** The scale went silent: what was at rest is in, and it counts on from where it comes back, since a scale that starts again begins from nothing. */
+export const scaleSilent = (p: Pouring): Pouring =>
+  p.zeroG === null
+    ? p
+    : {
+        ...beginPouring(null, p.restG),
+        words: p.restG > 0 ? `${Math.round(p.restG)} g were in when it went silent` : '',
+      };
+
+/** One reading further. */
+export function readScale(p: Pouring, r: Weight, now: number): Pouring {
+  if (r.over) return { ...p, since: null, words: 'more than the scale can carry' };
+  if (!r.stable) {
+    const live = p.zeroG === null || p.emptyG !== null ? p.inG : p.hadG + r.grams - p.zeroG;
+    return { ...p, since: null, inG: live };
+  }
+  if (p.zeroG === null) return { ...p, zeroG: r.grams, grossG: r.grams, since: now };
+  const since = p.since !== null && p.grossG !== null && Math.abs(r.grams - p.grossG) <= 1 ? p.since : now;
+  const rest = { ...p, since, grossG: r.grams };
+  if (p.emptyG !== null) {
+    if (r.grams <= p.emptyG + LIFTED_G) return { ...rest, emptyG: Math.min(p.emptyG, r.grams), since: null };
+    const back = Math.abs(p.hadG + r.grams - p.zeroG - p.restG) <= SAME_G;
+    if (back) return { ...rest, emptyG: null, inG: p.hadG + r.grams - p.zeroG, words: '' };
+    const kept = p.restG > SAME_G ? p.restG : 0;
+    return {
+      ...rest,
+      zeroG: r.grams,
+      hadG: kept,
+      inG: kept,
+      restG: kept,
+      emptyG: null,
+      words: 'another bowl: it counts as empty',
+    };
+  }
+  const inG = p.hadG + r.grams - p.zeroG;
+  if (r.grams - p.zeroG < -LIFTED_G)
+    return { ...rest, emptyG: r.grams, since: null, words: 'the bowl is off the scale' };
+  return { ...rest, inG, restG: inG, words: p.emptyG === null && p.words.startsWith('more than') ? '' : p.words };
+}
+
+/** What to make of it: nothing yet, right, or too much; only of a weight that has been at rest for a while. */
+export function pouredNow(p: Pouring, wantedG: number, scaleG: number, now: number): 'wait' | 'right' | 'over' {
+  if (p.zeroG === null || p.emptyG !== null || p.since === null) return 'wait';
+  const rest = now - p.since;
+  const { state } = pour(wantedG, p.restG, scaleG);
+  if (state === 'right' && p.restG > scaleG / 2) {
+    const all = p.restG >= wantedG - Math.max(0.01 * wantedG, scaleG / 2);
+    return rest >= (all ? REST_MS.right : REST_MS.nearly) ? 'right' : 'wait';
+  }
+  return state === 'over' && rest >= REST_MS.over ? 'over' : 'wait';
+}
+
+/** Too little for a scale to show truly: less than five of its steps, g. */
+export const tooLittleFor = (grams: number, stepG: number): boolean => grams < 5 * stepG;
