@@ -105,6 +105,7 @@ export {
   readScale,
   scaleSilent,
   tooLittleFor,
+  zeroScale,
   type Poured,
   type Pouring,
   type Weight,

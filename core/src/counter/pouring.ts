@@ -41,6 +41,8 @@ export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
 const LIFTED_G = 15;
 /** A bowl that is put back weighs what it did, within this, g. */
 const SAME_G = 4;
+/** So much may a zero still move that was taken before the scale had settled, g. */
+const SETTLES_G = 5;
 /** A weight counts when it has been at rest for so long, ms: longer while more may still be poured, and when it is too much. */
 const REST_MS = { right: 700, nearly: 1500, over: 1200 } as const;
 
@@ -48,6 +50,8 @@ const REST_MS = { right: 700, nearly: 1500, over: 1200 } as const;
 export interface Pouring {
   /** What the scale showed with nothing of it in; null until the scale has come to rest. */
   readonly zeroG: number | null;
+  /** Whether the baker is to say first that the bowl stands on it. */
+  readonly asks: boolean;
   /** What was in before that: before the scale was silent, or the bowl changed. */
   readonly hadG: number;
   /** What is in by the last reading, and by the last one at rest. */
@@ -57,8 +61,11 @@ export interface Pouring {
   readonly since: number | null;
   /** The lowest it showed since the bowl was lifted; null while a bowl stands on it. */
   readonly emptyG: number | null;
-  /** What the scale showed last at rest: where the next thing begins. */
+  /** What the scale showed last at rest: where the next thing begins; and what it shows now. */
   readonly grossG: number | null;
+  readonly shownG: number | null;
+  /** Whether the zero was taken while the scale still settled. */
+  readonly settling: boolean;
   /** What has to be known of it, in words. */
   readonly words: string;
 }
@@ -66,37 +73,54 @@ export interface Pouring {
 /**
  * Begins to follow.
  *
- * @param grossG what the scale shows at rest; null when it is not known: it then counts from where it comes to rest
+ * @param grossG what the scale shows at rest; null when it is not known: the baker says when the bowl is on it
  * @param hadG what is in already
  */
 export const beginPouring = (grossG: number | null, hadG = 0): Pouring => ({
   zeroG: grossG,
+  asks: grossG === null,
   hadG,
   inG: hadG,
   restG: hadG,
   since: null,
   emptyG: null,
   grossG,
+  shownG: grossG,
+  settling: false,
   words: '',
 });
 
-/** The scale went silent: what was at rest is in, and it counts on from where it comes back, since a scale that starts again begins from nothing. */
-export const scaleSilent = (p: Pouring): Pouring =>
-  p.zeroG === null
-    ? p
-    : {
-        ...beginPouring(null, p.restG),
-        words: p.restG > 0 ? `${Math.round(p.restG)} g were in when it went silent` : '',
-      };
+/** The bowl stands on the scale: it counts from what is shown now, a little corrected when the scale has settled. */
+export const zeroScale = (p: Pouring): Pouring => ({
+  ...beginPouring(p.shownG, p.hadG),
+  asks: false,
+  settling: p.shownG !== null,
+});
+
+/**
+ * The scale went silent: what it showed last is in, and it counts on from where it comes back, since a scale that starts
+ * again begins from nothing.
+ */
+export function scaleSilent(p: Pouring): Pouring {
+  if (p.zeroG === null) return p;
+  // with the bowl off it, what it shows says nothing of what is in
+  const inG = p.emptyG === null ? Math.max(0, p.inG) : p.restG;
+  const words = inG > 0.5 ? `${Math.round(inG)} g were in when it went silent` : '';
+  return { ...beginPouring(null, inG), asks: false, words };
+}
 
 /** One reading further. */
-export function readScale(p: Pouring, r: Weight, now: number): Pouring {
+export function readScale(was: Pouring, r: Weight, now: number): Pouring {
+  const p = { ...was, shownG: r.grams };
   if (r.over) return { ...p, since: null, words: 'more than the scale can carry' };
+  if (p.asks) return { ...p, grossG: r.stable ? r.grams : p.grossG };
   if (!r.stable) {
     const live = p.zeroG === null || p.emptyG !== null ? p.inG : p.hadG + r.grams - p.zeroG;
     return { ...p, since: null, inG: live };
   }
   if (p.zeroG === null) return { ...p, zeroG: r.grams, grossG: r.grams, since: now };
+  if (p.settling && Math.abs(r.grams - p.zeroG) <= SETTLES_G)
+    return { ...p, zeroG: r.grams, grossG: r.grams, inG: p.hadG, restG: p.hadG, settling: false, since: now };
   const since = p.since !== null && p.grossG !== null && Math.abs(r.grams - p.grossG) <= 1 ? p.since : now;
   const rest = { ...p, since, grossG: r.grams };
   if (p.emptyG !== null) {

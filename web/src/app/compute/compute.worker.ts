@@ -4,6 +4,8 @@ import {
   convertBake,
   divideAlike,
   earliestServe,
+  forecast,
+  forecastPlan,
   planDay,
   predictBake,
   rankTins,
@@ -11,13 +13,30 @@ import {
 } from '@orvin/core';
 import { readRecipe, recipeTexts } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
-import type { DayBake, DayOptions, Kitchen } from '@orvin/core';
+import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen } from '@orvin/core';
 import type { Jobs } from './jobs';
 
 const QUARTER = 15 * 60_000;
 /** The next full quarter of an hour that can still be met, with a moment to begin in. */
 const soonest = (bakes: readonly DayBake[], kitchen: Kitchen, now: number, options: DayOptions): number =>
   Math.ceil((earliestServe(bakes, kitchen, now + 3 * 60_000, options) - 1) / QUARTER) * QUARTER;
+
+interface Courses {
+  readonly plan: ForecastPlan;
+  readonly expected: Forecast['path'];
+}
+/** The courses of the bakes that were asked for last; a second's work each. */
+const courses = new Map<string, Courses | null>();
+function coursesOf(input: BakeInput, kitchen: Kitchen): Courses | null {
+  const key = JSON.stringify([input, kitchen.roomC, kitchen.altitudeM, kitchen.ovens]);
+  const known = courses.get(key);
+  if (known !== undefined) return known;
+  const plan = forecastPlan(input, kitchen);
+  const both = plan && { plan, expected: forecast([], plan).path };
+  if (courses.size >= 3) courses.delete(courses.keys().next().value ?? '');
+  courses.set(key, both);
+  return both;
+}
 
 const jobs: Jobs = {
   predict: (input, kitchen) => {
@@ -41,6 +60,12 @@ const jobs: Jobs = {
   alike: (inputs, kitchen) => divideAlike(inputs, kitchen),
   read: (text, kitchen) => readRecipe(text, kitchen),
   texts: (text) => recipeTexts(text),
+  forecast: (input, kitchen, readings, rack) => {
+    const known = coursesOf(input, kitchen);
+    return (
+      known && { forecast: forecast(readings, known.plan, rack), expected: known.expected, doneC: known.plan.doneC }
+    );
+  },
   calibrate: (known, kitchen) => calibrate(known, kitchen),
   plan: (bakes, kitchen, serveAt, now, options) =>
     planDay(bakes, kitchen, serveAt ?? soonest(bakes, kitchen, now, options), now, options),

@@ -6,9 +6,12 @@ import type {
   DayBake,
   DayOptions,
   DayPlan,
+  Forecast,
   Formula,
   Kitchen,
   KnownBake,
+  ProbeReading,
+  RackReading,
   Tin,
   TinChoice,
   Together,
@@ -30,6 +33,13 @@ export interface Converted {
   readonly words: string;
 }
 
+/** A forecast, and what had been expected of the probe's readings before there were any. */
+export interface Foretold {
+  readonly forecast: Forecast;
+  readonly expected: Forecast['path'];
+  readonly doneC: number;
+}
+
 /** What a worker can do; one job in, one result out, both plain values. */
 export interface Jobs {
   /** With `section` in the input, the field of temperatures is handed over, not copied. */
@@ -45,6 +55,13 @@ export interface Jobs {
   read(text: string, kitchen: Kitchen): RecipeDraft;
   /** The texts of the recipes in a file. */
   texts(text: string): string[];
+  /** When a bake will be done by what a probe and a thermometer have read; null when it cannot be foretold. */
+  forecast(
+    input: BakeInput,
+    kitchen: Kitchen,
+    readings: readonly ProbeReading[],
+    rack: readonly RackReading[],
+  ): Foretold | null;
   calibrate(known: readonly KnownBake[], kitchen: Kitchen): Calibration;
   /** A day back from its serving time, or from the soonest it can be when there is none. */
   plan(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: number | null, now: number, options: DayOptions): DayPlan;

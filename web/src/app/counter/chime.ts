@@ -42,20 +42,29 @@ export class Chime {
     this.timer = setInterval(() => this.strike(), AGAIN_MS);
   }
 
+  /** One short low note: something was taken in without a touch. */
+  tick(): void {
+    this.sound([[523, 0]], 0.22);
+  }
+
   private strike(): void {
+    this.sound(NOTES, 1.1);
+  }
+
+  private sound(notes: readonly (readonly [hz: number, after: number])[], seconds: number): void {
     const c = this.context;
     if (c?.state !== 'running') return;
-    for (const [hz, after] of NOTES) {
+    for (const [hz, after] of notes) {
       const tone = c.createOscillator();
       const loud = c.createGain();
       const at = c.currentTime + after;
       tone.frequency.value = hz;
       loud.gain.setValueAtTime(0.0001, at);
       loud.gain.exponentialRampToValueAtTime(0.4, at + 0.012);
-      loud.gain.exponentialRampToValueAtTime(0.0001, at + 1.1);
+      loud.gain.exponentialRampToValueAtTime(0.0001, at + seconds);
       tone.connect(loud).connect(c.destination);
       tone.start(at);
-      tone.stop(at + 1.2);
+      tone.stop(at + seconds + 0.1);
     }
   }
 

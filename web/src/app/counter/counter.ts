@@ -13,10 +13,12 @@ import {
   MOST_SCALED,
   plainName,
   pour,
+  same,
   steps,
   takesBack,
   toCelsius,
   type Alarm,
+  type By,
   type MadeBake,
   type Outcome,
   type Standing,
@@ -28,8 +30,15 @@ import { Makings } from '../desk/makings';
 import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
 import { ovenScale } from '../ui/words';
+import { Devices } from '../devices/devices';
+import { DevicesPanel } from '../devices/panel';
 import { Chime } from './chime';
+import { FillPart, places } from './fill-part';
+import { FollowScale, type Poured, type Wanted } from './follow-scale';
 import { Keypad } from './keypad';
+import { WaitPart, span } from './wait-part';
+import { WatchProbe } from './watch-probe';
+import { grams, WeighPart } from './weigh-part';
 
 const MIN = 60_000;
 /** A second tap within this is a floury finger, not a wish. */
@@ -56,7 +65,8 @@ interface Place {
  */
 @Component({
   selector: 'orvin-counter',
-  imports: [DecimalPipe, RouterLink, Keypad],
+  imports: [DecimalPipe, RouterLink, Keypad, DevicesPanel, FillPart, WaitPart, WeighPart],
+  providers: [FollowScale, WatchProbe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)', '(pointerdown)': 'touched()' },
   templateUrl: './counter.html',
@@ -68,15 +78,19 @@ export class Counter implements OnDestroy {
   protected readonly book = inject(DayBook);
   protected readonly makings = inject(Makings);
   protected readonly chime = inject(Chime);
+  protected readonly devices = inject(Devices);
+  protected readonly follow = inject(FollowScale);
+  protected readonly probe = inject(WatchProbe);
   private readonly updates = inject(Updates);
   protected readonly outcomes = outcomes;
-  protected readonly now = signal(Date.now());
+  protected readonly now = signal(this.makings.now());
   /** The bake whose step is shown, when the baker has chosen one. */
   private readonly chosen = signal<string | null>(null);
   protected readonly help = signal(false);
   protected readonly timing = signal(false);
+  protected readonly showing = signal(false);
   protected readonly asking = signal<'oven' | 'poured' | null>(null);
-  protected readonly over = signal<{ readonly words: string; readonly factor: number; readonly grams: number; readonly itemId: string } | null>(null); // prettier-ignore
+  protected readonly over = signal<{ readonly words: string; readonly factor: number; readonly grams: number; readonly itemId: string; readonly by: By<'scale'> } | null>(null); // prettier-ignore
   private lastTap = 0;
   /** When this page first saw each alarm due: later than its time when it slept. */
   private readonly seen = new Map<string, number>();
@@ -128,40 +142,36 @@ export class Counter implements OnDestroy {
   protected readonly weighed = computed(() => this.lines().filter((l) => !l.open));
   protected readonly weighing = computed(() => this.toWeigh()[0] ?? null);
 
-  /** How long a wait still takes, and when the next thing is due in it. */
-  protected readonly counting = computed(() => {
+  /** The tins or cups that are filled now, and what went into those before. */
+  protected readonly filling = computed(() => {
     const p = this.place();
-    const step = p?.step;
-    if (!p || !step || !this.passive()) return null;
-    const list = this.makings.lists().get(p.bake.id) ?? [];
-    const next = this.makings.alarms().find((a) => a.bakeId === p.bake.id && a.at > this.now());
-    const end = next?.at ?? endsAt(list, p.standing, step);
-    const from = step.kind === 'bake' ? p.standing.intoOvenAt : null;
-    return {
-      left: end === null ? null : Math.max(0, end - this.now()),
-      words: next?.words ?? '',
-      at: end === null ? '' : this.clock(end),
-      inOven: from === null ? null : Math.floor((this.now() - from) / MIN),
-    };
+    const i = p?.step?.kind === 'fill' ? Number(/^fill:(\d+)$/.exec(p.step.id)?.[1] ?? NaN) : NaN;
+    const fit = p?.bake.fits[i];
+    return p?.step && fit ? { fit, stepId: p.step.id, filled: p.standing.filled.get(p.step.id) ?? [] } : null;
   });
-  /** The bake as a line from the door to a little past its late end, % of its width. */
-  protected readonly strip = computed(() => {
-    const p = this.place();
-    const m = p?.bake.minutes;
-    if (p?.step?.kind !== 'bake' || !m || p.standing.intoOvenAt === null) return null;
-    const inMin = (this.now() - p.standing.intoOvenAt) / MIN;
-    const whole = Math.max(m.late * 1.12, inMin * 1.02);
-    const x = (min: number): number => (100 * min) / whole;
-    return {
-      now: x(inMin),
-      early: x(m.early),
-      late: x(m.late),
-      words: `${Math.round(m.early)}–${Math.round(m.late)} min`,
-      marks: p.bake.marks
-        .filter((k) => k.kind !== 'carry-over')
-        .map((k) => ({ x: x(k.atMin), short: markWords(k.kind, k.short), out: k.kind === 'out' })), // prettier-ignore
-    };
+  /** What the scale is to follow. */
+  private readonly wanted = computed<Wanted | null>(
+    () => {
+      const p = this.place();
+      const w = this.weighing();
+      const f = this.filling();
+      if (!p) return null;
+      if (w) return { key: `${p.bake.id} ${w.itemId}`, grams: w.grams, hadG: w.had ?? 0, vessel: `${p.bake.id} bowl` };
+      if (!f || f.filled.length >= places(f.fit)) return null;
+      return {
+        key: `${p.bake.id} ${f.stepId} ${f.filled.length}`,
+        grams: f.fit.perCupG,
+        hadG: 0,
+        vessel: `${p.bake.id} ${f.stepId}`,
+      };
+    },
+    { equal: same },
+  );
+  protected readonly missingG = computed(() => {
+    const w = this.wanted();
+    return w ? w.grams - (this.follow.live() ? this.follow.inG() : w.hadG) : null;
   });
+
   /** A step that the plan has later: what could be done instead is nothing. */
   protected readonly early = computed(() => {
     const p = this.place();
@@ -188,16 +198,38 @@ export class Counter implements OnDestroy {
     const w = this.weighing();
     if (this.ringing()) return 'heard';
     if (!s) return '';
+    if (this.follow.asks()) return this.filling() ? 'it stands there, empty' : 'the bowl stands there';
+    if (w && this.follow.live()) return this.onScale() ? `take ${grams(this.follow.restG())}` : 'in, weighed elsewhere';
     if (w) return `${plainName(w.name)} is in`;
+    if (this.filling() && this.follow.live()) return this.follow.restG() > 5 ? `take ${grams(this.follow.restG())}` : 'that was all'; // prettier-ignore
     if (s.kind === 'bake') return this.canTakeOut() ? 'it is done: out it comes' : 'it bakes';
     const say: Partial<Record<Step['kind'], string>> = { 'take out': 'it is out', 'oven on': 'it is on', tins: 'ready', in: 'it is in', out: 'it is out', unmould: 'it is out', wait: 'long enough', cool: 'cold enough', keep: 'put away' }; // prettier-ignore
     return say[s.kind] ?? 'done';
+  });
+  /** What comes after it. */
+  protected readonly then = computed(() => {
+    const after = this.toWeigh()[1];
+    const f = this.filling();
+    if (after) return `${grams(after.grams)} ${plainName(after.name)}`;
+    if (f && this.follow.live() && f.filled.length + 1 < places(f.fit)) return `${grams(f.fit.perCupG)} into the next`;
+    return this.next()?.words ?? '';
+  });
+  /** Whether what rests on the scale is enough to be taken: right, or too much. */
+  private readonly onScale = computed(() => {
+    const w = this.weighing();
+    return (
+      w !== null && this.follow.live() && pour(w.grams, this.follow.restG(), this.follow.stepG()).state !== 'short'
+    );
   });
   /** The lower half takes nothing out of the oven before the first look is due. */
   protected readonly canTakeOut = computed(() => {
     const p = this.place();
     if (p?.step?.kind !== 'bake' || p.standing.intoOvenAt === null) return true;
-    const look = p.bake.marks.find((m) => m.kind === 'first look')?.atMin ?? p.bake.minutes?.early ?? 10;
+    const look =
+      p.standing.forecast?.early ??
+      p.bake.marks.find((m) => m.kind === 'first look')?.atMin ??
+      p.bake.minutes?.early ??
+      10;
     return this.now() >= p.standing.intoOvenAt + look * MIN;
   });
   protected readonly inert = computed(() => !this.ringing() && this.step()?.kind === 'bake' && !this.canTakeOut());
@@ -219,12 +251,16 @@ export class Counter implements OnDestroy {
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
     inject(Undo).scope.set('day');
+    this.devices.here.set(true);
+    effect(() => this.follow.want(this.wanted()));
+    this.follow.right$.subscribe((r) => void this.rested(r));
+    this.follow.over$.subscribe((r) => this.restedOver(r));
     const tick = (): void => {
-      const now = Date.now();
+      const now = this.makings.now();
       for (const a of untracked(this.makings.alarms))
         if (!a.heard && a.at <= now && !this.seen.has(a.id)) this.seen.set(a.id, now);
       this.now.set(now);
-      this.book.now.set(now);
+      this.book.tick();
     };
     tick();
     const timer = setInterval(tick, 500);
@@ -261,6 +297,7 @@ export class Counter implements OnDestroy {
   }
 
   ngOnDestroy(): void {
+    this.devices.here.set(false);
     this.updates.baking.set(false);
     this.chime.ring(false);
     void this.chime.stayAwake(false);
@@ -298,6 +335,7 @@ export class Counter implements OnDestroy {
       // without a prediction the stated time still rings
       minutes: b.minutes ?? minutesIn(steps(b.formula, {}, kitchen)),
       marks: marksOf(b.prediction),
+      calibration: b.prediction?.calibration ?? null,
       ovenId: plan?.stays.find((s) => s.bakeId === b.id)?.ovenId ?? kitchen.ovens[0]?.id ?? 'oven',
     }));
     if (bakes.length === 0) return;
@@ -327,12 +365,47 @@ export class Counter implements OnDestroy {
     }
     const p = this.place();
     if (!p?.step || this.inert()) return;
+    if (this.follow.asks()) return this.follow.zero();
     const w = this.weighing();
-    if (w) {
-      await this.weigh(w.itemId, w.grams, 'hand');
-      return;
-    }
+    const wanted = this.wanted();
+    if (w && this.onScale() && wanted) return this.take(w.itemId, this.follow.restG(), this.follow.by());
+    if (w) return this.weigh(p.bake.id, w.itemId, w.grams, 'hand');
+    if (this.filling() && wanted && this.follow.live() && this.follow.restG() > 5)
+      return this.rested({ key: wanted.key, grams: this.follow.restG(), by: this.follow.by() });
     await this.finish(p, 'done');
+  }
+
+  /** What was poured: it is in, or it is too much and the baker decides. */
+  private async take(itemId: string, grams: number, by: By<'scale'>): Promise<void> {
+    const p = this.place();
+    const w = this.weighing();
+    if (!p || w?.itemId !== itemId) return;
+    const r = pour(w.grams, grams, this.scaleG());
+    if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams, itemId, by });
+    else await this.weigh(p.bake.id, itemId, grams, by);
+  }
+
+  /** The scale rests at what is wanted: on to the next, without a touch. */
+  private async rested(r: Poured): Promise<void> {
+    const p = this.place();
+    if (!p || this.wanted()?.key !== r.key || this.asking()) return;
+    const w = this.weighing();
+    const f = this.filling();
+    if (w) {
+      this.over.set(null);
+      this.chime.tick();
+      await this.weigh(p.bake.id, w.itemId, r.grams, r.by);
+    } else if (f) {
+      this.chime.tick();
+      await this.makings.add({ kind: 'filled', bakeId: p.bake.id, stepId: f.stepId, grams: r.grams, by: r.by });
+      const now = this.place();
+      if (now?.step?.id === f.stepId && f.filled.length + 1 >= places(f.fit)) await this.finish(now, 'done');
+    }
+  }
+
+  private restedOver(r: Poured): void {
+    const w = this.weighing();
+    if (w && this.wanted()?.key === r.key && !this.asking()) void this.take(w.itemId, r.grams, r.by);
   }
 
   private async finish(p: Place, kind: 'done' | 'skip'): Promise<void> {
@@ -345,13 +418,11 @@ export class Counter implements OnDestroy {
   }
 
   /** Takes down what is in; when nothing is short any more, the weighing is done. */
-  private async weigh(itemId: string, grams: number, by: 'hand' | 'scale'): Promise<void> {
-    const p = this.place();
-    if (!p) return;
-    await this.makings.add({ kind: 'weighed', bakeId: p.bake.id, itemId, grams, by });
-    const same = this.place();
-    if (same?.bake.id === p.bake.id && same.step?.kind === 'weigh' && this.toWeigh().length === 0)
-      await this.finish(same, 'done');
+  private async weigh(bakeId: string, itemId: string, grams: number, by: 'hand' | By<'scale'>): Promise<void> {
+    await this.makings.add({ kind: 'weighed', bakeId, itemId, grams, by });
+    const again = this.place();
+    if (again?.bake.id === bakeId && again.step?.kind === 'weigh' && this.toWeigh().length === 0)
+      await this.finish(again, 'done');
   }
 
   protected async back(): Promise<void> {
@@ -417,22 +488,22 @@ export class Counter implements OnDestroy {
     }
     const w = this.weighing();
     if (what !== 'poured' || !w) return;
-    const r = pour(w.grams, value, this.desk.kitchen().measures.scaleG);
-    if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams: value, itemId: w.itemId });
-    else void this.weigh(w.itemId, value, 'scale');
+    void this.take(w.itemId, value, 'scale');
   }
 
   protected tookOut(): void {
     const o = this.over();
     const w = this.weighing();
     this.over.set(null);
-    if (o && w && !this.doubled()) void this.weigh(o.itemId, w.grams, 'hand');
+    const p = this.place();
+    if (o && w && p && !this.doubled()) void this.weigh(p.bake.id, o.itemId, w.grams, 'hand');
   }
 
   protected leaveIt(): void {
     const o = this.over();
+    const p = this.place();
     this.over.set(null);
-    if (o && !this.doubled()) void this.weigh(o.itemId, o.grams, 'scale');
+    if (o && p && !this.doubled()) void this.weigh(p.bake.id, o.itemId, o.grams, o.by);
   }
 
   protected scaleAll(): void {
@@ -440,7 +511,7 @@ export class Counter implements OnDestroy {
     const p = this.place();
     this.over.set(null);
     if (!o || !p || this.doubled()) return;
-    void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(o.itemId, o.grams, 'scale'));
+    void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(p.bake.id, o.itemId, o.grams, o.by));
   }
 
   protected async judge(outcome: Outcome): Promise<void> {
@@ -471,25 +542,17 @@ export class Counter implements OnDestroy {
     else void this.go();
   }
 
-  /** `4:05`, `1:12:00`. */
-  protected readonly span = (ms: number): string => {
-    const s = Math.ceil(ms / 1000);
-    const [h, m, r] = [Math.floor(s / 3600), Math.floor(s / 60) % 60, s % 60];
-    return `${h > 0 ? `${h}:${String(m).padStart(2, '0')}` : m}:${String(r).padStart(2, '0')}`;
-  };
+  protected readonly span = span;
   protected readonly plain = plainName;
   protected readonly mostScaled = MOST_SCALED;
-  protected readonly grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g)} g`;
+  protected readonly grams = grams;
+  protected readonly scaleG = computed(() => this.desk.kitchen().measures.scaleG);
 }
 
 /** Minutes of the bake among some steps. */
 function minutesIn(list: readonly Step[]): MadeBake['minutes'] {
   const m = list.find((s) => s.kind === 'bake')?.minutes;
   return m ? { early: m.low, likely: m.typical, late: m.high } : null;
-}
-
-function markWords(kind: string, short?: string): string {
-  return kind === 'first look' ? 'look' : kind === 'out' ? 'likely' : kind === 'tent' ? 'foil?' : (short ?? kind);
 }
 
 function whereOf(step: Step | null): string {

@@ -134,8 +134,8 @@ export class Day {
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
     inject(Undo).scope.set('day');
-    this.book.now.set(Date.now());
-    const timer = setInterval(() => this.book.now.set(Date.now()), 20_000);
+    this.book.tick();
+    const timer = setInterval(() => this.book.tick(), 20_000);
     effect((done) => done(() => clearInterval(timer)));
   }
 

@@ -154,13 +154,14 @@ export class DayBook {
     const serve = this.doc().serve;
     return serve ? this.instant(serve) : null;
   });
+  private readonly planAgainMs = computed(() => 60_000 * (this.makings.making()?.clock?.pace ?? 1));
   private readonly request = computed(
     () => ({
       bakes: this.bakes(),
       kitchen: this.desk.kitchen(),
       serveAt: this.serveTrial() ?? this.serveAt(),
       // a plan is made again each minute, not each time the clock is looked at
-      now: Math.floor(this.now() / 60_000) * 60_000,
+      now: Math.floor(this.now() / this.planAgainMs()) * this.planAgainMs(),
       options: {
         people: this.doc().people,
         pins: { ...this.doc().pins, ...this.trial() },
@@ -183,6 +184,11 @@ export class DayBook {
     ),
     { initialValue: null as DayPlan | null },
   );
+
+  /** Looks at the clock: of what is being made, when something is. */
+  tick(): void {
+    this.now.set(this.makings.now());
+  }
 
   instant(serve: { readonly date: string; readonly time: string }): number {
     return DateTime.fromISO(`${serve.date}T${serve.time}`, { zone: this.zone() }).toMillis();

@@ -9,6 +9,7 @@ import {
   standingOfBake,
   steps,
   takesBack,
+  timeOf,
   type BakeRecord,
   type DayPlan,
   type Happening,
@@ -84,6 +85,20 @@ export class Makings {
     return m ? doneTasks(m, this.lists()) : {};
   });
 
+  /** What the clock of what is in hand shows, ms: the real time, unless it runs faster for trying out. */
+  now(): number {
+    return timeOf(this.making(), Date.now());
+  }
+
+  /** Lets the clock of what is in hand run so many times as fast from now on. */
+  async pace(pace: number): Promise<void> {
+    await this.write((m) => {
+      if (!m) return m;
+      const real = Date.now();
+      return { ...m, clock: { realAt: real, at: timeOf(m, real), pace } };
+    });
+  }
+
   constructor() {
     effect(() => {
       const stored = this.stored();
@@ -119,7 +134,7 @@ export class Makings {
   }
 
   /** Takes down that something happened, now unless another instant is said. */
-  async add(what: Now, at = Date.now()): Promise<void> {
+  async add(what: Now, at = this.now()): Promise<void> {
     await this.write((m) => (m ? { ...m, happenings: [...m.happenings, { ...what, at } as Happening] } : m));
   }
 
@@ -142,10 +157,12 @@ export class Makings {
       },
       versionId,
       minutes: Math.round((s.outAt - s.intoOvenAt) / 6000) / 10,
-      at: s.outAt,
+      // a clock that ran ahead says nothing of when it was
+      at: Math.min(s.outAt, Date.now()),
       outcome,
       notes,
     });
+    const simulated = [...s.simulated, ...(m.clock ? (['clock'] as const) : [])];
     const observed: NonNullable<BakeRecord['observed']> = {
       beganAt: m.beganAt,
       intoOvenAt: s.intoOvenAt,
@@ -157,6 +174,9 @@ export class Makings {
         min: Math.round((r.at - (s.intoOvenAt ?? r.at)) / 60_000),
         ovenC: r.ovenC,
       })),
+      ...(s.probe.length > 0 && { probe: s.probe.map((r) => ({ min: Math.round((r.at - (s.intoOvenAt ?? r.at)) / 6000) / 10, c: r.c })) }), // prettier-ignore
+      ...(s.filled.size > 0 && { filled: [...s.filled.values()].flat() }),
+      ...(simulated.length > 0 && { simulated }),
       ...(mixedAt !== undefined && { stoodMin: Math.max(0, Math.round((s.intoOvenAt - mixedAt) / 60_000)) }),
     };
     if (!(await this.store.logBake({ ...record, observed }))) return null;
@@ -177,7 +197,7 @@ export class Makings {
               const { formula } = scale(b.formula, { by: 'factor', factor }, { ...kitchen, schools: { ...kitchen.schools, eggs: 'weighed' } }); // prettier-ignore
               return { ...b, formula, fits: formula.tins ? fitTins(formula, formula.tins, kitchen) : [] };
             }),
-            happenings: [...m.happenings, { ...what, at: Date.now() } as Happening],
+            happenings: [...m.happenings, { ...what, at: timeOf(m, Date.now()) } as Happening],
           }
         : m,
     );

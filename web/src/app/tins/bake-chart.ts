@@ -1,14 +1,10 @@
 import type { ElementRef, OnDestroy } from '@angular/core';
 import { CSP_NONCE, ChangeDetectionStrategy, Component, effect, inject, input, viewChild } from '@angular/core';
 import { toFahrenheit, type BakePrediction } from '@orvin/core';
-import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
+import type { Data, Layout } from 'plotly.js';
+import { loadPlotter, type Plotter } from '../ui/plotter';
 import { Theme } from '../ui/theme';
 import { degrees, ovenScale } from '../ui/words';
-
-interface Plotter {
-  react(root: HTMLElement, data: Data[], layout: Partial<Layout>, config: object): Promise<PlotlyHTMLElement>;
-  purge(root: HTMLElement): void;
-}
 
 /** Lines across the chart, in either scale. */
 const TICKS = { C: [20, 60, 100, 140, 180], F: [100, 200, 300, 400] } as const;
@@ -61,22 +57,9 @@ export class BakeChart implements OnDestroy {
     void this.plotter?.then((p) => p.purge(this.root().nativeElement));
   }
 
-  private load(): Promise<Plotter> {
-    this.plotter ??= (async () => {
-      // the chart library writes into this element; with the page's nonce the policy lets it
-      if (!document.getElementById('plotly.js-style-global')) {
-        const style = document.createElement('style');
-        style.id = 'plotly.js-style-global';
-        if (this.nonce) style.nonce = this.nonce;
-        document.head.append(style);
-      }
-      return (await import('plotly.js-cartesian-dist-min')).default as unknown as Plotter;
-    })();
-    return this.plotter;
-  }
-
   private async draw(): Promise<void> {
-    const plotter = await this.load();
+    this.plotter ??= loadPlotter(this.nonce);
+    const plotter = await this.plotter;
     if (this.gone) return;
     const el = this.root().nativeElement;
     const css = getComputedStyle(el);
