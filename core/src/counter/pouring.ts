@@ -41,10 +41,12 @@ export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
 const LIFTED_G = 15;
 /** A bowl that is put back weighs what it did, within this, g. */
 const SAME_G = 4;
-/** So much may a zero still move that was taken before the scale had settled, g. */
-const SETTLES_G = 5;
+/** A bowl that was put down settles within this, ms; nobody pours so soon. */
+const SETTLES_MS = 1200;
 /** A weight counts when it has been at rest for so long, ms: longer while more may still be poured, and when it is too much. */
 const REST_MS = { right: 700, nearly: 1500, over: 1200 } as const;
+
+const OVERLOADED = 'more than the scale can carry';
 
 /** Following a scale while one thing is poured. All weights g, instants ms. */
 export interface Pouring {
@@ -64,8 +66,8 @@ export interface Pouring {
   /** What the scale showed last at rest: where the next thing begins; and what it shows now. */
   readonly grossG: number | null;
   readonly shownG: number | null;
-  /** Whether the zero was taken while the scale still settled. */
-  readonly settling: boolean;
+  /** Until when the zero follows what is shown, since the bowl was only just put down; null when it is fixed. */
+  readonly settlesUntil: number | null;
   /** What has to be known of it, in words. */
   readonly words: string;
 }
@@ -86,15 +88,18 @@ export const beginPouring = (grossG: number | null, hadG = 0): Pouring => ({
   emptyG: null,
   grossG,
   shownG: grossG,
-  settling: false,
+  settlesUntil: null,
   words: '',
 });
 
-/** The bowl stands on the scale: it counts from what is shown now, a little corrected when the scale has settled. */
-export const zeroScale = (p: Pouring): Pouring => ({
+/**
+ * The bowl stands on the scale, the baker says: it counts from what is shown now, and for a moment from what it settles
+ * to, since the bowl may only just have been put down.
+ */
+export const zeroScale = (p: Pouring, now: number): Pouring => ({
   ...beginPouring(p.shownG, p.hadG),
   asks: false,
-  settling: p.shownG !== null,
+  settlesUntil: now + SETTLES_MS,
 });
 
 /**
@@ -111,16 +116,19 @@ export function scaleSilent(p: Pouring): Pouring {
 
 /** One reading further. */
 export function readScale(was: Pouring, r: Weight, now: number): Pouring {
-  const p = { ...was, shownG: r.grams };
-  if (r.over) return { ...p, since: null, words: 'more than the scale can carry' };
+  const p: { -readonly [K in keyof Pouring]: Pouring[K] } = { ...was, shownG: r.grams };
+  if (r.over) return { ...p, since: null, words: OVERLOADED };
   if (p.asks) return { ...p, grossG: r.stable ? r.grams : p.grossG };
+  if (p.settlesUntil !== null) {
+    if (now < p.settlesUntil) return { ...p, zeroG: r.grams, grossG: r.stable ? r.grams : p.grossG };
+    p.settlesUntil = null;
+  }
+  // a scale that comes back begins from nothing: its first word is the zero, whatever is poured after it
+  if (p.zeroG === null) return { ...p, zeroG: r.grams, grossG: r.stable ? r.grams : null };
   if (!r.stable) {
-    const live = p.zeroG === null || p.emptyG !== null ? p.inG : p.hadG + r.grams - p.zeroG;
+    const live = p.emptyG !== null ? p.inG : p.hadG + r.grams - p.zeroG;
     return { ...p, since: null, inG: live };
   }
-  if (p.zeroG === null) return { ...p, zeroG: r.grams, grossG: r.grams, since: now };
-  if (p.settling && Math.abs(r.grams - p.zeroG) <= SETTLES_G)
-    return { ...p, zeroG: r.grams, grossG: r.grams, inG: p.hadG, restG: p.hadG, settling: false, since: now };
   const since = p.since !== null && p.grossG !== null && Math.abs(r.grams - p.grossG) <= 1 ? p.since : now;
   const rest = { ...p, since, grossG: r.grams };
   if (p.emptyG !== null) {
@@ -141,12 +149,12 @@ export function readScale(was: Pouring, r: Weight, now: number): Pouring {
   const inG = p.hadG + r.grams - p.zeroG;
   if (r.grams - p.zeroG < -LIFTED_G)
     return { ...rest, emptyG: r.grams, since: null, words: 'the bowl is off the scale' };
-  return { ...rest, inG, restG: inG, words: p.emptyG === null && p.words.startsWith('more than') ? '' : p.words };
+  return { ...rest, inG, restG: inG, words: p.words === OVERLOADED ? '' : p.words };
 }
 
 /** What to make of it: nothing yet, right, or too much; only of a weight that has been at rest for a while. */
 export function pouredNow(p: Pouring, wantedG: number, scaleG: number, now: number): 'wait' | 'right' | 'over' {
-  if (p.zeroG === null || p.emptyG !== null || p.since === null) return 'wait';
+  if (p.zeroG === null || p.settlesUntil !== null || p.emptyG !== null || p.since === null) return 'wait';
   const rest = now - p.since;
   const { state } = pour(wantedG, p.restG, scaleG);
   if (state === 'right' && p.restG > scaleG / 2) {

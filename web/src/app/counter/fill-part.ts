@@ -20,6 +20,9 @@ import { grams } from './weigh-part';
       <p class="amount ask">{{ tray() ? 'Tray' : 'Tin' }} on the scale?</p>
       <h1>then {{ grams(wantedG()) }} into {{ count() > 1 ? 'each ' + one() : 'it' }}</h1>
       <p class="measured">it shows {{ grams(scale.grossG() ?? 0) }} now; that will count as nothing</p>
+    } @else if (scale.settling()) {
+      <p class="amount ask">a moment…</p>
+      <p class="measured">the scale settles</p>
     } @else {
       <p class="amount" [class.right]="right()" [class.over]="missing() < -within()">
         {{ big()[0] }} <small>{{ big()[1] }}</small>

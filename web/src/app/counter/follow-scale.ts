@@ -49,6 +49,8 @@ export class FollowScale {
   readonly simulated = computed(() => this.devices.scale()?.simulated ?? false);
   readonly by = computed<By<'scale'>>(() => (this.simulated() ? 'simulated scale' : 'scale'));
   readonly asks = computed(() => this.live() && this.pouring().asks);
+  /** The bowl was only just put down. */
+  readonly settling = computed(() => this.live() && this.pouring().settlesUntil !== null);
   readonly inG = computed(() => this.pouring().inG);
   readonly restG = computed(() => this.pouring().restG);
   readonly grossG = computed(() => this.devices.weight()?.grams ?? null);
@@ -86,7 +88,7 @@ export class FollowScale {
   /** The vessel stands on the scale: it counts from here. */
   zero(): void {
     this.told = '';
-    this.pouring.update(zeroScale);
+    this.pouring.update((p) => zeroScale(p, performance.now()));
   }
 
   private judge(): void {

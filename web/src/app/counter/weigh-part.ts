@@ -24,6 +24,10 @@ export type Line = StepAmount & { readonly had: number | undefined };
           <p class="amount ask">Bowl on the scale?</p>
           <h1>then {{ grams(line().grams) }} {{ plain(line().name) }}</h1>
           <p class="measured">it shows {{ grams(scale.grossG() ?? 0) }} now; that will count as nothing</p>
+        } @else if (scale.settling()) {
+          <p class="amount ask">a moment…</p>
+          <h1>{{ plain(line().name) }}</h1>
+          <p class="measured">the scale settles</p>
         } @else if (scale.live()) {
           <p class="amount" [class.right]="state().state === 'right'" [class.over]="state().state === 'over'">
             {{ big()[0] }} <small>{{ big()[1] }}</small>

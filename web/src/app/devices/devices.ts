@@ -5,7 +5,7 @@ import { distinctUntilChanged, of, switchMap, type Observable } from 'rxjs';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import type { Link, ProbeDevice, ScaleDevice, StandInState } from './device';
-import { StandIns } from './stand-ins';
+import { StandIns, type Place } from './stand-ins';
 
 /**
  * The scale and the probe of this kitchen, whatever they are. Today only simulated ones can be chosen; a real one is
@@ -28,10 +28,11 @@ export class Devices {
     if (kitchen === null) return null;
     const address = new URL(`/devices?kitchen=${kitchen}`, location.href);
     address.protocol = address.protocol === 'https:' ? 'wss:' : 'ws:';
-    return new StandIns(address.href, () => {
+    const place = (): Place => {
       const { roomC, altitudeM } = this.desk.kitchen();
       return { roomC, altitudeM };
-    });
+    };
+    return new StandIns(address.href, place, () => this.pace());
   });
   /** Whether somebody is at the counter: devices are listened to only then. */
   readonly here = signal(false);

@@ -25,7 +25,7 @@ type Said =
   | { readonly problem: string }
   | { readonly hello: object };
 
-/** A device that has not been heard for so long is silent, ms: a scale speaks five times a second, a probe each five seconds. */
+/** A device that has not been heard for so long is silent, ms: a scale speaks five times a second, a probe each five seconds of the kitchen's clock. */
 const SILENT_MS = { scale: 2500, probe: 16_000 } as const;
 /** Between attempts to reach the server, ms: soon at first, then seldom. */
 const PATIENCE_MS = [500, 1000, 2000, 5000, 10_000] as const;
@@ -50,6 +50,7 @@ export class StandIns {
   constructor(
     address: string,
     private readonly place: () => Place,
+    pace: () => number,
   ) {
     let tries = 0;
     const again = (): Observable<unknown> => timer(PATIENCE_MS[Math.min(tries++, PATIENCE_MS.length - 1)] ?? 10_000);
@@ -92,13 +93,13 @@ export class StandIns {
       simulated: true,
       stepG: 1,
       readings$: weights$,
-      link$: linkOf(weights$, SILENT_MS.scale),
+      link$: linkOf(weights$, () => SILENT_MS.scale),
     };
     this.probe = {
       name: 'simulated probe',
       simulated: true,
       readings$: degrees$,
-      link$: linkOf(degrees$, SILENT_MS.probe),
+      link$: linkOf(degrees$, () => Math.max(SILENT_MS.scale, SILENT_MS.probe / pace())),
       stuckInto: (bake) => this.stuck(bake),
     };
   }
@@ -116,9 +117,9 @@ export class StandIns {
 }
 
 /** Live with each reading, silent when none has come for a while. */
-function linkOf(readings$: Observable<unknown>, silentMs: number): Observable<Link> {
+function linkOf(readings$: Observable<unknown>, silentMs: () => number): Observable<Link> {
   return readings$.pipe(
-    switchMap(() => concat(of<Link>('live'), timer(silentMs).pipe(map((): Link => 'silent')))),
+    switchMap(() => concat(of<Link>('live'), timer(silentMs()).pipe(map((): Link => 'silent')))),
     startWith<Link>('looking'),
     distinctUntilChanged(),
   );

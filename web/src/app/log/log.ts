@@ -159,6 +159,8 @@ export class Log {
 /** What was seen at the counter, in words; nothing for a bake that was logged by hand. */
 function seenWords({ observed: o }: BakeRecord): string {
   if (!o) return '';
+  const last = o.probe?.at(-1);
+  const tried = o.simulated?.some((x) => x !== 'scale');
   const oven = o.ovenReadings.map((r) => `${degrees(r.ovenC)} after ${r.min} min`);
   return [
     ...(o.stoodMin !== undefined && o.stoodMin > 0 ? [`stood ${o.stoodMin} min`] : []),
@@ -167,5 +169,10 @@ function seenWords({ observed: o }: BakeRecord): string {
     ...(o.weighed.length > 0
       ? [`${o.weighed.length} ${o.weighed.length === 1 ? 'weight' : 'weights'} read off the scale`]
       : []),
+    ...(o.filled && o.filled.length > 1
+      ? [`filled with ${Math.round(Math.min(...o.filled))}–${Math.round(Math.max(...o.filled))} g`]
+      : []),
+    ...(last ? [`probe ${degrees(last.c)} after ${Math.round(last.min)} min`] : []),
+    ...(o.simulated && o.simulated.length > 0 ? [`simulated: ${o.simulated.join(', ')}${tried ? '; teaches nothing' : ''}`] : []), // prettier-ignore
   ].join('; ');
 }

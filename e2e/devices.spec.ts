@@ -1,0 +1,104 @@
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, hang, sampleKitchen } from './src/steps';
+
+const now = (page: Page) => page.locator('section.now');
+const go = (page: Page) => page.locator('.goKey');
+const does = (page: Page, words: string) =>
+  page.locator('orvin-devices-panel').getByRole('button', { name: words, exact: true }).click();
+/** Two taps within a third of a second would be one. */
+const breath = (page: Page) => page.clock.fastForward(400);
+
+/** Goes on by the big key until something is on the screen. */
+async function onTo(page: Page, what: RegExp): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    if (what.test(await now(page).innerText())) return;
+    await go(page).click();
+    await breath(page);
+  }
+  throw new Error(`${what.source} did not come`);
+}
+
+for (const [name, width, height] of [
+  ['a laptop', 1280, 800],
+  ['a phone', 390, 844],
+] as const)
+  test(`two bakes with a simulated scale and probe, from the plan to the log, on ${name}`, async ({ page }) => {
+    test.setTimeout(240_000);
+    const wrong = complaints(page);
+    await page.setViewportSize({ width, height });
+    await page.clock.install();
+    await sampleKitchen(page);
+    await page.goto('/day/cheese-and-thyme-scones');
+    await page.getByRole('combobox', { name: 'Bake something else too' }).click();
+    await page.getByRole('option', { name: 'Parsnip and ginger muffins' }).click();
+    await expect(page.locator('.who a')).toHaveCount(2);
+    await hang(page, 'Counter');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'scale, probe' }).click();
+    await page.getByRole('button', { name: 'try the simulated scale and probe' }).click();
+    await expect(page.locator('orvin-devices-panel h3').first()).toContainText(/\d g/);
+
+    // the bowl counts as nothing; too much of the first line, and all the rest grows with it
+    await onTo(page, /Bowl on the scale/);
+    await does(page, 'put a bowl on');
+    await go(page).click();
+    await expect(page.locator('.amount')).toContainText(/g more/);
+    await does(page, 'pour too much');
+    await expect(now(page)).toContainText(/you poured \d+ g: scale all by/);
+    await page.getByRole('button', { name: /^scale all by 1\./ }).click();
+    await expect(page.locator('.kind')).toContainText(/weigh, 2 of/);
+
+    // the scale goes silent in the middle of a pour, and comes back
+    await does(page, 'pour half of it');
+    await expect.poll(async () => Number(/(\d+) g of/.exec(await now(page).innerText())?.[1])).toBeGreaterThan(3);
+    await expect(page.locator('orvin-devices-panel h3').first()).toContainText(/\d g$/);
+    await does(page, 'unplug the scale');
+    await expect(now(page)).toContainText('The scale is silent');
+    await does(page, 'plug the scale in');
+    await expect(now(page)).toContainText(/[1-9]\d* g of/);
+    await does(page, 'pour what is wanted');
+    // at rest and right it goes on without a touch
+    await expect(page.locator('.kind')).toContainText(/weigh, 3 of/);
+    await page.reload();
+    await expect(page.locator('.kind')).toContainText(/weigh, 3 of .*simulated scale/s);
+
+    // both into the oven, time runs; the probe is in the first of them
+    const seen = new Set<string>();
+    for (let i = 0; i < 120 && seen.size < 2; i++) {
+      if (/^\s*Bake at/.test(await now(page).innerText())) {
+        seen.add(await page.locator('.tab.on b').innerText());
+        await page.locator('.tab:not(.on)').click();
+      } else await go(page).click();
+      await breath(page);
+    }
+    expect(seen.size).toBe(2);
+    const withProbe = page.locator('orvin-wait-part .probe');
+    if (!(await withProbe.isVisible())) await page.locator('.tab:not(.on)').click();
+    await expect(withProbe).toContainText(/\d+ °C/);
+    await page.getByRole('button', { name: 'scale, probe' }).click();
+    await does(page, '60 ×');
+    await expect(page.locator('orvin-probe-chart')).toBeVisible();
+    await expect(withProbe).toContainText(/min more|done, or nearly/);
+    await does(page, 'unplug the probe');
+    await expect(withProbe).toContainText('The probe is silent');
+    await does(page, 'plug the probe in');
+    await expect(withProbe).toContainText(/\d+ °C/);
+
+    // what is due rings; out, cooled, judged
+    await expect(page.getByRole('alert')).toBeVisible({ timeout: 60_000 });
+    await does(page, '10 ×');
+    for (let i = 0; i < 80 && (await page.locator('.run').count()) > 0; i++) {
+      const right = page.getByRole('button', { name: 'just right' });
+      const early = page.getByRole('button', { name: 'out already' });
+      const press = (await right.isVisible()) ? right : (await early.isVisible()) ? early : go(page);
+      if (await press.isEnabled({ timeout: 2000 }).catch(() => false))
+        await press.click({ timeout: 2000 }).catch(() => undefined);
+      await breath(page);
+    }
+    await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+    await page.goto('/log');
+    const lines = page.getByRole('region', { name: 'Bakes' }).locator('article');
+    await expect(lines.filter({ hasText: /simulated: scale.*clock; teaches nothing/ })).not.toHaveCount(0);
+    await expect(lines.filter({ hasText: /probe \d+ °C after \d+ min/ })).not.toHaveCount(0);
+    expect(wrong).toEqual([]);
+  });
