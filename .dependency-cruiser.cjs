@@ -38,7 +38,12 @@ module.exports = {
       to: { path: 'node_modules/joi/' },
     },
     { name: 'web-and-server-apart', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|e2e)/' } },
-    { name: 'server-knows-no-web', severity: 'error', from: { path: '^server/' }, to: { path: '^(web|e2e|core)/', pathNot: '^core/src/index' } },
+    {
+      name: 'server-knows-no-web',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^(web|e2e|core)/', pathNot: '^core/src/index' },
+    },
     { name: 'e2e-from-outside', severity: 'error', from: { path: '^e2e/' }, to: { path: '^(web|server)/src' } },
     {
       name: 'views-apart',
