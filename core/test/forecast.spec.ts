@@ -1,7 +1,7 @@
 import type { BakeInput, ForecastPlan, ProbeReading } from '../src/index.js';
 import { bakeInputOf, fitTins, forecast, forecastPlan } from '../src/index.js';
 import { demo, demoKitchen } from './support/make.js';
-import { matchedBake, strangeBake, type ProbedBake } from './support/strange-oven.js';
+import { alteredBake, matchedBake, strangeBake, type ProbedBake } from './support/strange-oven.js';
 
 const kitchen = demoKitchen();
 const inputs = ['buckwheat-cocoa-squares', 'lime-and-coconut-tray-cake', 'maize-and-chive-skillet-bread'].map(
@@ -29,25 +29,53 @@ function score(bakes: readonly { readonly b: ProbedBake; readonly plan: Forecast
 }
 
 describe('the forecast from a probe', () => {
-  const matched = Array.from({ length: 30 }, (_, i) => ({ b: matchedBake(inputs[i % 3] as BakeInput, kitchen, i + 1), plan: plans[i % 3] as ForecastPlan })); // prettier-ignore
-  const strange = Array.from({ length: 15 }, (_, i) => ({ b: strangeBake(inputs[i % 3] as BakeInput, kitchen, i + 1), plan: plans[i % 3] as ForecastPlan })); // prettier-ignore
+  const of = (make: typeof strangeBake, n: number) =>
+    Array.from({ length: n }, (_, i) => ({ b: make(inputs[i % 3] as BakeInput, kitchen, i + 1), plan: plans[i % 3] as ForecastPlan })); // prettier-ignore
+  const [matched, altered, strange] = [of(matchedBake, 18), of(alteredBake, 15), of(strangeBake, 12)];
 
   it('comes nearer as it is read, where the oven is as the model thinks', () => {
     const [half, late] = [score(matched, 0.5), score(matched, 0.75)];
-    expect(half.rms).toBeLessThan(0.75 * score(matched, 0).rms);
+    expect(half.rms).toBeLessThan(0.8 * score(matched, 0).rms);
     expect(late.rms).toBeLessThan(half.rms);
-    expect(half.near).toBeGreaterThanOrEqual(0.6);
-    expect(late.near).toBeGreaterThanOrEqual(0.9);
+    expect(late.near).toBeGreaterThanOrEqual(0.8);
+  });
+
+  it('is within 8 % at half-time in most, where other laws hold than the model’s', () => {
+    expect(score(altered, 0.5).near).toBeGreaterThanOrEqual(0.65);
+    expect(score(altered, 0.75).near).toBeGreaterThanOrEqual(0.8);
+    expect(score(altered, 0.5).held).toBeGreaterThanOrEqual(0.75);
   });
 
   it('is honest of what it does not know, in ovens built otherwise', () => {
     expect(score(strange, 0).held).toBeGreaterThanOrEqual(0.7);
-    expect(score(strange, 0.5).held).toBeGreaterThanOrEqual(0.65);
+    expect(score(strange, 0.5).held).toBeGreaterThanOrEqual(0.6);
     expect(score(strange, 0.5).rms).toBeLessThan(0.16);
   });
 
+  it('believes a thermometer on the rack as far as one can be believed', () => {
+    const plan = plans[0] as ForecastPlan;
+    const hot = [900, 1200, 1500].map((s) => ({ s, ovenC: (plan.stages[0]?.ovenC ?? 180) + 20 }));
+    const [before, after] = [forecast([], plan), forecast([], plan, hot)];
+    expect(after.minutes.typical).toBeLessThan(before.minutes.typical);
+    expect(after.biasC.typical).toBeGreaterThan(3);
+    expect(after.biasC.typical).toBeLessThan(20);
+    // while the door's loss is made good it says nothing
+    expect(forecast([], plan, [{ s: 60, ovenC: 120 }]).minutes.typical).toBeCloseTo(before.minutes.typical, 1);
+  });
+
+  it('draws the way it foretells: through what was read, up to the end', () => {
+    const { b, plan } = matched[1] as (typeof matched)[0];
+    const read = upTo(b, 0.6);
+    const f = forecast(read, plan);
+    const last = read.at(-1) as ProbeReading;
+    const here = f.path.find((p) => p.min === Math.round(last.s / 60));
+    expect(Math.abs((here?.c.typical ?? 0) - last.c)).toBeLessThan(6);
+    for (const p of f.path) expect(p.c.low).toBeLessThanOrEqual(p.c.high);
+    expect(f.path.at(-1)?.min).toBeGreaterThanOrEqual(Math.floor(f.minutes.high));
+  });
+
   it('narrows, does not mind the order, gaps or a wild reading, and begins with what was predicted', () => {
-    for (const { b, plan } of matched.slice(0, 6)) {
+    for (const { b, plan } of matched.slice(0, 4)) {
       const half = upTo(b, 0.5);
       const f = forecast(half, plan);
       const start = forecast([], plan);

@@ -1,5 +1,5 @@
 import { band } from '../formula/bands.js';
-import type { Band, Kitchen } from '../formula/types.js';
+import type { Band, Kitchen, Tin } from '../formula/types.js';
 import type { BakeInput } from './predict.js';
 import type { Sample } from './record.js';
 import { stageAt, type OvenStage } from './oven.js';
@@ -18,6 +18,12 @@ export interface RackReading {
   readonly ovenC: number;
 }
 
+/** A body that only conducts: its middle and its mean, each hundredth of its time until done. */
+export interface Plain {
+  readonly centreC: readonly number[];
+  readonly meanC: readonly number[];
+}
+
 /** One way that the bake may be going: an oven that is so much hotter than its dial, heat that comes so much faster. */
 export interface Course {
   readonly biasC: number;
@@ -33,7 +39,12 @@ export interface Course {
 /** What a forecast starts from: the bake's possible courses, worked out once when it goes in. */
 export interface ForecastPlan {
   readonly courses: readonly Course[];
+  readonly startC: number;
   readonly doneC: number;
+  /** A body that only conducts, from the start until it is done at 1, each hundredth: another curve that crumbs may draw. */
+  readonly plain: readonly Plain[];
+  /** How much of that curve is likely in this one. */
+  readonly mixed: number;
   /** What the oven should be at, with what is known of its bias. */
   readonly stages: readonly OvenStage[];
   /** Before anything is read, min. */
@@ -62,24 +73,37 @@ const SD = { bias: 8, logSpeed: 0.2 } as const;
 const BIAS_LEFT = 0.6;
 const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
 /** Points between two coarse ones that are read off straight lines. */
-const BETWEEN = 4;
+const BETWEEN = 3;
 /**
- * How else a bake's curve may run between the same start and the same end: its time bent by this power. The model's curve
- * is one of many that crumbs draw, and what is read before half-time says more of the shape than of the end. A judgement;
- * one sigma of ln is `BENT_SD`.
+ * How else a bake's curve may run between the same start and the same end. The model's is one of many that crumbs draw,
+ * and what is read before half-time says more of the shape than of the end. Its time may be bent by a power, and it may
+ * be mixed with the curve of a body that only conducts, whose outside is at one of `OUTSIDE_C` from the beginning. Judgements,
+ * chosen on bakes of seeds that docs/science/validation.md does not report; one sigma of ln is `BENT_SD`.
  */
-const BENT = [0.72, 0.85, 1, 1.18, 1.39] as const;
-const BENT_SD = 0.18;
+const BENT = [0.85, 0.98, 1.12, 1.28, 1.47] as const;
+const BENT_MIDDLE = 1.12;
+const BENT_SD = 0.14;
+const MIXED = [0, 0.35, 0.7] as const;
+const OUTSIDE_C = [106, 122, 160] as const;
+/** How much of it is likely, by the dimensions from which heat comes: in small cups the middle warms soonest. Judgements. */
+const MIXED_MIDDLE = [0, 0.1, 0.25, 0.5] as const;
+const MIXED_SD = 0.3;
 /** Where the probe may be, from the coldest spot to the average of the crumb; how much less likely, in ln, all the way off is. */
 const OFF_COSTS = 4;
-const OFF = [0, 0.1, 0.2, 0.3, 0.45, 0.6, 0.8] as const;
-/** A reading is off by this, K, for all that the model does not have; readings within some minutes err alike. Judgements. */
-const OFF_K = 2.2;
-const ALIKE_S = 300;
+const OFF = [0, 0.08, 0.16, 0.25, 0.35, 0.5, 0.7] as const;
+/** A reading is off by this, K, for all that the model does not have; readings within a twelfth of a bake err alike. Judgements. */
+const OFF_K = 1.6;
+const ALIKE = 1 / 12;
+/** What was read a third of a bake ago says less of the end: it counts by e less. A judgement. */
+const RECENT = 0.33;
+/** A probe shows what was so long ago, s. */
+const PROBE_LAG_S = 15;
+/** The first readings tell the batter's own temperature, unless they are this far from what it should be, K. */
+const STARTS_K = 8;
 /** A single reading shivers by this, K. */
 const NOISE_K = 0.4;
 /** Readings far from all courses, a door that was open, a probe that slipped, count no more than this many sigmas. */
-const ROBUST = 2.5;
+const ROBUST = 3;
 /**
  * A thermometer on the rack: its own error and where it hangs, K, and what the thermostat's swing adds to each look at it.
  * While the oven recovers from its door, s, it says nothing. Judgements.
@@ -87,8 +111,12 @@ const ROBUST = 2.5;
 const RACK_K = 4;
 const RACK_SWING_K = 6;
 const RACK_FROM_S = 480;
-/** The model's own error in the time that is left, one sigma of ln. */
-const LEFT_SD = 0.07;
+/**
+ * The forecast's own error, one sigma: of the time that is left, and of the whole, since the last degrees depend on where
+ * the probe is. Judgements, chosen as those above.
+ */
+const LEFT_SD = 0.1;
+const WHOLE_SD = 0.035;
 
 /** Each half minute of a course, straight between its samples, and on with its last slope where it ends. */
 function resampled(curve: readonly Sample[], pick: (x: Sample) => number, n: number): number[] {
@@ -162,9 +190,51 @@ export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan 
         meanC: Array.from({ length: n }, (_, k) => mix((w) => w.meanC[k] as number)),
       });
     }
-  const { doneC, stages } = setupOf(input, kitchen);
+  const { doneC, startC, stages } = setupOf(input, kitchen);
   const start = spread(courses.map((c) => ({ x: c.doneMin, w: Math.exp(c.prior), sd: 0.04 * c.doneMin })));
-  return { courses, doneC, stages, minutes: { early: start.low, likely: start.typical, late: start.high } };
+  const plain = OUTSIDE_C.map((c) => conducting(input.tin.shape, c, startC, doneC));
+  const mixed = MIXED_MIDDLE[dimensions(input.tin.shape)] ?? 0;
+  return {
+    courses,
+    mixed,
+    startC,
+    doneC,
+    plain,
+    stages,
+    minutes: { early: start.low, likely: start.typical, late: start.high },
+  };
+}
+
+/** Dimensions from which a tin's batter is heated: a layer from its faces, a loaf from its sides too, a cup from all round. */
+const dimensions = (shape: Tin['shape']): number =>
+  shape === 'cup' || shape === 'mound' ? 3 : shape === 'loaf' ? 2 : 1;
+
+/**
+ * A body that only conducts, whose outside is at one of `OUTSIDE_C` from the beginning: the series for a plate, as a product for
+ * more dimensions (Carslaw and Jaeger, Conduction of Heat in Solids, 3.3 and 5.6); its time is such that it is done at 1.
+ */
+function conducting(shape: Tin['shape'], outsideC: number, startC: number, doneC: number): Plain {
+  const n = dimensions(shape);
+  /** Middle and mean of a plate at a Fourier number, 1 at first, 0 in the end. */
+  const plate = (fourier: number): [number, number] => {
+    let [middle, mean] = [0, 0];
+    for (let i = 0; i < 8; i++) {
+      const q = ((2 * i + 1) * Math.PI) / 2;
+      const e = Math.exp(-q * q * fourier);
+      middle += (i % 2 === 0 ? 2 : -2) * (e / q);
+      mean += (2 * e) / (q * q);
+    }
+    return [Math.min(1, middle), Math.min(1, mean)];
+  };
+  const at = (share: number): number => outsideC - (outsideC - startC) * share ** n;
+  let [lo, hi] = [0.01, 6];
+  for (let i = 0; i < 40; i++) {
+    const mid = (lo + hi) / 2;
+    if (at(plate(mid)[0]) < doneC) lo = mid;
+    else hi = mid;
+  }
+  const all = Array.from({ length: 141 }, (_, i) => plate(Math.max(1e-3, (lo * i) / 100)));
+  return { centreC: all.map(([c]) => at(c)), meanC: all.map(([, m]) => at(m)) };
 }
 
 /** 10, 50 and 90 % of a weighted mixture, each of whose parts is itself uncertain by `sd`. */
@@ -198,17 +268,41 @@ function thinned(readings: readonly ProbeReading[]): ProbeReading[] {
     );
 }
 
-const readAt = (series: readonly number[], s: number): number => {
-  const x = s / STEP_S;
+/** Straight between the samples of a series, and on with its last slope where it ends. */
+const readAt = (series: readonly number[], x: number): number => {
   const i = Math.max(0, Math.min(series.length - 2, Math.floor(x)));
   const [a, b] = [series[i] as number, series[i + 1] as number];
   return a + (b - a) * Math.min(2, x - i);
 };
 
+/** Middle and mean of a course, its time bent and it mixed, so many seconds after the door closed. */
+function curveAt(course: Course, plain: Plain, power: number, mixed: number, s: number): [number, number] {
+  const end = 60 * course.doneMin;
+  const u = Math.max(0, s / end);
+  const x = (u < 1 ? end * Math.pow(u, power) : s) / STEP_S;
+  const y = Math.min(140, 100 * u);
+  return [
+    (1 - mixed) * readAt(course.centreC, x) + mixed * readAt(plain.centreC, y),
+    (1 - mixed) * readAt(course.meanC, x) + mixed * readAt(plain.meanC, y),
+  ];
+}
+
+/** The curves that a crumb may draw: what is mixed with the model's, how much of it, and how unlikely that is, ln. */
+function shapesOf(plan: ForecastPlan): { plain: Plain; mixed: number; cost: number }[] {
+  const n = plan.plain.length;
+  return MIXED.flatMap((mixed) =>
+    plan.plain.slice(0, mixed === 0 ? 1 : n).map((plain) => ({
+      plain,
+      mixed,
+      cost: 0.5 * ((mixed - plan.mixed) / MIXED_SD) ** 2 + (mixed === 0 ? 0 : Math.log(n)),
+    })),
+  );
+}
+
 /**
  * When the middle will be done, from what a probe has read so far: every possible course, with the probe in the middle or
  * off it, weighed by how near the readings lie to it. Drop-outs are gaps, an open door or a slipped probe moves the
- * result little (a reading counts at most 2.5 sigmas), and readings within five minutes of each other err alike. The
+ * result little (a reading counts at most three sigmas), and readings within a twelfth of the bake err alike. The
  * band narrows as readings come; it never is narrower than what the model itself is off by.
  *
  * @param readings of one bake, any number, in any order; s from the closing of the door
@@ -227,25 +321,39 @@ export function forecast(
   const byRack = (c: Course): number =>
     beyond.length === 0 ? 0 : -0.5 * Math.min(ROBUST, Math.abs(hotter - c.biasC) / rackSd) ** 2;
   // one weight for each stretch in which errors are alike, however many readings fall into it
+  const alikeS = ALIKE * 60 * plan.minutes.likely;
   const bins = new Map<number, number>();
-  for (const r of list) bins.set(Math.floor(r.s / ALIKE_S), (bins.get(Math.floor(r.s / ALIKE_S)) ?? 0) + 1);
+  for (const r of list) bins.set(Math.floor(r.s / alikeS), (bins.get(Math.floor(r.s / alikeS)) ?? 0) + 1);
+  // a batter that was warmer or colder than it should be: what is still to be gained is gained in proportion
+  const first = list.filter((r) => r.s <= Math.min(150, 0.06 * 60 * plan.minutes.likely)).map((r) => r.c);
+  const startC = first.length > 0 ? first.reduce((a, b) => a + b, 0) / first.length : plan.startC;
+  const toGain = Math.abs(startC - plan.startC) <= STARTS_K ? (plan.doneC - startC) / (plan.doneC - plan.startC) : 1;
+  const shown = (c: number): number => plan.doneC - (plan.doneC - c) * toGain;
   const scored = plan.courses.flatMap((course) =>
-    BENT.flatMap((power) => {
-      const end = 60 * course.doneMin;
-      const at = list.map((r) => {
-        const s = r.s < end ? end * Math.pow(r.s / end, power) : r.s;
-        return { c: r.c, centre: readAt(course.centreC, s), mean: readAt(course.meanC, s), share: 1 / (bins.get(Math.floor(r.s / ALIKE_S)) ?? 1) }; // prettier-ignore
-      });
-      const bent = Math.log(power) / BENT_SD;
-      return OFF.map((off) => {
-        let fit = course.prior + byRack(course) - OFF_COSTS * off - 0.5 * bent * bent;
-        for (const r of at) {
-          const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / OFF_K);
-          fit -= 0.5 * z * z * r.share;
-        }
-        return { course, off, power, fit };
-      });
-    }),
+    BENT.flatMap((power) =>
+      shapesOf(plan).flatMap(({ plain, mixed, cost }) => {
+        const at = list.map((r) => {
+          const [centre, mean] = curveAt(course, plain, power, mixed, r.s - PROBE_LAG_S);
+          return {
+            c: r.c,
+            centre: shown(centre),
+            mean: shown(mean),
+            share:
+              Math.exp((r.s - now) / (RECENT * 60 * plan.minutes.likely)) / (bins.get(Math.floor(r.s / alikeS)) ?? 1),
+          };
+        });
+        const bent = Math.log(power / BENT_MIDDLE) / BENT_SD;
+        const before = course.prior + byRack(course) - 0.5 * bent * bent - cost;
+        return OFF.map((off): Scored => {
+          let fit = before - OFF_COSTS * off;
+          for (const r of at) {
+            const z = Math.min(ROBUST, Math.abs(r.c - (1 - off) * r.centre - off * r.mean) / OFF_K);
+            fit -= 0.5 * z * z * r.share;
+          }
+          return { course, plain, off, power, mixed, fit };
+        });
+      }),
+    ),
   );
   const best = scored.reduce((m, x) => Math.max(m, x.fit), -Infinity);
   // wherever the probe is and however the curve bends, a course ends when it ends
@@ -259,7 +367,7 @@ export function forecast(
   }
   const of = (x: (c: Course) => number, sd: (c: Course) => number): Band =>
     spread([...weights].filter(([, w]) => w > 1e-6 * total).map(([c, w]) => ({ x: x(c), w, sd: sd(c) })));
-  const minutes = of((c) => c.doneMin, (c) => Math.max(0.4, LEFT_SD * Math.max(0, c.doneMin - now / 60))); // prettier-ignore
+  const minutes = of((c) => c.doneMin, (c) => Math.max(0.4, Math.hypot(LEFT_SD * Math.max(0, c.doneMin - now / 60), WHOLE_SD * c.doneMin))); // prettier-ignore
   const left = (x: number): number => Math.max(0, x - now / 60);
   const biasC = of((c) => c.biasC, () => 1); // prettier-ignore
   const speed = of((c) => Math.exp(c.logSpeed), () => 0.02); // prettier-ignore
@@ -270,7 +378,10 @@ export function forecast(
     speed,
     offCentre: off / total,
     used: list.length,
-    path: pathOf(scored, best, minutes.high),
+    path: pathOf(scored, best, minutes.high).map((x) => ({
+      ...x,
+      c: band(shown(x.c.low), shown(x.c.typical), shown(x.c.high)),
+    })),
     words: wordsFor(minutes, now, list.length + beyond.length),
   };
 }
@@ -279,6 +390,8 @@ interface Scored {
   readonly course: Course;
   readonly off: number;
   readonly power: number;
+  readonly plain: Plain;
+  readonly mixed: number;
   readonly fit: number;
 }
 /** So many ways stand for all of them where the path is drawn. */
@@ -296,10 +409,9 @@ function pathOf(scored: readonly Scored[], best: number, untilMin: number): { mi
   return Array.from({ length: Math.ceil(untilMin) + 1 }, (_, min) => ({
     min,
     c: spread(
-      drawn.map(({ course, off, power }) => {
-        const end = 60 * course.doneMin;
-        const s = 60 * min < end ? end * Math.pow((60 * min) / end, power) : 60 * min;
-        return { x: (1 - off) * readAt(course.centreC, s) + off * readAt(course.meanC, s), w: 1, sd: NOISE_K };
+      drawn.map(({ course, plain, off, power, mixed }) => {
+        const [centre, mean] = curveAt(course, plain, power, mixed, 60 * min - PROBE_LAG_S);
+        return { x: (1 - off) * centre + off * mean, w: 1, sd: NOISE_K };
       }),
     ),
   }));

@@ -1,0 +1,91 @@
+import type { Happening, MadeBake, Making, Step } from '../src/index.js';
+import { alarmsOf, counting, defaultKitchen, fitTins, probeIn, standingOfBake, steps, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
+import { checkMaking } from '../src/format/index.js';
+import { demo } from './support/make.js';
+
+const MIN = 60_000;
+const t0 = Date.UTC(2026, 4, 9, 9);
+const formula = demo('oat-and-rhubarb-muffins');
+const bake = (id: string): MadeBake => ({
+  id,
+  formula,
+  fits: fitTins(formula, formula.tins ?? [], defaultKitchen),
+  minutes: { early: 17, likely: 19, late: 22 },
+  marks: [
+    { kind: 'first look', atMin: 16, words: 'look' },
+    { kind: 'out', atMin: 19, words: 'likely done' },
+  ],
+  ovenId: 'big',
+});
+const [a, b] = [bake('a'), bake('b')];
+const list: Step[] = steps(formula, { fits: a.fits }, defaultKitchen);
+const at = (min: number, h: object): Happening => ({ at: t0 + min * MIN, ...h }) as Happening;
+const into = (id: string, min: number): Happening[] =>
+  list
+    .slice(
+      0,
+      list.findIndex((s) => s.kind === 'bake'),
+    )
+    .map((s) => at(min, { kind: 'done', bakeId: id, stepId: s.id }));
+const making = (happenings: readonly Happening[]): Making => ({ id: 'm', beganAt: t0, bakes: [a, b], happenings });
+const stand = (m: Making) => m.bakes.map((x) => standingOfBake(x, list, m.happenings));
+const lists = new Map([
+  ['a', list],
+  ['b', list],
+]);
+
+describe('what devices add to a making', () => {
+  it('the probe stays in a bake until that is out or it is put into another', () => {
+    const inA = at(1, { kind: 'probe in', bakeId: 'a' });
+    const m = making([...into('a', 0), inA]);
+    expect(probeIn(m, stand(m))).toBe('a');
+    const two = making([...m.happenings, ...into('b', 5), at(6, { kind: 'probe in', bakeId: 'b' })]);
+    expect(probeIn(two, stand(two))).toBe('b');
+    const out = making([...m.happenings, at(20, { kind: 'done', bakeId: 'a', stepId: 'bake' }), at(20, { kind: 'done', bakeId: 'a', stepId: 'out' })]); // prettier-ignore
+    expect(probeIn(out, stand(out))).toBeNull();
+  });
+
+  it('a forecast moves the look and the end, and nothing is due before it was foretold', () => {
+    const early = at(10, { kind: 'forecast', bakeId: 'a', early: 13, likely: 14.5, late: 16 });
+    const times = (extra: readonly Happening[]): number[] =>
+      alarmsOf(making([...into('a', 0), ...extra]), lists)
+        .filter((x) => x.bakeId === 'a')
+        .map((x) => (x.at - t0) / MIN);
+    expect(times([])).toEqual([16, 19]);
+    expect(times([early])).toEqual([13, 14.5]);
+    expect(times([early, at(15, { kind: 'forecast', bakeId: 'a', early: 18, likely: 21, late: 24 })])).toEqual([18, 21]); // prettier-ignore
+    // foretold late that it was done already: due when that was known, not before
+    expect(times([at(15, { kind: 'forecast', bakeId: 'a', early: 12, likely: 13, late: 14 })])).toEqual([15, 15]);
+    // an alarm that was heard stays heard when the forecast moves
+    const heard = at(11, { kind: 'heard', alarmId: 'a:first look:16' });
+    const left = alarmsOf(making([...into('a', 0), early, heard]), lists).filter((x) => !x.heard);
+    expect(left.map((x) => (x.at - t0) / MIN)).toEqual([14.5]);
+  });
+
+  it('what went into each cup is kept in order, and back takes the last one back', () => {
+    const cup = (grams: number): Happening => at(2, { kind: 'filled', bakeId: 'a', stepId: 'fill:0', grams, by: 'simulated scale' }); // prettier-ignore
+    const happenings = [cup(74), cup(81), at(3, { kind: 'back' }), cup(76)];
+    const s = standingOfBake(a, list, happenings);
+    expect(s.filled.get('fill:0')).toEqual([74, 76]);
+    expect([...s.simulated]).toEqual(['scale']);
+    expect(counting(happenings).length).toBe(2);
+  });
+
+  it('a clock that runs faster goes on from where it was, and is let in with what is imported', () => {
+    const clock = { realAt: t0, at: t0 + 5 * MIN, pace: 60 };
+    expect(timeOf({ clock }, t0 + 1000)).toBe(t0 + 6 * MIN);
+    expect(timeOf(null, t0)).toBe(t0);
+    const m = { ...making([at(1, { kind: 'probe in', bakeId: 'a' })]), clock };
+    expect(checkMaking(JSON.parse(JSON.stringify(m))).ok).toBeTrue();
+    expect(checkMaking({ ...m, clock: { ...clock, pace: -1 } }).ok).toBeFalse();
+  });
+
+  it('a bake in a simulated oven, or by a faster clock, teaches nothing; a simulated scale does no harm', () => {
+    const record = { ovenId: 'big', outcome: 'good', minutes: 20, at: t0 } as BakeRecord;
+    const observed = { beganAt: t0, intoOvenAt: t0, weighed: [], added: [], skipped: [], ovenReadings: [] };
+    const with_ = (simulated: ('scale' | 'probe' | 'clock')[]): BakeRecord => ({ ...record, observed: { ...observed, simulated } }); // prettier-ignore
+    const of = (r: BakeRecord): number => teaching([r], 'big').length;
+    expect([record, with_(['scale'])].map(of)).toEqual([1, 1]);
+    expect([with_(['probe']), with_(['scale', 'clock'])].map(of)).toEqual([0, 0]);
+  });
+});
