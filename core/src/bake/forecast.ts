@@ -70,7 +70,7 @@ const STEP_S = 30;
 /** What is not known of a bake beforehand: the oven's bias, K, and heat transfer, ln; one sigma. As for its range. */
 const SD = { bias: 8, logSpeed: 0.2 } as const;
 /** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
-const BIAS_LEFT = 0.6;
+const BIAS_LEFT = 0.85;
 const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
 /** Points between two coarse ones that are read off straight lines. */
 const BETWEEN = 3;
