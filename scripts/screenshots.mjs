@@ -31,9 +31,15 @@ For the topping:
 2. Stir the wet into the dry, then fold in the parsnip and walnuts.
 3. Bake at 400°F for 10 minutes, then 350°F for 12-15 more, in a 12-hole muffin tin.`;
 
-/** name, size, path, theme, and what to do before the picture is taken */
 /** Until the bake has been worked out, its range too; the clock stands still, so nothing on the page can tell. */
 const sampled = (p) => p.waitForTimeout(3000);
+
+/** Takes the simulated scale and probe. */
+const tryDevices = async (p) => {
+  await p.getByRole('button', { name: 'scale, probe' }).click();
+  await p.getByRole('button', { name: 'try the simulated scale and probe' }).click();
+  await p.waitForSelector('orvin-devices-panel h3 >> text=/\\d g/');
+};
 
 /** Begins, and goes on until something is on the screen. */
 const atTheCounter = async (p, what) => {
@@ -49,6 +55,10 @@ const atTheCounter = async (p, what) => {
   }
 };
 
+/** An act for which time goes on. */
+const ticking = (act) => Object.assign(act, { ticks: true });
+
+/** name, size, path, and what to do before the picture is taken */
 const shots = [
   ['shelf', 1280, 800, '/shelf'],
   ['shelf-phone', 390, 844, '/shelf'],
@@ -173,8 +183,36 @@ const shots = [
       await sampled(p);
     },
   ],
-  ['counter', 1280, 800, '/counter/parsnip-and-ginger-muffins', (p) => atTheCounter(p, /Whisk the wet/)],
-  ['counter-phone', 390, 844, '/counter/rye-and-pear-loaf', (p) => atTheCounter(p, /Bake at/)],
+  [
+    'counter',
+    1280,
+    800,
+    '/counter/parsnip-and-ginger-muffins',
+    ticking(async (p) => {
+      await atTheCounter(p, /weigh, 1/);
+      await tryDevices(p);
+      await p.getByRole('button', { name: 'put a bowl on' }).click();
+      await p.click('.goKey');
+      await p.waitForSelector('.amount:has-text("more")');
+      await p.getByRole('button', { name: 'pour half of it' }).click();
+      await p.waitForTimeout(4500);
+      await p.getByRole('button', { name: 'close', exact: true }).click();
+    }),
+  ],
+  [
+    'counter-phone',
+    390,
+    844,
+    '/counter/rye-and-pear-loaf',
+    ticking(async (p) => {
+      await atTheCounter(p, /Bake at/);
+      await tryDevices(p);
+      await p.getByRole('button', { name: '60 ×' }).click();
+      await p.waitForTimeout(34_000);
+      await p.getByRole('button', { name: 'real time' }).click();
+      await p.getByRole('button', { name: 'close', exact: true }).click();
+    }),
+  ],
   [
     'log',
     1280,
@@ -205,7 +243,10 @@ try {
     const page = await context.newPage();
     page.on('console', (m) => m.type() === 'error' && console.log(`${name}: ${m.text()}`));
     page.on('pageerror', (e) => console.log(`${name}: ${e.message}`));
-    await page.clock.setFixedTime(new Date('2026-10-03T09:10:00Z'));
+    const time = new Date('2026-10-03T09:10:00Z');
+    // devices speak only while time goes on
+    if (act?.ticks) await page.clock.install({ time });
+    else await page.clock.setFixedTime(time);
     await page.goto(`${base}/shelf`);
     await page.waitForSelector('.shelves li');
     if (path !== '/shelf') await page.goto(base + path);

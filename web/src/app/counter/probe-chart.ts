@@ -29,7 +29,7 @@ export class ProbeChart implements OnDestroy {
   readonly told = input.required<Foretold>();
   readonly readings = input.required<readonly { readonly min: number; readonly c: number }[]>();
   /** What is to be done when, min. */
-  readonly marks = input<readonly { readonly min: number; readonly short: string }[]>([]);
+  readonly marks = input<readonly { readonly min: number; readonly short: string; readonly out: boolean }[]>([]);
   readonly label = input('');
   private readonly root = viewChild.required<ElementRef<HTMLElement>>('plot');
   private readonly nonce = inject(CSP_NONCE, { optional: true });
@@ -115,7 +115,7 @@ export class ProbeChart implements OnDestroy {
       ],
       annotations: [
         { x: 0.01, xref: 'paper', y: shown(doneC), yanchor: 'top', xanchor: 'left', text: `done near ${degrees(doneC)}`, showarrow: false, font: { ...font, color: colour('--heat') } },
-        ...this.marks().map((m) => ({ x: m.min, y: 1, yref: 'paper' as const, yanchor: 'bottom' as const, text: m.short, showarrow: false, font: { ...font, color: colour('--ink') } })),
+        ...this.marks().map((m) => ({ x: m.min, y: 1, yref: 'paper' as const, yanchor: 'bottom' as const, xanchor: m.out ? ('left' as const) : ('right' as const), text: m.short, showarrow: false, font: { ...font, color: colour('--ink') } })),
       ],
     }; // prettier-ignore
     await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });

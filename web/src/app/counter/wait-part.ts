@@ -52,11 +52,17 @@ export class WaitPart {
   protected readonly charted = computed(() => this.told() !== null && this.readings().length > 1);
   /** What is to be done when, min from the door; what is foretold takes the place of what was predicted. */
   protected readonly marks = computed(() => {
-    const m = this.range();
+    const [m, seen] = [this.range(), this.standing().forecast];
+    const at = (kind: string, predicted: number): number =>
+      m && kind === 'out'
+        ? m.likely
+        : seen && kind === 'first look'
+          ? Math.min(seen.early, seen.likely - 1)
+          : predicted;
     return this.bake()
       .marks.filter((k) => k.kind !== 'carry-over')
       .map((k) => ({
-        min: m && k.kind === 'out' ? m.likely : k.atMin,
+        min: at(k.kind, k.atMin),
         short: markWords(k.kind, k.short),
         out: k.kind === 'out',
       }));
