@@ -1,5 +1,5 @@
 import type { Happening, MadeBake, Making, Step } from '../src/index.js';
-import { alarmsOf, counting, defaultKitchen, fitTins, probeIn, standingOfBake, steps, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
+import { alarmsOf, counting, defaultKitchen, doneTasks, fitTins, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
 import { checkMaking } from '../src/format/index.js';
 import { demo } from './support/make.js';
 
@@ -69,6 +69,33 @@ describe('what devices add to a making', () => {
     expect(s.filled.get('fill:0')).toEqual([74, 76]);
     expect([...s.simulated]).toEqual(['scale']);
     expect(counting(happenings).length).toBe(2);
+  });
+
+  it('what stands ready is ticked, and unticked when it is touched again', () => {
+    const there = (itemId: string): Happening => at(1, { kind: 'there', bakeId: 'a', itemId });
+    const happenings = [there('x'), there('y'), there('x'), at(2, { kind: 'done', bakeId: 'a', stepId: SET_OUT })];
+    const s = standingOfBake(a, list, happenings);
+    expect([...s.there]).toEqual(['y']);
+    // it is no step: the first one is still to be done, and the day knows nothing of it
+    expect(s.step?.id).toBe(list[0]?.id);
+    expect(doneTasks(making(happenings), lists)).toEqual({});
+  });
+
+  it('the hands may go away and come back; what is loose may change places, what is not may not', () => {
+    expect(pausedSince(making([at(3, { kind: 'pause' })]))).toBe(t0 + 3 * MIN);
+    expect(pausedSince(making([at(3, { kind: 'pause' }), at(9, { kind: 'resume' })]))).toBeNull();
+    const done: Happening[] = [];
+    for (const step of list) {
+      const s = standingOfBake(a, list, done);
+      const order = nextFirst(list, s);
+      if (order) {
+        const left = order.filter((id) => !s.done.has(id));
+        expect(left[1]).toBe(step.id);
+        expect([...order].sort()).toEqual(list.map((x) => x.id).sort());
+      } else expect(/^(take out|oven on|tins|weigh)/.test(step.kind)).toBeFalse();
+      done.push(at(1, { kind: 'done', bakeId: 'a', stepId: step.id }));
+    }
+    expect(nextFirst(list, standingOfBake(a, list, into('a', 0)))).toBeNull();
   });
 
   it('a clock that runs faster goes on from where it was, and is let in with what is imported', () => {

@@ -47,7 +47,7 @@ export function alarmsOf(making: Making, lists: ReadonlyMap<string, readonly Ste
       for (const m of bake.marks) {
         if (m.kind === 'carry-over') continue;
         const id = `${bake.id}:${m.kind}:${m.atMin}`;
-        if (seen && m.kind === 'out') add(id, bake.id, soonest(seen.likely), title, 'likely done, by the probe');
+        if (seen && m.kind === 'out') add(id, bake.id, soonest(seen.likely), title, 'likely done, by what was read');
         else if (seen && m.kind === 'first look')
           add(id, bake.id, soonest(Math.min(seen.early, seen.likely - 1)), title, m.words);
         else add(id, bake.id, into + m.atMin * MIN, title, m.words);

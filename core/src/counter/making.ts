@@ -42,6 +42,8 @@ export type Happening = { readonly at: number } & (
       readonly grams: number;
       readonly by: 'hand' | By<'scale'>;
     }
+  /** A line's ingredient was seen to stand ready; said again, it was not. */
+  | { readonly kind: 'there'; readonly bakeId: string; readonly itemId: string }
   /** One tin or cup of a filling step, in their order, with what went in. */
   | {
       readonly kind: 'filled';
@@ -66,6 +68,8 @@ export type Happening = { readonly at: number } & (
   | { readonly kind: 'not yet'; readonly bakeId: string; readonly minutes: number }
   | { readonly kind: 'timer'; readonly timerId: string; readonly name: string; readonly minutes: number }
   | { readonly kind: 'timer off'; readonly timerId: string }
+  /** The hands are away, and are back; what takes time alone goes on. */
+  | { readonly kind: 'pause' | 'resume' }
   | { readonly kind: 'heard'; readonly alarmId: string }
   | { readonly kind: 'scaled'; readonly bakeId: string; readonly factor: number }
 );
@@ -98,6 +102,8 @@ export interface Standing {
   /** What is in, g by line; of those in `read` a scale said so, the others were tapped as being right. */
   readonly weighed: ReadonlyMap<string, number>;
   readonly read: ReadonlySet<string>;
+  /** Lines whose ingredients stand ready. */
+  readonly there: ReadonlySet<string>;
   readonly felt: readonly { readonly at: number; readonly stepId: string; readonly words: string }[];
   readonly ovenReadings: readonly { readonly at: number; readonly ovenC: number }[];
   readonly probe: readonly { readonly at: number; readonly c: number }[];
@@ -112,6 +118,9 @@ export interface Standing {
   readonly intoOvenAt: number | null;
   readonly outAt: number | null;
 }
+
+/** What is done once everything for the weighing stands ready; no step of its own, since the day has no time for it. */
+export const SET_OUT = 'set out';
 
 /** Steps that take time alone: they end by the clock, or when the baker says so. */
 export const PASSIVE: ReadonlySet<StepKind> = new Set<StepKind>(['wait', 'bake', 'cool']);
@@ -143,6 +152,7 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
   const skipped = new Set<string>();
   const weighed = new Map<string, number>();
   const read = new Set<string>();
+  const there = new Set<string>();
   const felt: { at: number; stepId: string; words: string }[] = [];
   const ovenReadings: { at: number; ovenC: number }[] = [];
   const probe: { at: number; c: number }[] = [];
@@ -159,6 +169,8 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
       if (h.by === 'hand') read.delete(h.itemId);
       else read.add(h.itemId);
       if (h.by === 'simulated scale') simulated.add('scale');
+    } else if (h.kind === 'there') {
+      if (!there.delete(h.itemId)) there.add(h.itemId);
     } else if (h.kind === 'filled') {
       filled.set(h.stepId, [...(filled.get(h.stepId) ?? []), h.grams]);
       if (h.by === 'simulated scale') simulated.add('scale');
@@ -175,6 +187,7 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
     skipped,
     weighed,
     read,
+    there,
     felt,
     ovenReadings,
     probe,
@@ -208,4 +221,23 @@ export function probeIn(making: Making, standings: readonly Standing[]): string 
   const last = counting(making.happenings).findLast((h) => h.kind === 'probe in');
   const s = last && standings.find((x) => x.id === last.bakeId);
   return s && s.intoOvenAt !== null && s.outAt === null ? s.id : null;
+}
+
+/** Since when the hands are away, ms; null while they are there. */
+export const pausedSince = (making: Making | null): number | null => {
+  const last = making?.happenings.findLast((h) => h.kind === 'pause' || h.kind === 'resume');
+  return last?.kind === 'pause' ? last.at : null;
+};
+
+/** Steps that are not bound to come after one another: getting ready, and mixing what is mixed apart. */
+const LOOSE: ReadonlySet<StepKind> = new Set<StepKind>(['take out', 'oven on', 'tins', 'weigh', 'mix']);
+
+/**
+ * Ids of a bake's steps with the next one that is not done put before the one that is to be done now; null where the order
+ * is not the baker's to choose.
+ */
+export function nextFirst(list: readonly Step[], s: Standing): string[] | null {
+  const [now, next] = list.filter((x) => !s.done.has(x.id));
+  if (!now || !next || !LOOSE.has(now.kind) || !LOOSE.has(next.kind)) return null;
+  return list.map((x) => (x === now ? next.id : x === next ? now.id : x.id));
 }

@@ -8,12 +8,15 @@ import {
   endsAt,
   fitTins,
   marksOf,
+  nextFirst,
   outcomes,
   PASSIVE,
+  pausedSince,
   MOST_SCALED,
   plainName,
   pour,
   same,
+  SET_OUT,
   steps,
   takesBack,
   toCelsius,
@@ -36,6 +39,7 @@ import { Chime } from './chime';
 import { FillPart, places } from './fill-part';
 import { FollowScale, type Poured, type Wanted } from './follow-scale';
 import { Keypad } from './keypad';
+import { SetOutPart } from './set-out-part';
 import { WaitPart, span } from './wait-part';
 import { WatchProbe } from './watch-probe';
 import { grams, WeighPart } from './weigh-part';
@@ -65,7 +69,7 @@ interface Place {
  */
 @Component({
   selector: 'orvin-counter',
-  imports: [DecimalPipe, RouterLink, Keypad, DevicesPanel, FillPart, WaitPart, WeighPart],
+  imports: [DecimalPipe, RouterLink, Keypad, DevicesPanel, FillPart, SetOutPart, WaitPart, WeighPart],
   providers: [FollowScale, WatchProbe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)', '(pointerdown)': 'touched()' },
@@ -129,6 +133,16 @@ export class Counter implements OnDestroy {
     return p?.step ? (list.find((s) => s !== p.step && !p.standing.done.has(s.id)) ?? null) : null;
   });
 
+  /** When the hands went away; empty while they are there. */
+  protected readonly paused = computed(() => {
+    const since = pausedSince(this.makings.making());
+    return since === null ? '' : this.clock(since);
+  });
+  protected readonly canSwap = computed(() => {
+    const p = this.place();
+    return p !== null && nextFirst(this.makings.lists().get(p.bake.id) ?? [], p.standing) !== null;
+  });
+
   /** What is weighed now and what is left, while everything is weighed out; a line that is short is not done. */
   private readonly lines = computed(() => {
     const p = this.place();
@@ -140,7 +154,12 @@ export class Counter implements OnDestroy {
   });
   protected readonly toWeigh = computed(() => this.lines().filter((l) => l.open));
   protected readonly weighed = computed(() => this.lines().filter((l) => !l.open));
-  protected readonly weighing = computed(() => this.toWeigh()[0] ?? null);
+  /** Before the first line is weighed, everything is set out. */
+  protected readonly settingOut = computed(() => {
+    const p = this.place();
+    return p?.step?.kind === 'weigh' && p.standing.weighed.size === 0 && !p.standing.done.has(SET_OUT);
+  });
+  protected readonly weighing = computed(() => (this.settingOut() ? null : (this.toWeigh()[0] ?? null)));
 
   /** The tins or cups that are filled now, and what went into those before. */
   protected readonly filling = computed(() => {
@@ -155,7 +174,7 @@ export class Counter implements OnDestroy {
       const p = this.place();
       const w = this.weighing();
       const f = this.filling();
-      if (!p) return null;
+      if (!p || this.paused() !== '') return null;
       if (w) return { key: `${p.bake.id} ${w.itemId}`, grams: w.grams, hadG: w.had ?? 0, vessel: `${p.bake.id} bowl` };
       if (!f || f.filled.length >= places(f.fit)) return null;
       return {
@@ -197,7 +216,9 @@ export class Counter implements OnDestroy {
     const s = this.step();
     const w = this.weighing();
     if (this.ringing()) return 'heard';
+    if (this.paused() !== '') return 'I am back';
     if (!s) return '';
+    if (this.settingOut()) return 'everything is here';
     if (this.follow.asks()) return this.filling() ? 'it stands there, empty' : 'the bowl stands there';
     if (w && this.follow.live()) return this.onScale() ? `take ${grams(this.follow.restG())}` : 'in, weighed elsewhere';
     if (w) return `${plainName(w.name)} is in`;
@@ -208,7 +229,7 @@ export class Counter implements OnDestroy {
   });
   /** What comes after it. */
   protected readonly then = computed(() => {
-    const after = this.toWeigh()[1];
+    const after = this.toWeigh()[this.settingOut() ? 0 : 1];
     const f = this.filling();
     if (after) return `${grams(after.grams)} ${plainName(after.name)}`;
     if (f && this.follow.live() && f.filled.length + 1 < places(f.fit)) return `${grams(f.fit.perCupG)} into the next`;
@@ -232,7 +253,9 @@ export class Counter implements OnDestroy {
       10;
     return this.now() >= p.standing.intoOvenAt + look * MIN;
   });
-  protected readonly inert = computed(() => !this.ringing() && this.step()?.kind === 'bake' && !this.canTakeOut());
+  protected readonly inert = computed(
+    () => !this.ringing() && this.paused() === '' && this.step()?.kind === 'bake' && !this.canTakeOut(),
+  );
   protected readonly canBack = computed(() => counting(this.makings.making()?.happenings ?? []).some(takesBack));
   /** The bake whose alarm rings, while it is in the oven. */
   protected readonly ringingInOven = computed(() => {
@@ -363,8 +386,10 @@ export class Counter implements OnDestroy {
       if (this.ringingInOven() !== null) this.chosen.set(ring.bakeId);
       return this.makings.add({ kind: 'heard', alarmId: ring.id });
     }
+    if (this.paused() !== '') return this.makings.add({ kind: 'resume' });
     const p = this.place();
     if (!p?.step || this.inert()) return;
+    if (this.settingOut()) return this.makings.add({ kind: 'done', bakeId: p.bake.id, stepId: SET_OUT });
     if (this.follow.asks()) return this.follow.zero();
     const w = this.weighing();
     const wanted = this.wanted();
@@ -465,6 +490,21 @@ export class Counter implements OnDestroy {
     const p = this.place();
     return p ? p.standing.felt.filter((f) => f.stepId === p.step?.id).map((f) => f.words) : [];
   });
+
+  /** The hands go away: nothing of theirs is asked for, what takes time alone rings all the same. */
+  protected pause(): void {
+    if (!this.doubled()) void this.makings.add({ kind: 'pause' });
+  }
+
+  protected swapSteps(): void {
+    const p = this.place();
+    if (p && !this.doubled()) void this.makings.nextFirst(p.bake.id);
+  }
+
+  protected there(itemId: string): void {
+    const p = this.place();
+    if (p) void this.makings.add({ kind: 'there', bakeId: p.bake.id, itemId });
+  }
 
   protected timer(minutes: number): void {
     this.timing.set(false);

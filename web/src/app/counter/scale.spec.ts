@@ -2,7 +2,7 @@ import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
-import { defaultKitchen, fitTins, type Formula, type MadeBake, type Weight } from '@orvin/core';
+import { defaultKitchen, fitTins, SET_OUT, type Formula, type MadeBake, type Weight } from '@orvin/core';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Makings } from '../desk/makings';
@@ -89,6 +89,7 @@ describe('the counter with a scale', () => {
       list.findIndex((x) => x.kind === kind),
     ))
       await makings.add({ kind: 'done', bakeId: 'm', stepId: s.id });
+    if (kind === 'weigh') await makings.add({ kind: 'done', bakeId: 'm', stepId: SET_OUT });
     await until(fixture, () => makings.standings()[0]?.step?.kind === kind);
   }
 

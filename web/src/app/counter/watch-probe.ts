@@ -10,7 +10,7 @@ import { Devices } from '../devices/devices';
 
 /** A reading is kept each so many seconds of the kitchen's clock. */
 const KEEP_S = 30;
-/** A forecast is kept when it has moved by this, min, and there have been so many readings. */
+/** A forecast is kept when it has moved by this, min, and the probe has read so often, or a thermometer was looked at. */
 const MOVED_MIN = 0.5;
 const ENOUGH = 4;
 
@@ -67,7 +67,8 @@ export class WatchProbe {
     effect(() => {
       const id = told();
       const probe = this.devices.probe();
-      if (!probe?.stuckInto || !this.devices.reached()) return;
+      // what is in hand has to be known first, lest a cake be taken out by a page that only begins
+      if (!probe?.stuckInto || !this.devices.reached() || !this.makings.ready()) return;
       const w = untracked(() => this.inOven().find((x) => x.bake.id === this.holder()));
       const since = w?.standing.intoOvenAt ?? null;
       if (!w || since === null) return probe.stuckInto(null);
@@ -125,18 +126,19 @@ export class WatchProbe {
           const rack = w.standing.ovenReadings.map((r) => ({ s: s(r.at), ovenC: r.ovenC }));
           return this.compute
             .run('probe', 'forecast', w.input, this.desk.kitchen(), readings, rack)
-            .pipe(map((o) => (o.ok && o.value ? { id: w.bake.id, value: o.value } : null)));
+            .pipe(map((o) => (o.ok && o.value ? { id: w.bake.id, value: o.value, rack: rack.length } : null)));
         }),
       )
-      .subscribe((f) => f && this.heard(f.id, f.value));
+      .subscribe((f) => f && this.heard(f.id, f.value, f.rack));
   }
 
-  private heard(bakeId: string, told: Foretold): void {
+  private heard(bakeId: string, told: Foretold, rack: number): void {
     this.forecasts.update((all) => new Map(all).set(bakeId, told));
     const f = told.forecast;
     const last = this.makings.standings().find((s) => s.id === bakeId)?.forecast;
     const { low: early, typical: likely, high: late } = f.minutes;
     const moved = !last || Math.max(Math.abs(last.likely - likely), Math.abs(last.early - early), Math.abs(last.late - late)) > MOVED_MIN; // prettier-ignore
-    if (f.used >= ENOUGH && moved) void this.makings.add({ kind: 'forecast', bakeId, early, likely, late });
+    if ((f.used >= ENOUGH || rack > 0) && moved)
+      void this.makings.add({ kind: 'forecast', bakeId, early, likely, late });
   }
 }

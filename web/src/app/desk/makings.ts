@@ -5,6 +5,7 @@ import {
   counting,
   doneTasks,
   fitTins,
+  nextFirst,
   scale,
   standingOfBake,
   steps,
@@ -201,6 +202,13 @@ export class Makings {
           }
         : m,
     );
+  }
+
+  /** Puts the next step of a bake before the one that is to be done now; pressed again, it is as it was. */
+  async nextFirst(bakeId: string): Promise<void> {
+    const standing = this.standings().find((s) => s.id === bakeId);
+    const order = standing && nextFirst(this.lists().get(bakeId) ?? [], standing);
+    if (order) await this.write((m) => (m ? { ...m, bakes: m.bakes.map((b) => (b.id === bakeId ? { ...b, order } : b)) } : m)); // prettier-ignore
   }
 
   /** Takes a bake off the counter; the making ends with its last one. */

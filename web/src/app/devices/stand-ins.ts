@@ -51,6 +51,8 @@ export class StandIns {
     address: string,
     private readonly place: () => Place,
     pace: () => number,
+    /** Another one for tests. */
+    WebSocketCtor?: new (url: string) => WebSocket,
   ) {
     let tries = 0;
     const again = (): Observable<unknown> => timer(PATIENCE_MS[Math.min(tries++, PATIENCE_MS.length - 1)] ?? 10_000);
@@ -62,6 +64,7 @@ export class StandIns {
       };
       const socket = webSocket<object>({
         url: address,
+        ...(WebSocketCtor && { WebSocketCtor }),
         openObserver: { next: () => reached(true) },
         closeObserver: { next: () => reached(false) },
       });
