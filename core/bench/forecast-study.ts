@@ -65,7 +65,7 @@ export function forecastStudy(bakes = BAKES): void {
 
 ${bakes} simulated bakes of the ${cases.length} sample formulas in each of three kinds of oven, on seeds other than those on which the forecast’s judgements were chosen.
 
-- **As the model has it**: the bake model with a hidden bias (8 K, one sigma) and pace (18 %), a probe up to 30 % off the middle.
+- **As the model has it**: the bake model with a hidden bias (10 K, one sigma) and pace (12 %), a probe up to 30 % off the middle.
 - **Same body, other laws**: the same tin and batter with more or less vapour through the pores (35 %), another conductivity, water, fat and rise (25 %), another share of radiation and convection; a thermostat that swings 2–10 K, a door opened in half of them, a hidden bias of 10 K. At the dial’s heat it would be done in the predicted time but for 6 %.
 - **Built otherwise**: nothing of the bake model is in it: shells of one dimension, plain conduction with laws of its own, boiling as a ceiling, a wet skin; thermostat, door, bias and the 6 % as before.
 

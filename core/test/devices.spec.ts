@@ -63,12 +63,13 @@ describe('what devices add to a making', () => {
   });
 
   it('what went into each cup is kept in order, and back takes the last one back', () => {
-    const cup = (grams: number): Happening => at(2, { kind: 'filled', bakeId: 'a', stepId: 'fill:0', grams, by: 'simulated scale' }); // prettier-ignore
-    const happenings = [cup(74), cup(81), at(3, { kind: 'back' }), cup(76)];
+    const cup = (n: number, grams: number): Happening => at(2, { kind: 'filled', bakeId: 'a', stepId: 'fill:0', n, grams, by: 'simulated scale' }); // prettier-ignore
+    // a second tab follows the same scale
+    const happenings = [cup(0, 74), cup(0, 74), cup(1, 81), at(3, { kind: 'back' }), cup(1, 76)];
     const s = standingOfBake(a, list, happenings);
     expect(s.filled.get('fill:0')).toEqual([74, 76]);
     expect([...s.simulated]).toEqual(['scale']);
-    expect(counting(happenings).length).toBe(2);
+    expect(counting(happenings).length).toBe(3);
   });
 
   it('what stands ready is ticked, and unticked when it is touched again', () => {

@@ -67,8 +67,11 @@ export interface Forecast {
 }
 
 const STEP_S = 30;
-/** What is not known of a bake beforehand: the oven's bias, K, and heat transfer, ln; one sigma. As for its range. */
-const SD = { bias: 8, logSpeed: 0.2 } as const;
+/**
+ * What is not known of a bake beforehand: the oven's bias, K, and heat transfer, ln; one sigma. Together they make a band
+ * about as wide as the prediction's own.
+ */
+const SD = { bias: 8, logSpeed: 0.13 } as const;
 /** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
 const BIAS_LEFT = 0.85;
 const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
@@ -139,7 +142,10 @@ function resampled(curve: readonly Sample[], pick: (x: Sample) => number, n: num
 export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan | null {
   const own = input.calibration;
   const known = own !== undefined && own.used > 0;
-  const sd = { bias: known ? BIAS_LEFT * SD.bias : SD.bias, logSpeed: known ? Math.max(0.1, own.sdLog) : SD.logSpeed };
+  const sd = {
+    bias: known ? BIAS_LEFT * SD.bias : SD.bias,
+    logSpeed: known ? Math.min(SD.logSpeed, Math.max(0.08, own.sdLog)) : SD.logSpeed,
+  };
   const runs = COARSE.map((b) =>
     COARSE.map((v) => {
       const calibration = {

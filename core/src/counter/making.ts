@@ -49,6 +49,8 @@ export type Happening = { readonly at: number } & (
       readonly kind: 'filled';
       readonly bakeId: string;
       readonly stepId: string;
+      /** How many were filled before it: of two tabs that follow one scale, the second says nothing new. */
+      readonly n: number;
       readonly grams: number;
       readonly by: By<'scale'>;
     }
@@ -172,7 +174,8 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
     } else if (h.kind === 'there') {
       if (!there.delete(h.itemId)) there.add(h.itemId);
     } else if (h.kind === 'filled') {
-      filled.set(h.stepId, [...(filled.get(h.stepId) ?? []), h.grams]);
+      const before = filled.get(h.stepId) ?? [];
+      if (h.n === before.length) filled.set(h.stepId, [...before, h.grams]);
       if (h.by === 'simulated scale') simulated.add('scale');
     } else if (h.kind === 'probe') {
       probe.push({ at: h.at, c: h.c });

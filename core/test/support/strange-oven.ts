@@ -153,9 +153,9 @@ export function strangeBake(input: BakeInput, kitchen: Kitchen, seed: number): P
 /** A bake as the model itself has it, in an oven with a hidden bias and pace. */
 export function matchedBake(input: BakeInput, kitchen: Kitchen, seed: number): ProbedBake {
   const d = dice(seed);
-  const biasC = d.normal(8);
+  const biasC = d.normal(10);
   const calibration = {
-    speed: Math.exp(d.normal(0.18)),
+    speed: Math.exp(d.normal(0.12)),
     biasC,
     sdLog: 0.2,
     timeSd: 0.1,

@@ -422,7 +422,14 @@ export class Counter implements OnDestroy {
       await this.weigh(p.bake.id, w.itemId, r.grams, r.by);
     } else if (f) {
       this.chime.tick();
-      await this.makings.add({ kind: 'filled', bakeId: p.bake.id, stepId: f.stepId, grams: r.grams, by: r.by });
+      await this.makings.add({
+        kind: 'filled',
+        bakeId: p.bake.id,
+        stepId: f.stepId,
+        n: f.filled.length,
+        grams: r.grams,
+        by: r.by,
+      });
       const now = this.place();
       if (now?.step?.id === f.stepId && f.filled.length + 1 >= places(f.fit)) await this.finish(now, 'done');
     }

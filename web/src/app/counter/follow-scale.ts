@@ -39,6 +39,8 @@ export class FollowScale {
   /** The weight that was told of last, so that it is told of once. */
   private told = '';
   private vessel = '';
+  /** The pour that is followed; it goes on after a pause. */
+  private begun = '';
 
   readonly stepG = computed(() => this.devices.scale()?.stepG ?? 1);
   /** Whether there is a scale at all, and whether it speaks. */
@@ -71,9 +73,10 @@ export class FollowScale {
   }
 
   want(next: Wanted | null): void {
-    const was = this.wanted();
     this.wanted.set(next);
-    if (!next || (was?.key === next.key && was.hadG === next.hadG)) return;
+    const pour = next ? `${next.key} ${next.hadG}` : this.begun;
+    if (!next || this.begun === pour) return;
+    this.begun = pour;
     this.told = '';
     const another = next.vessel !== this.vessel;
     this.vessel = next.vessel;

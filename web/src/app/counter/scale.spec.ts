@@ -130,6 +130,12 @@ describe('the counter with a scale', () => {
       await spoken.rest(0, 1.5);
       await spoken.rest(40, 0.5);
       await until(fixture, () => text().includes('40 g of'));
+      // a pause changes nothing of it
+      await makings.add({ kind: 'pause' });
+      await until(fixture, () => text().includes('Paused since'));
+      await new Promise((r) => setTimeout(r, 350));
+      key().click();
+      await until(fixture, () => text().includes('40 g of'));
       spoken.scaleLink.set('silent');
       await until(fixture, () => text().includes('The scale is silent') && text().includes('40 g were in'));
       await new Promise((r) => setTimeout(r, 350));
