@@ -1,168 +1,157 @@
-import { provideZonelessChangeDetection } from '@angular/core';
-import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
-import { provideServiceWorker } from '@angular/service-worker';
-import { defaultKitchen, fitTins, type Formula, type MadeBake } from '@orvin/core';
-import type { Store } from '../data/store';
-import { closeKitchen, openKitchen } from '../data/testing/kitchen';
-import { Makings } from '../desk/makings';
-import { base } from '../ui/testing/muffins';
-import { host, press, until } from '../ui/testing/page';
-import { Counter } from './counter';
-
-const tin = defaultKitchen.tins.find((t) => t.shape === 'cup') ?? defaultKitchen.tins[0];
-const f: Formula = { ...base, id: 'm', bake: { ovenC: 190, fan: false }, ...(tin && { tins: [{ tin, count: 1 }] }) };
-const bake: MadeBake = {
-  id: 'm',
-  formula: f,
-  fits: fitTins(f, f.tins ?? [], defaultKitchen),
-  minutes: { early: 17, likely: 19, late: 22 },
-  marks: [
-    { kind: 'first look', atMin: 16, words: 'look through the glass' },
-    { kind: 'out', atMin: 19, words: 'likely done' },
-  ],
-  ovenId: 'oven',
-};
+import { press } from '../ui/testing/page';
+import { muffinBake } from '../ui/testing/muffins';
+import { AtWork } from './testing/at-work';
+import { Work } from './work';
 
 describe('the counter', () => {
-  let store: Store;
-  let fixture: ComponentFixture<Counter>;
-  let makings: Makings;
+  let work: AtWork;
+  const bake = muffinBake();
+  beforeEach(async () => (work = await AtWork.on([bake])));
+  afterEach(() => work.close());
 
-  beforeEach(async () => {
-    TestBed.configureTestingModule({
-      providers: [
-        provideZonelessChangeDetection(),
-        provideRouter([]),
-        provideServiceWorker('none.js', { enabled: false }),
-      ],
-    });
-    store = await openKitchen();
-    await store.commit('m', 'read', 'working', 'm', null, { formula: f, plan: {} });
-    makings = TestBed.inject(Makings);
-    for (let i = 0; i < 100 && !makings.ready(); i++) await new Promise((r) => setTimeout(r, 20));
-    await makings.begin([bake], null);
-    fixture = TestBed.createComponent(Counter);
-    fixture.componentRef.setInput('id', 'm');
-    await until(fixture, () => host(fixture).querySelector('.goKey') !== null);
-  });
-  afterEach(async () => {
-    fixture.destroy();
-    await closeKitchen(store);
-  });
-
-  const text = (): string => host(fixture).querySelector('section.now')?.textContent ?? '';
-  const key = (): HTMLButtonElement => host(fixture).querySelector('.goKey') as HTMLButtonElement;
-  const dones = (): number => (makings.making()?.happenings ?? []).filter((h) => h.kind === 'done').length;
-  const wait = (): Promise<void> => new Promise((r) => setTimeout(r, 350));
-  /** All up to a step, as if it had been done so many minutes ago. */
-  async function upTo(stepId: string, agoMin: number): Promise<void> {
-    const list = makings.lists().get('m') ?? [];
-    const at = Date.now() - agoMin * 60_000;
-    for (const s of list.slice(
-      0,
-      list.findIndex((x) => x.id === stepId),
-    ))
-      await makings.add({ kind: 'done', bakeId: 'm', stepId: s.id }, at);
-    await until(fixture, () => makings.standings()[0]?.step?.id === stepId);
-  }
-
+  const dones = (): number => (work.makings.making()?.happenings ?? []).filter((h) => h.kind === 'done').length;
   it('goes on by a tap, any key or a pedal, counts a double tap once, and goes back', async () => {
-    key().click();
-    key().click();
-    await until(fixture, () => dones() === 1);
-    await wait();
+    work.key.click();
+    work.key.click();
+    await work.until(() => dones() === 1);
+    await work.breath();
     press(document.body, 'PageDown');
-    await until(fixture, () => dones() === 2);
-    await wait();
+    await work.until(() => dones() === 2);
+    await work.breath();
     press(document.body, 'x');
-    await until(fixture, () => dones() === 3 || text().includes('weigh, 2'));
-    await wait();
-    const n = makings.making()?.happenings.length ?? 0;
+    await work.until(() => dones() === 3 || work.text().includes('weigh, 2'));
+    await work.breath();
+    const n = work.makings.making()?.happenings.length ?? 0;
     press(document.body, 'Backspace');
-    await until(fixture, () => makings.making()?.happenings.length === n + 1);
+    await work.until(() => work.makings.making()?.happenings.length === n + 1);
     // keys of the application stay what they are
     press(document.body, '3');
     press(document.body, '?');
-    expect(makings.making()?.happenings.length).toBe(n + 1);
+    expect(work.makings.making()?.happenings.length).toBe(n + 1);
   });
 
   it('takes nothing out before the first look, and says of an alarm that was slept through how late it is', async () => {
-    await upTo('bake', 3);
-    await until(fixture, () => text().includes('Bake at'));
-    expect(key().disabled).toBeTrue();
-    expect(text()).toMatch(/1[23]:\d\d/);
+    await work.upTo((s) => s.id === 'bake', 3);
+    await work.until(() => work.text().includes('Bake at'));
+    expect(work.key.disabled).toBeTrue();
+    expect(work.text()).toMatch(/1[23]:\d\d/);
     // the page slept for twenty minutes
-    const shift = makings.making();
-    await makings.putDown('m');
-    await makings.begin([bake], null);
-    await upTo('bake', 23);
-    await until(fixture, () => host(fixture).querySelector('.alarm') !== null);
-    expect(host(fixture).querySelector('.alarm')?.textContent).toMatch(/look through the glass/);
-    expect(host(fixture).querySelector('.alarm')?.textContent).toMatch(/It was due at \d\d:\d\d, [67] min ago/);
-    expect(key().disabled).toBeFalse();
-    expect(shift).not.toBeNull();
+    await work.makings.putDown('m');
+    await work.makings.begin([bake], null);
+    await work.upTo((s) => s.id === 'bake', 23);
+    await work.until(() => work.find('.alarm') !== null);
+    expect(work.find('.alarm')?.textContent).toMatch(/look through the glass/);
+    expect(work.find('.alarm')?.textContent).toMatch(/It was due at \d\d:\d\d, [67] min ago/);
+    expect(work.key.disabled).toBeFalse();
     // heard, then the next; then it may come out
-    key().click();
-    await until(fixture, () => host(fixture).querySelector('.alarm')?.textContent?.includes('likely done') ?? false);
-    await wait();
-    key().click();
-    await until(fixture, () => host(fixture).querySelector('.alarm') === null);
-    expect(key().textContent).toContain('out it comes');
+    work.key.click();
+    await work.until(() => work.find('.alarm')?.textContent?.includes('likely done') ?? false);
+    await work.breath();
+    work.key.click();
+    await work.until(() => work.find('.alarm') === null);
+    expect(work.key.textContent).toContain('out it comes');
   });
 
   it('does not end the weighing while a line is short, last as it may be', async () => {
-    await upTo('weigh', 1);
+    await work.upTo((s) => s.id === 'weigh', 1);
     const amounts =
-      makings
+      work.makings
         .lists()
         .get('m')
         ?.find((s) => s.id === 'weigh')?.amounts ?? [];
     for (const a of amounts.slice(0, -1))
-      await makings.add({ kind: 'weighed', bakeId: 'm', itemId: a.itemId, grams: a.grams, by: 'hand' });
-    await until(fixture, () => text().includes(`weigh, ${amounts.length} of ${amounts.length}`));
-    const pad = (words: string): HTMLButtonElement => [...host(fixture).querySelectorAll('button')].find((b) => b.textContent?.trim() === words) as HTMLButtonElement; // prettier-ignore
-    pad('the scale shows…').click();
-    await until(fixture, () => host(fixture).querySelector('orvin-keypad') !== null);
-    expect(key().disabled).toBeTrue();
-    pad('1').click();
-    await until(fixture, () => !pad('take it').disabled);
-    pad('take it').click();
-    await until(fixture, () => text().includes('more'));
-    expect(makings.standings()[0]?.step?.id).toBe('weigh');
-    expect([...(makings.standings()[0]?.read ?? [])]).toEqual([amounts.at(-1)?.itemId ?? '']);
-    await wait();
-    key().click();
-    await until(fixture, () => makings.standings()[0]?.step?.id !== 'weigh');
+      await work.makings.add({ kind: 'weighed', bakeId: 'm', itemId: a.itemId, grams: a.grams, by: 'hand' });
+    await work.until(() => work.text().includes(`weigh, ${amounts.length} of ${amounts.length}`));
+    await work.press('the scale shows…');
+    await work.until(() => work.find('orvin-keypad') !== null);
+    expect(work.key.disabled).toBeTrue();
+    await work.press('1');
+    await work.press('take it');
+    await work.until(() => work.text().includes('more'));
+    expect(work.makings.standings()[0]?.step?.id).toBe('weigh');
+    expect([...(work.makings.standings()[0]?.read ?? [])]).toEqual([amounts.at(-1)?.itemId ?? '']);
+    await work.breath();
+    work.key.click();
+    await work.until(() => work.makings.standings()[0]?.step?.id !== 'weigh');
   });
 
   it('offers more time for the bake that rings, whichever is on the screen', async () => {
-    const other: MadeBake = { ...bake, id: 'n', formula: { ...f, id: 'n', title: 'Second' } };
-    await makings.putDown('m');
-    await makings.begin([bake, other], null);
-    await upTo('bake', 16.5);
-    await until(fixture, () => host(fixture).querySelector('.alarm') !== null);
-    const later = [...host(fixture).querySelectorAll('button')].find((b) => b.textContent?.includes('not yet: 3'));
-    later?.click();
-    await until(fixture, () => (makings.making()?.happenings ?? []).some((h) => h.kind === 'not yet'));
-    expect(makings.making()?.happenings.find((h) => h.kind === 'not yet')).toEqual(
+    const other = muffinBake('n', 'Second');
+    await work.makings.putDown('m');
+    await work.makings.begin([bake, other], null);
+    await work.upTo((s) => s.id === 'bake', 16.5);
+    await work.until(() => work.find('.alarm') !== null);
+    await work.press('not yet: 3');
+    await work.until(() => (work.makings.making()?.happenings ?? []).some((h) => h.kind === 'not yet'));
+    expect(work.makings.making()?.happenings.find((h) => h.kind === 'not yet')).toEqual(
       jasmine.objectContaining({ bakeId: 'm' }),
     );
-    await until(fixture, () => host(fixture).querySelector('.alarm') === null);
-    expect(host(fixture).querySelector('.tab.on')?.textContent).toContain('Second');
+    await work.until(() => work.find('.alarm') === null);
+    expect(work.find('.tab.on')?.textContent).toContain('Second');
   });
 
   it('shows what it should look like and how to save it; what is added by feel is kept', async () => {
-    const list = makings.lists().get('m') ?? [];
+    const list = work.makings.lists().get('m') ?? [];
     const mix = list.find((s) => s.kind === 'mix' && s.feel.length > 0);
-    await upTo(mix?.id ?? '', 1);
-    const button = (words: string): HTMLButtonElement => [...host(fixture).querySelectorAll<HTMLButtonElement>('.acts button')].find((b) => b.textContent?.includes(words)) as HTMLButtonElement; // prettier-ignore
-    await until(fixture, () => button('look like this') !== undefined);
-    button('look like this').click();
-    await until(fixture, () => text().includes(mix?.wrong[0]?.rescue ?? '–'));
-    await wait();
-    button(mix?.feel[0] ?? '').click();
-    await until(fixture, () => makings.standings()[0]?.felt.length === 1);
-    expect(makings.standings()[0]?.felt[0]?.words).toBe(mix?.feel[0] ?? '');
+    await work.upTo((s) => s.id === mix?.id, 1);
+    await work.press('look like this');
+    await work.until(() => work.text().includes(mix?.wrong[0]?.rescue ?? '–'));
+    await work.breath();
+    await work.press(mix?.feel[0] ?? '');
+    await work.until(() => work.makings.standings()[0]?.felt.length === 1);
+    expect(work.makings.standings()[0]?.felt[0]?.words).toBe(mix?.feel[0] ?? '');
+  });
+
+  it('sets everything out first, by touch, and weighs when everything is here', async () => {
+    await work.upTo((s) => s.id === 'weigh', 1);
+    const lines = work.standing()?.step?.amounts ?? [];
+    await work.until(() => work.text().includes(`set out, 0 of ${lines.length} ready`));
+    await work.press('Cocoa');
+    await work.until(() => work.text().includes('set out, 1 of'));
+    expect(work.find('orvin-set-out-part [aria-pressed="true"]')?.textContent).toMatch(/cocoa/i);
+    await work.press('Cocoa');
+    await work.until(() => work.text().includes('set out, 0 of'));
+    expect(work.key.textContent).toContain('everything is here');
+    work.key.click();
+    await work.until(() => work.text().includes(`weigh, 1 of ${lines.length}`));
+    await work.breath();
+    press(document.body, 'Backspace');
+    await work.until(() => work.text().includes('set out'));
+  });
+
+  it('lets the hands go away and come back, and the next step be done first', async () => {
+    const first = work.standing()?.step?.id;
+    await work.press('the next one first');
+    await work.until(() => work.standing()?.step?.id !== first);
+    await work.breath();
+    await work.press('pause');
+    await work.until(() => /Paused since \d\d:\d\d/.test(work.text()));
+    expect(work.key.textContent).toContain('I am back');
+    await work.breath();
+    const shown = work.standing()?.step?.words ?? '';
+    work.key.click();
+    await work.until(() => work.text().includes(shown));
+    await work.breath();
+    await work.press('the next one first');
+    await work.until(() => work.standing()?.step?.id === first);
+  });
+
+  it('stays with the bake that is in hand, whatever the plan says meanwhile', async () => {
+    await work.makings.putDown('m');
+    await work.makings.begin([bake, muffinBake('n', 'Second')], null);
+    const title = (): string => work.find('.tab.on b')?.textContent ?? '';
+    await work.upTo((s) => s.kind === 'weigh', 0, 'n');
+    await work.press('Second');
+    await work.until(() => work.text().includes('set out'));
+    await work.breath();
+    await work.press('everything is here');
+    await work.until(() => work.text().includes('weigh, 1'));
+    // nothing was chosen any more, and the other bake is overdue
+    work.fixture.debugElement.injector.get(Work).chosen.set(null);
+    for (const s of (work.makings.lists().get('m') ?? []).slice(0, 1))
+      await work.makings.add({ kind: 'done', bakeId: 'm', stepId: s.id }, Date.now() - 3_600_000);
+    await work.breath();
+    expect(title()).toBe('Second');
+    expect(work.text()).toContain('weigh, 1');
   });
 });

@@ -5,17 +5,13 @@ import { RouterLink } from '@angular/router';
 import {
   assess,
   counting,
-  endsAt,
   fitTins,
   marksOf,
-  nextFirst,
   outcomes,
   PASSIVE,
-  pausedSince,
   MOST_SCALED,
   plainName,
   pour,
-  same,
   SET_OUT,
   steps,
   takesBack,
@@ -24,7 +20,6 @@ import {
   type By,
   type MadeBake,
   type Outcome,
-  type Standing,
   type Step,
 } from '@orvin/core';
 import { DayBook } from '../desk/day-book';
@@ -37,31 +32,19 @@ import { Devices } from '../devices/devices';
 import { DevicesPanel } from '../devices/panel';
 import { Chime } from './chime';
 import { FillPart, places } from './fill-part';
-import { FollowScale, type Poured, type Wanted } from './follow-scale';
+import { FollowScale, type Poured } from './follow-scale';
 import { Keypad } from './keypad';
 import { SetOutPart } from './set-out-part';
 import { WaitPart, span } from './wait-part';
 import { WatchProbe } from './watch-probe';
 import { grams, WeighPart } from './weigh-part';
+import { NOTHING_G, Work, type Place } from './work';
 
 const MIN = 60_000;
 /** A second tap within this is a floury finger, not a wish. */
 const DOUBLE_MS = 330;
-/** A step that is planned later than this from now can wait. */
-const EARLY_MS = 1.5 * MIN;
 /** An alarm that is seen later than this was missed. */
 const MISSED_MS = 10_000;
-
-/** A bake's place at the counter. */
-interface Place {
-  readonly bake: MadeBake;
-  readonly standing: Standing;
-  readonly step: Step | null;
-  /** When its next thing is due. */
-  readonly dueAt: number;
-  readonly due: string;
-  readonly where: string;
-}
 
 /**
  * Make it: one thing at a time, large enough to read across the kitchen. A knuckle on the lower half, any key or a pedal
@@ -70,7 +53,7 @@ interface Place {
 @Component({
   selector: 'orvin-counter',
   imports: [DecimalPipe, RouterLink, Keypad, DevicesPanel, FillPart, SetOutPart, WaitPart, WeighPart],
-  providers: [FollowScale, WatchProbe],
+  providers: [FollowScale, WatchProbe, Work],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)', '(pointerdown)': 'touched()' },
   templateUrl: './counter.html',
@@ -87,9 +70,7 @@ export class Counter implements OnDestroy {
   protected readonly probe = inject(WatchProbe);
   private readonly updates = inject(Updates);
   protected readonly outcomes = outcomes;
-  protected readonly now = signal(this.makings.now());
-  /** The bake whose step is shown, when the baker has chosen one. */
-  private readonly chosen = signal<string | null>(null);
+  protected readonly work = inject(Work);
   protected readonly help = signal(false);
   protected readonly timing = signal(false);
   protected readonly showing = signal(false);
@@ -99,170 +80,7 @@ export class Counter implements OnDestroy {
   /** When this page first saw each alarm due: later than its time when it slept. */
   private readonly seen = new Map<string, number>();
 
-  protected readonly places = computed<readonly Place[]>(() => {
-    const m = this.makings.making();
-    const plan = this.book.plan();
-    return (m?.bakes ?? []).flatMap((bake): Place[] => {
-      const standing = this.makings.standings().find((s) => s.id === bake.id);
-      if (!standing) return [];
-      const step = standing.step;
-      const list = this.makings.lists().get(bake.id) ?? [];
-      const task = plan?.tasks.find((t) => t.bakeId === bake.id && !t.done && !/^(ready|look|change|cool)$/.test(t.kind)); // prettier-ignore
-      const alarm = this.makings.alarms().find((a) => a.bakeId === bake.id && !a.heard);
-      const passive = step !== null && PASSIVE.has(step.kind);
-      const dueAt = step === null ? Infinity : passive ? (alarm?.at ?? endsAt(list, standing, step) ?? this.now()) : (task?.startsAt ?? this.now()); // prettier-ignore
-      return [{ bake, standing, step, dueAt, due: this.clock(dueAt), where: whereOf(step) }];
-    });
-  });
-  /** The bake that wants something: the chosen one, else what is due first; hands' work before what waits by itself. */
-  protected readonly place = computed<Place | null>(() => {
-    const all = this.places();
-    const chosen = all.find((p) => p.bake.id === this.chosen());
-    if (chosen) return chosen;
-    const open = all.filter((p) => p.step !== null);
-    return [...open].sort((a, b) => a.dueAt - b.dueAt)[0] ?? all[0] ?? null;
-  });
-  protected readonly step = computed(() => this.place()?.step ?? null);
-  protected readonly passive = computed(() => {
-    const s = this.step();
-    return s !== null && PASSIVE.has(s.kind);
-  });
-  protected readonly next = computed<Step | null>(() => {
-    const p = this.place();
-    const list = p ? (this.makings.lists().get(p.bake.id) ?? []) : [];
-    return p?.step ? (list.find((s) => s !== p.step && !p.standing.done.has(s.id)) ?? null) : null;
-  });
-
-  /** When the hands went away; empty while they are there. */
-  protected readonly paused = computed(() => {
-    const since = pausedSince(this.makings.making());
-    return since === null ? '' : this.clock(since);
-  });
-  protected readonly canSwap = computed(() => {
-    const p = this.place();
-    return p !== null && nextFirst(this.makings.lists().get(p.bake.id) ?? [], p.standing) !== null;
-  });
-
-  /** What is weighed now and what is left, while everything is weighed out; a line that is short is not done. */
-  private readonly lines = computed(() => {
-    const p = this.place();
-    const scaleG = this.desk.kitchen().measures.scaleG;
-    return (p?.step?.kind === 'weigh' ? p.step.amounts : []).map((a) => {
-      const had = p?.standing.weighed.get(a.itemId);
-      return { ...a, had, open: had === undefined || pour(a.grams, had, scaleG).state === 'short' };
-    });
-  });
-  protected readonly toWeigh = computed(() => this.lines().filter((l) => l.open));
-  protected readonly weighed = computed(() => this.lines().filter((l) => !l.open));
-  /** Before the first line is weighed, everything is set out. */
-  protected readonly settingOut = computed(() => {
-    const p = this.place();
-    return p?.step?.kind === 'weigh' && p.standing.weighed.size === 0 && !p.standing.done.has(SET_OUT);
-  });
-  protected readonly weighing = computed(() => (this.settingOut() ? null : (this.toWeigh()[0] ?? null)));
-
-  /** The tins or cups that are filled now, and what went into those before. */
-  protected readonly filling = computed(() => {
-    const p = this.place();
-    const i = p?.step?.kind === 'fill' ? Number(/^fill:(\d+)$/.exec(p.step.id)?.[1] ?? NaN) : NaN;
-    const fit = p?.bake.fits[i];
-    return p?.step && fit ? { fit, stepId: p.step.id, filled: p.standing.filled.get(p.step.id) ?? [] } : null;
-  });
-  /** What the scale is to follow. */
-  private readonly wanted = computed<Wanted | null>(
-    () => {
-      const p = this.place();
-      const w = this.weighing();
-      const f = this.filling();
-      if (!p || this.paused() !== '') return null;
-      if (w) return { key: `${p.bake.id} ${w.itemId}`, grams: w.grams, hadG: w.had ?? 0, vessel: `${p.bake.id} bowl` };
-      if (!f || f.filled.length >= places(f.fit)) return null;
-      return {
-        key: `${p.bake.id} ${f.stepId} ${f.filled.length}`,
-        grams: f.fit.perCupG,
-        hadG: 0,
-        vessel: `${p.bake.id} ${f.stepId}`,
-      };
-    },
-    { equal: same },
-  );
-  protected readonly missingG = computed(() => {
-    const w = this.wanted();
-    return w ? w.grams - (this.follow.live() ? this.follow.inG() : w.hadG) : null;
-  });
-
-  /** A step that the plan has later: what could be done instead is nothing. */
-  protected readonly early = computed(() => {
-    const p = this.place();
-    const list = p ? (this.makings.lists().get(p.bake.id) ?? []) : [];
-    const before = p?.step ? list[list.indexOf(p.step) - 1] : undefined;
-    // what has been begun is not put off
-    const begun = p?.step?.kind === before?.kind || /^(fill|in|out)$/.test(p?.step?.kind ?? '');
-    return p && !begun && !this.passive() && p.dueAt - this.now() > EARLY_MS
-      ? { at: p.due, left: p.dueAt - this.now() }
-      : null;
-  });
-
-  /** The alarm that rings. */
-  protected readonly ringing = computed<Alarm | null>(
-    () => this.makings.alarms().find((a) => !a.heard && a.at <= this.now()) ?? null,
-  );
-  protected readonly coming = computed(() => {
-    const here = this.step()?.kind === 'bake' ? this.place()?.bake.id : null;
-    return this.makings.alarms().filter((a) => !a.heard && a.at > this.now() && (a.bakeId === null || a.bakeId !== here)).slice(0, 3); // prettier-ignore
-  });
-
-  protected readonly doneWords = computed(() => {
-    const s = this.step();
-    const w = this.weighing();
-    if (this.ringing()) return 'heard';
-    if (this.paused() !== '') return 'I am back';
-    if (!s) return '';
-    if (this.settingOut()) return 'everything is here';
-    if (this.follow.asks()) return this.filling() ? 'it stands there, empty' : 'the bowl stands there';
-    if (w && this.follow.live()) return this.onScale() ? `take ${grams(this.follow.restG())}` : 'in, weighed elsewhere';
-    if (w) return `${plainName(w.name)} is in`;
-    if (this.filling() && this.follow.live()) return this.follow.restG() > 5 ? `take ${grams(this.follow.restG())}` : 'that was all'; // prettier-ignore
-    if (s.kind === 'bake') return this.canTakeOut() ? 'it is done: out it comes' : 'it bakes';
-    const say: Partial<Record<Step['kind'], string>> = { 'take out': 'it is out', 'oven on': 'it is on', tins: 'ready', in: 'it is in', out: 'it is out', unmould: 'it is out', wait: 'long enough', cool: 'cold enough', keep: 'put away' }; // prettier-ignore
-    return say[s.kind] ?? 'done';
-  });
-  /** What comes after it. */
-  protected readonly then = computed(() => {
-    const after = this.toWeigh()[this.settingOut() ? 0 : 1];
-    const f = this.filling();
-    if (after) return `${grams(after.grams)} ${plainName(after.name)}`;
-    if (f && this.follow.live() && f.filled.length + 1 < places(f.fit)) return `${grams(f.fit.perCupG)} into the next`;
-    return this.next()?.words ?? '';
-  });
-  /** Whether what rests on the scale is enough to be taken: right, or too much. */
-  private readonly onScale = computed(() => {
-    const w = this.weighing();
-    return (
-      w !== null && this.follow.live() && pour(w.grams, this.follow.restG(), this.follow.stepG()).state !== 'short'
-    );
-  });
-  /** The lower half takes nothing out of the oven before the first look is due. */
-  protected readonly canTakeOut = computed(() => {
-    const p = this.place();
-    if (p?.step?.kind !== 'bake' || p.standing.intoOvenAt === null) return true;
-    const look =
-      p.standing.forecast?.early ??
-      p.bake.marks.find((m) => m.kind === 'first look')?.atMin ??
-      p.bake.minutes?.early ??
-      10;
-    return this.now() >= p.standing.intoOvenAt + look * MIN;
-  });
-  protected readonly inert = computed(
-    () => !this.ringing() && this.paused() === '' && this.step()?.kind === 'bake' && !this.canTakeOut(),
-  );
   protected readonly canBack = computed(() => counting(this.makings.making()?.happenings ?? []).some(takesBack));
-  /** The bake whose alarm rings, while it is in the oven. */
-  protected readonly ringingInOven = computed(() => {
-    const a = this.ringing();
-    const p = this.places().find((x) => x.bake.id === a?.bakeId);
-    return p?.step?.kind === 'bake' ? p.bake.id : null;
-  });
   protected readonly ready = computed(() => {
     const p = this.book.plan();
     if (!p) return '';
@@ -275,14 +93,14 @@ export class Counter implements OnDestroy {
     effect(() => void this.desk.pickUp(this.id()));
     inject(Undo).scope.set('day');
     this.devices.here.set(true);
-    effect(() => this.follow.want(this.wanted()));
+    effect(() => this.follow.want(this.work.wanted()));
     this.follow.right$.subscribe((r) => void this.rested(r));
     this.follow.over$.subscribe((r) => this.restedOver(r));
     const tick = (): void => {
       const now = this.makings.now();
       for (const a of untracked(this.makings.alarms))
         if (!a.heard && a.at <= now && !this.seen.has(a.id)) this.seen.set(a.id, now);
-      this.now.set(now);
+      this.work.now.set(now);
       this.book.tick();
     };
     tick();
@@ -303,15 +121,15 @@ export class Counter implements OnDestroy {
       this.updates.baking.set(active());
       void this.chime.stayAwake(active());
     });
-    const alarm = computed(() => this.ringing()?.id ?? null);
+    const alarm = computed(() => this.work.ringing()?.id ?? null);
     effect(() => {
       const id = alarm();
       this.chime.ring(id !== null);
-      const a = untracked(this.ringing);
+      const a = untracked(this.work.ringing);
       if (id !== null && a) this.chime.note(a.name, a.words);
     });
     // another step is read from its beginning
-    const at = computed(() => `${this.place()?.bake.id ?? ''}:${this.step()?.id ?? ''}`);
+    const at = computed(() => `${this.work.place()?.bake.id ?? ''}:${this.work.step()?.id ?? ''}`);
     effect(() => {
       at();
       this.help.set(false);
@@ -326,7 +144,7 @@ export class Counter implements OnDestroy {
     void this.chime.stayAwake(false);
   }
 
-  protected readonly clock = (ms: number): string => (Number.isFinite(ms) ? this.book.at(ms).toFormat('HH:mm') : '');
+  protected readonly clock = this.work.clock;
   protected readonly scale = ovenScale;
   /** What has to be minded with these ingredients, said before anything is begun. */
   protected readonly cautions = computed(() => {
@@ -337,11 +155,11 @@ export class Counter implements OnDestroy {
 
   /** How late an alarm was noticed, when the screen slept through it. */
   protected readonly missed = computed(() => {
-    const a = this.ringing();
+    const a = this.work.ringing();
     if (!a) return '';
-    const late = (this.seen.get(a.id) ?? this.now()) - a.at;
+    const late = (this.seen.get(a.id) ?? this.work.now()) - a.at;
     return late > MISSED_MS
-      ? `It was due at ${this.clock(a.at)}, ${Math.max(1, Math.round((this.now() - a.at) / MIN))} min ago.`
+      ? `It was due at ${this.clock(a.at)}, ${Math.max(1, Math.round((this.work.now() - a.at) / MIN))} min ago.`
       : '';
   });
 
@@ -380,42 +198,42 @@ export class Counter implements OnDestroy {
   /** What the lower half does, and any key: hears the alarm, takes in the weight, or ends the step. */
   protected async go(): Promise<void> {
     if (this.doubled() || this.asking() || this.over()) return;
-    const ring = this.ringing();
+    const ring = this.work.ringing();
     if (ring) {
       // whoever hears that a bake may be done looks at it next
-      if (this.ringingInOven() !== null) this.chosen.set(ring.bakeId);
+      if (this.work.ringingInOven() !== null) this.work.chosen.set(ring.bakeId);
       return this.makings.add({ kind: 'heard', alarmId: ring.id });
     }
-    if (this.paused() !== '') return this.makings.add({ kind: 'resume' });
-    const p = this.place();
-    if (!p?.step || this.inert()) return;
-    if (this.settingOut()) return this.makings.add({ kind: 'done', bakeId: p.bake.id, stepId: SET_OUT });
+    if (this.work.paused() !== '') return this.makings.add({ kind: 'resume' });
+    const p = this.work.place();
+    if (!p?.step || this.work.inert()) return;
+    if (this.work.settingOut()) return this.makings.add({ kind: 'done', bakeId: p.bake.id, stepId: SET_OUT });
     if (this.follow.asks()) return this.follow.zero();
-    const w = this.weighing();
-    const wanted = this.wanted();
-    if (w && this.onScale() && wanted) return this.take(w.itemId, this.follow.restG(), this.follow.by());
+    const w = this.work.weighing();
+    const wanted = this.work.wanted();
+    if (w && this.work.onScale() && wanted) return this.take(w.itemId, this.follow.restG(), this.follow.by());
     if (w) return this.weigh(p.bake.id, w.itemId, w.grams, 'hand');
-    if (this.filling() && wanted && this.follow.live() && this.follow.restG() > 5)
+    if (this.work.filling() && wanted && this.follow.live() && this.follow.restG() > NOTHING_G)
       return this.rested({ key: wanted.key, grams: this.follow.restG(), by: this.follow.by() });
     await this.finish(p, 'done');
   }
 
   /** What was poured: it is in, or it is too much and the baker decides. */
   private async take(itemId: string, grams: number, by: By<'scale'>): Promise<void> {
-    const p = this.place();
-    const w = this.weighing();
+    const p = this.work.place();
+    const w = this.work.weighing();
     if (!p || w?.itemId !== itemId) return;
-    const r = pour(w.grams, grams, this.scaleG());
+    const r = pour(w.grams, grams, this.follow.toleranceG());
     if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams, itemId, by });
     else await this.weigh(p.bake.id, itemId, grams, by);
   }
 
   /** The scale rests at what is wanted: on to the next, without a touch. */
   private async rested(r: Poured): Promise<void> {
-    const p = this.place();
-    if (!p || this.wanted()?.key !== r.key || this.asking()) return;
-    const w = this.weighing();
-    const f = this.filling();
+    const p = this.work.place();
+    if (!p || this.work.wanted()?.key !== r.key || this.asking()) return;
+    const w = this.work.weighing();
+    const f = this.work.filling();
     if (w) {
       this.over.set(null);
       this.chime.tick();
@@ -430,30 +248,31 @@ export class Counter implements OnDestroy {
         grams: r.grams,
         by: r.by,
       });
-      const now = this.place();
+      const now = this.work.place();
       if (now?.step?.id === f.stepId && f.filled.length + 1 >= places(f.fit)) await this.finish(now, 'done');
     }
   }
 
   private restedOver(r: Poured): void {
-    const w = this.weighing();
-    if (w && this.wanted()?.key === r.key && !this.asking()) void this.take(w.itemId, r.grams, r.by);
+    const w = this.work.weighing();
+    if (w && this.work.wanted()?.key === r.key && !this.asking()) void this.take(w.itemId, r.grams, r.by);
   }
 
   private async finish(p: Place, kind: 'done' | 'skip'): Promise<void> {
     if (!p.step) return;
     await this.makings.add({ kind, bakeId: p.bake.id, stepId: p.step.id });
     // what is due next is shown, unless the baker holds on to a bake that still has work, or one waits to be judged
-    const again = this.places().find((x) => x.bake.id === p.bake.id);
-    if (again?.step === null) this.chosen.set(p.bake.id);
-    else if (this.chosen() === p.bake.id && again?.step && PASSIVE.has(again.step.kind)) this.chosen.set(null);
+    const again = this.work.places().find((x) => x.bake.id === p.bake.id);
+    if (again?.step === null) this.work.chosen.set(p.bake.id);
+    else if (this.work.chosen() === p.bake.id && again?.step && PASSIVE.has(again.step.kind))
+      this.work.chosen.set(null);
   }
 
   /** Takes down what is in; when nothing is short any more, the weighing is done. */
   private async weigh(bakeId: string, itemId: string, grams: number, by: 'hand' | By<'scale'>): Promise<void> {
     await this.makings.add({ kind: 'weighed', bakeId, itemId, grams, by });
-    const again = this.place();
-    if (again?.bake.id === bakeId && again.step?.kind === 'weigh' && this.toWeigh().length === 0)
+    const again = this.work.place();
+    if (again?.bake.id === bakeId && again.step?.kind === 'weigh' && this.work.toWeigh().length === 0)
       await this.finish(again, 'done');
   }
 
@@ -462,39 +281,39 @@ export class Counter implements OnDestroy {
     if (this.asking()) return this.asking.set(null);
     if (this.over()) return this.over.set(null);
     // what is taken back is shown, whichever bake it was of
-    this.chosen.set(await this.makings.back());
+    this.work.chosen.set(await this.makings.back());
   }
 
   protected async skip(): Promise<void> {
-    const p = this.place();
+    const p = this.work.place();
     if (p && !this.doubled()) await this.finish(p, 'skip');
   }
 
   protected swap(id: string): void {
-    if (!this.doubled()) this.chosen.set(id);
+    if (!this.doubled()) this.work.chosen.set(id);
   }
 
   protected takeOutNow(): void {
-    const p = this.place();
+    const p = this.work.place();
     if (p && !this.doubled()) void this.finish(p, 'done');
   }
 
   protected notYet(minutes: number): void {
-    const ring = this.ringing();
-    const bakeId = this.ringingInOven() ?? this.place()?.bake.id;
+    const ring = this.work.ringing();
+    const bakeId = this.work.ringingInOven() ?? this.work.place()?.bake.id;
     if (bakeId === undefined || this.doubled()) return;
     if (ring) void this.makings.add({ kind: 'heard', alarmId: ring.id });
     void this.makings.add({ kind: 'not yet', bakeId, minutes });
-    this.chosen.set(null);
+    this.work.chosen.set(null);
   }
 
   protected felt(words: string): void {
-    const p = this.place();
+    const p = this.work.place();
     if (p?.step && !this.doubled())
       void this.makings.add({ kind: 'felt', bakeId: p.bake.id, stepId: p.step.id, words });
   }
   protected readonly feltHere = computed(() => {
-    const p = this.place();
+    const p = this.work.place();
     return p ? p.standing.felt.filter((f) => f.stepId === p.step?.id).map((f) => f.words) : [];
   });
 
@@ -504,12 +323,12 @@ export class Counter implements OnDestroy {
   }
 
   protected swapSteps(): void {
-    const p = this.place();
+    const p = this.work.place();
     if (p && !this.doubled()) void this.makings.nextFirst(p.bake.id);
   }
 
   protected there(itemId: string): void {
-    const p = this.place();
+    const p = this.work.place();
     if (p) void this.makings.add({ kind: 'there', bakeId: p.bake.id, itemId });
   }
 
@@ -525,7 +344,7 @@ export class Counter implements OnDestroy {
 
   /** A number from the keypad: what the thermometer reads, or what was poured. */
   protected entered(value: number): void {
-    const p = this.place();
+    const p = this.work.place();
     const what = this.asking();
     this.asking.set(null);
     if (!p) return;
@@ -533,46 +352,46 @@ export class Counter implements OnDestroy {
       const ovenC = ovenScale() === 'F' ? Math.round(toCelsius(value)) : value;
       void this.makings.add({ kind: 'oven', bakeId: p.bake.id, ovenC });
     }
-    const w = this.weighing();
+    const w = this.work.weighing();
     if (what !== 'poured' || !w) return;
     void this.take(w.itemId, value, 'scale');
   }
 
   protected tookOut(): void {
     const o = this.over();
-    const w = this.weighing();
+    const w = this.work.weighing();
     this.over.set(null);
-    const p = this.place();
+    const p = this.work.place();
     if (o && w && p && !this.doubled()) void this.weigh(p.bake.id, o.itemId, w.grams, 'hand');
   }
 
   protected leaveIt(): void {
     const o = this.over();
-    const p = this.place();
+    const p = this.work.place();
     this.over.set(null);
     if (o && p && !this.doubled()) void this.weigh(p.bake.id, o.itemId, o.grams, o.by);
   }
 
   protected scaleAll(): void {
     const o = this.over();
-    const p = this.place();
+    const p = this.work.place();
     this.over.set(null);
     if (!o || !p || this.doubled()) return;
     void this.makings.scale(p.bake.id, o.factor).then(() => this.weigh(p.bake.id, o.itemId, o.grams, o.by));
   }
 
   protected async judge(outcome: Outcome): Promise<void> {
-    const p = this.place();
+    const p = this.work.place();
     if (!p || this.doubled()) return;
     await this.makings.judge(p.bake.id, outcome, '');
-    this.chosen.set(null);
+    this.work.chosen.set(null);
   }
 
   protected async putDown(): Promise<void> {
-    const p = this.place();
+    const p = this.work.place();
     if (!p || this.doubled()) return;
     await this.makings.putDown(p.bake.id);
-    this.chosen.set(null);
+    this.work.chosen.set(null);
   }
 
   protected key(e: KeyboardEvent): void {
@@ -593,27 +412,10 @@ export class Counter implements OnDestroy {
   protected readonly plain = plainName;
   protected readonly mostScaled = MOST_SCALED;
   protected readonly grams = grams;
-  protected readonly scaleG = computed(() => this.desk.kitchen().measures.scaleG);
 }
 
 /** Minutes of the bake among some steps. */
 function minutesIn(list: readonly Step[]): MadeBake['minutes'] {
   const m = list.find((s) => s.kind === 'bake')?.minutes;
   return m ? { early: m.low, likely: m.typical, late: m.high } : null;
-}
-
-function whereOf(step: Step | null): string {
-  if (!step) return 'finished';
-  const words: Partial<Record<Step['kind'], string>> = {
-    bake: 'in the oven',
-    cool: 'cooling',
-    wait: step.words.toLowerCase(),
-    weigh: 'to weigh',
-    mix: 'to mix',
-    fill: 'to fill',
-    in: 'into the oven',
-    out: 'out of the oven',
-    unmould: 'out of its tin',
-  };
-  return words[step.kind] ?? 'get ready';
 }

@@ -50,7 +50,7 @@ export class FillPart {
   protected readonly tray = computed(() => (this.fit().tin.cups ?? 1) > 1);
   protected readonly one = computed(() => (this.tray() ? 'cup' : 'tin'));
   protected readonly count = computed(() => places(this.fit()));
-  protected readonly within = computed(() => Math.max(0.02 * this.wantedG(), this.scale.stepG() / 2));
+  protected readonly within = computed(() => Math.max(0.02 * this.wantedG(), this.scale.toleranceG() / 2));
   protected readonly missing = computed(() => this.wantedG() - this.scale.inG());
   protected readonly right = computed(() => Math.abs(this.missing()) <= this.within());
   protected readonly big = computed(() => {

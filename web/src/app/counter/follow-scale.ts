@@ -10,6 +10,7 @@ import {
   type Pouring,
 } from '@orvin/core';
 import { Subject } from 'rxjs';
+import { Desk } from '../desk/desk';
 import { Devices } from '../devices/devices';
 
 /** What is to be poured now. */
@@ -34,6 +35,7 @@ export interface Poured {
 @Injectable()
 export class FollowScale {
   private readonly devices = inject(Devices);
+  private readonly desk = inject(Desk);
   private readonly pouring = signal<Pouring>(beginPouring(null));
   private readonly wanted = signal<Wanted | null>(null);
   /** The weight that was told of last, so that it is told of once. */
@@ -42,7 +44,9 @@ export class FollowScale {
   /** The pour that is followed; it goes on after a pause. */
   private begun = '';
 
-  readonly stepG = computed(() => this.devices.scale()?.stepG ?? 1);
+  /** The smallest step that the scale shows, and the one that weights are judged by: the coarser of it and the kitchen's own, g. */
+  readonly stepG = computed(() => this.devices.scale()?.stepG ?? this.desk.kitchen().measures.scaleG);
+  readonly toleranceG = computed(() => Math.max(this.stepG(), this.desk.kitchen().measures.scaleG));
   /** Whether there is a scale at all, and whether it speaks. */
   readonly there = computed(() => this.devices.scale() !== null);
   readonly silent = computed(() => this.there() && this.devices.scaleLink() !== 'live');
@@ -98,7 +102,7 @@ export class FollowScale {
     const w = this.wanted();
     const p = this.pouring();
     if (!w || !this.live()) return;
-    const verdict = pouredNow(p, w.grams, this.stepG(), performance.now());
+    const verdict = pouredNow(p, w.grams, this.toleranceG(), performance.now());
     const mark = `${w.key} ${verdict} ${p.since}`;
     if (verdict === 'wait' || mark === this.told) return;
     this.told = mark;

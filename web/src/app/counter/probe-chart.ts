@@ -1,20 +1,14 @@
-import type { ElementRef, OnDestroy } from '@angular/core';
-import { CSP_NONCE, ChangeDetectionStrategy, Component, effect, inject, input, viewChild } from '@angular/core';
-import { toFahrenheit } from '@orvin/core';
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { Data, Layout } from 'plotly.js';
 import type { Foretold } from '../compute/jobs';
-import { loadPlotter, type Plotter } from '../ui/plotter';
-import { Theme } from '../ui/theme';
+import { PLOT, PlotHost, shownC, type Picture } from '../ui/plot-host';
 import { degrees, ovenScale } from '../ui/words';
-
-/** A temperature in °C as the kitchen's dial has it, to a tenth. */
-const shown = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
 
 /** The probe's readings, where they were expected, and where they go: a band that narrows until the middle is done. */
 @Component({
   selector: 'orvin-probe-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div #plot class="plot" role="img" [attr.aria-label]="label()"></div>`,
+  template: PLOT,
   styles: `
     :host,
     .plot {
@@ -25,46 +19,19 @@ const shown = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFah
     }
   `,
 })
-export class ProbeChart implements OnDestroy {
+export class ProbeChart extends PlotHost {
   readonly told = input.required<Foretold>();
   readonly readings = input.required<readonly { readonly min: number; readonly c: number }[]>();
   /** What is to be done when, min. */
   readonly marks = input<readonly { readonly min: number; readonly short: string; readonly out: boolean }[]>([]);
-  readonly label = input('');
-  private readonly root = viewChild.required<ElementRef<HTMLElement>>('plot');
-  private readonly nonce = inject(CSP_NONCE, { optional: true });
-  private readonly theme = inject(Theme);
-  private plotter: Promise<Plotter> | null = null;
-  private gone = false;
-  private readonly watch = new ResizeObserver(() => void this.draw());
 
-  constructor() {
-    effect(() => {
-      this.told();
-      this.readings();
-      this.marks();
-      this.theme.name();
-      ovenScale();
-      void this.draw();
-    });
-    effect((done) => {
-      this.watch.observe(this.root().nativeElement);
-      done(() => this.watch.disconnect());
-    });
+  protected shows(): void {
+    this.told();
+    this.readings();
+    this.marks();
   }
 
-  ngOnDestroy(): void {
-    this.gone = true;
-    void this.plotter?.then((p) => p.purge(this.root().nativeElement));
-  }
-
-  private async draw(): Promise<void> {
-    this.plotter ??= loadPlotter(this.nonce);
-    const plotter = await this.plotter;
-    if (this.gone) return;
-    const el = this.root().nativeElement;
-    const css = getComputedStyle(el);
-    const colour = (name: string): string => css.getPropertyValue(name).trim();
+  protected picture(colour: (name: string) => string, el: HTMLElement): Picture {
     const { forecast, expected, doneC } = this.told();
     const readings = this.readings();
     const now = readings.at(-1)?.min ?? 0;
@@ -72,12 +39,12 @@ export class ProbeChart implements OnDestroy {
     const end = Math.max(forecast.minutes.high, expected.at(-1)?.min ?? 0, now) * 1.02;
     type Path = typeof expected;
     const band = (path: Path, fill: string): Data[] => [
-      { x: path.map((p) => p.min), y: path.map((p) => shown(p.c.low)), mode: 'lines', line: { width: 0 }, hoverinfo: 'skip' },
-      { x: path.map((p) => p.min), y: path.map((p) => shown(p.c.high)), mode: 'lines', line: { width: 0 }, fill: 'tonexty', fillcolor: fill, hoverinfo: 'skip' },
+      { x: path.map((p) => p.min), y: path.map((p) => shownC(p.c.low)), mode: 'lines', line: { width: 0 }, hoverinfo: 'skip' },
+      { x: path.map((p) => p.min), y: path.map((p) => shownC(p.c.high)), mode: 'lines', line: { width: 0 }, fill: 'tonexty', fillcolor: fill, hoverinfo: 'skip' },
     ]; // prettier-ignore
     const middle = (path: Path, stroke: string, dash: 'solid' | 'dash', width: number, name: string): Data => ({
       x: path.map((p) => p.min),
-      y: path.map((p) => shown(p.c.typical)),
+      y: path.map((p) => shownC(p.c.typical)),
       mode: 'lines',
       line: { color: stroke, width, dash },
       hovertemplate: `%{y:.0f} °${ovenScale()} ${name}<extra></extra>`,
@@ -89,7 +56,7 @@ export class ProbeChart implements OnDestroy {
       middle(ahead, colour('--rim'), 'solid', 4, 'foretold'),
       {
         x: readings.map((r) => r.min),
-        y: readings.map((r) => shown(r.c)),
+        y: readings.map((r) => shownC(r.c)),
         mode: 'markers',
         marker: { color: colour('--ink'), size: 6 },
         hovertemplate: `%{y:.1f} °${ovenScale()} read<extra></extra>`,
@@ -107,17 +74,17 @@ export class ProbeChart implements OnDestroy {
       hovermode: 'x unified',
       hoverlabel: { font: { ...font, color: colour('--ink') }, bgcolor: colour('--enamel') },
       xaxis: { range: [0, end], ticksuffix: ' min', showgrid: false, zeroline: false, linecolor: colour('--hair'), showline: true, fixedrange: true, nticks: 6 },
-      yaxis: { range: [shown(10), shown(106)], tickvals: [20, 40, 60, 80].map(shown), ticktext: [20, 40, 60, 80].map((c) => degrees(c)), gridcolor: colour('--hair'), zeroline: false, fixedrange: true },
+      yaxis: { range: [shownC(10), shownC(106)], tickvals: [20, 40, 60, 80].map(shownC), ticktext: [20, 40, 60, 80].map((c) => degrees(c)), gridcolor: colour('--hair'), zeroline: false, fixedrange: true },
       shapes: [
         { type: 'rect', x0: forecast.minutes.low, x1: forecast.minutes.high, y0: 0, y1: 1, yref: 'paper', fillcolor: colour('--heat-wash'), line: { width: 0 }, layer: 'below' },
         ...this.marks().map((m) => ({ type: 'line' as const, x0: m.min, x1: m.min, y0: 0, y1: 1, yref: 'paper' as const, line: { color: colour('--ink-2'), width: 1.5 } })),
-        { type: 'line', x0: 0, x1: end, y0: shown(doneC), y1: shown(doneC), line: { color: colour('--heat-line'), width: 2, dash: 'dot' } },
+        { type: 'line', x0: 0, x1: end, y0: shownC(doneC), y1: shownC(doneC), line: { color: colour('--heat-line'), width: 2, dash: 'dot' } },
       ],
       annotations: [
-        { x: 0.01, xref: 'paper', y: shown(doneC), yanchor: 'top', xanchor: 'left', text: `done near ${degrees(doneC)}`, showarrow: false, font: { ...font, color: colour('--heat') } },
+        { x: 0.01, xref: 'paper', y: shownC(doneC), yanchor: 'top', xanchor: 'left', text: `done near ${degrees(doneC)}`, showarrow: false, font: { ...font, color: colour('--heat') } },
         ...this.marks().map((m) => ({ x: m.min, y: 1, yref: 'paper' as const, yanchor: 'bottom' as const, xanchor: m.out ? ('left' as const) : ('right' as const), text: m.short, showarrow: false, font: { ...font, color: colour('--ink') } })),
       ],
     }; // prettier-ignore
-    await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });
+    return { data, layout };
   }
 }

@@ -1,7 +1,7 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
 import { bakeInputOf, probeIn, type BakeInput, type MadeBake, type Standing } from '@orvin/core';
-import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
+import { map, mergeMap, tap } from 'rxjs';
 import { Compute } from '../compute/compute';
 import type { Foretold } from '../compute/jobs';
 import { Desk } from '../desk/desk';
@@ -105,31 +105,34 @@ export class WatchProbe {
     });
   }
 
-  /** Works out anew what is foretold whenever something has been read. */
+  /** Works out anew what is foretold of a bake whenever something has been read of it. */
   private foretell(): void {
-    const asked = computed(
-      () =>
-        this.inOven()
-          .filter((w) => w.standing.probe.length > 0 || w.standing.ovenReadings.length > 0)
-          .map((w) => ({ ...w, count: w.standing.probe.length + w.standing.ovenReadings.length }))
-          .at(-1) ?? null,
-      { equal: (a, b) => a?.bake === b?.bake && a?.count === b?.count },
-    );
+    const asked = computed(() => this.inOven().map((w) => this.readOf(w)).filter((a) => a.count > 0)); // prettier-ignore
+    const known = new Map<string, string>();
     toObservable(asked)
       .pipe(
-        distinctUntilChanged(),
-        switchMap((w) => {
-          const into = w?.standing.intoOvenAt;
-          if (!w || into === null || into === undefined) return of(null);
-          const s = (at: number): number => (at - into) / 1000;
-          const readings = w.standing.probe.map((r) => ({ s: s(r.at), c: r.c }));
-          const rack = w.standing.ovenReadings.map((r) => ({ s: s(r.at), ovenC: r.ovenC }));
-          return this.compute
-            .run('probe', 'forecast', w.input, this.desk.kitchen(), readings, rack)
-            .pipe(map((o) => (o.ok && o.value ? { id: w.bake.id, value: o.value, rack: rack.length } : null)));
-        }),
+        mergeMap((all) => all.filter((a) => known.get(a.id) !== a.name)),
+        tap((a) => known.set(a.id, a.name)),
+        mergeMap((a) =>
+          this.compute
+            .run(`probe-${a.id}`, 'forecast', a.input, this.desk.kitchen(), a.readings, a.rack)
+            .pipe(map((o) => ({ a, told: o.ok ? o.value : null }))),
+        ),
       )
-      .subscribe((f) => f && this.heard(f.id, f.value, f.rack));
+      .subscribe(({ a, told }) => told && this.heard(a.id, told, a.rack.length));
+  }
+
+  /** What has been read of a bake, s from its door: by the probe in it, and of its oven whatever bake was looked at. */
+  private readOf(w: Watched) {
+    const s = (at: number): number => (at - (w.standing.intoOvenAt ?? at)) / 1000;
+    const readings = w.standing.probe.map((r) => ({ s: s(r.at), c: r.c }));
+    const rack = this.inOven()
+      .filter((x) => x.bake.ovenId === w.bake.ovenId)
+      .flatMap((x) => x.standing.ovenReadings)
+      .map((r) => ({ s: s(r.at), ovenC: r.ovenC }))
+      .filter((r) => r.s >= 0);
+    const count = readings.length + rack.length;
+    return { id: w.bake.id, name: `${w.standing.intoOvenAt} ${count}`, count, input: w.input, readings, rack };
   }
 
   private heard(bakeId: string, told: Foretold, rack: number): void {

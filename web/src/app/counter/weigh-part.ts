@@ -78,10 +78,9 @@ export class WeighPart {
   readonly rest = input.required<readonly Line[]>();
   readonly at = input.required<number>();
   readonly of = input.required<number>();
-  readonly scaleG = input.required<number>();
   protected readonly scale = inject(FollowScale);
-  protected readonly state = computed(() => pour(this.line().grams, this.scale.inG(), this.scale.stepG()));
-  protected readonly within = computed(() => Math.max(0.02 * this.line().grams, this.scale.stepG() / 2));
+  protected readonly state = computed(() => pour(this.line().grams, this.scale.inG(), this.scale.toleranceG()));
+  protected readonly within = computed(() => Math.max(0.02 * this.line().grams, this.scale.toleranceG() / 2));
   protected readonly big = computed(() => {
     const { state, missingG } = this.state();
     if (state === 'right') return ['right', ''] as const;

@@ -34,7 +34,12 @@ export class DevicesPanel {
     if (!this.devices.standing()?.probe) return 'unplugged';
     return c === null ? 'nothing yet' : degrees(c);
   });
-  protected readonly degrees = degrees;
+  /** Where the probe is, and what a thermometer beside it would show. */
+  protected readonly where = computed(() => {
+    const s = this.devices.standing();
+    const rack = s?.rackC ?? null;
+    return (s?.bake ? 'in the cake' : 'on the table') + (rack === null ? '' : `; the thermometer on the rack shows ${degrees(rack)}`); // prettier-ignore
+  });
   protected readonly bowlG = BOWL_G;
 
   /** Pours as a hand does: a little off, and in some seconds. */

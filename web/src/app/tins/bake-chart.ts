@@ -1,21 +1,17 @@
-import type { ElementRef, OnDestroy } from '@angular/core';
-import { CSP_NONCE, ChangeDetectionStrategy, Component, effect, inject, input, viewChild } from '@angular/core';
-import { toFahrenheit, type BakePrediction } from '@orvin/core';
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import type { BakePrediction } from '@orvin/core';
 import type { Data, Layout } from 'plotly.js';
-import { loadPlotter, type Plotter } from '../ui/plotter';
-import { Theme } from '../ui/theme';
+import { PLOT, PlotHost, shownC, type Picture } from '../ui/plot-host';
 import { degrees, ovenScale } from '../ui/words';
 
 /** Lines across the chart, in either scale. */
 const TICKS = { C: [20, 60, 100, 140, 180], F: [100, 200, 300, 400] } as const;
-/** A temperature in °C as the kitchen's dial has it, to a tenth. */
-const shown = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
 
 /** Middle and top surface through the bake, the plan's marks, the range of times and the course outside; the tin before, dashed. */
 @Component({
   selector: 'orvin-bake-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div #plot class="plot" role="img" [attr.aria-label]="label()"></div>`,
+  template: PLOT,
   styles: `
     :host,
     .plot {
@@ -26,44 +22,17 @@ const shown = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFah
     }
   `,
 })
-export class BakeChart implements OnDestroy {
+export class BakeChart extends PlotHost {
   readonly bake = input.required<BakePrediction>();
   readonly before = input<BakePrediction | null>(null);
   readonly beforeName = input('');
-  readonly label = input('');
-  private readonly root = viewChild.required<ElementRef<HTMLElement>>('plot');
-  private readonly nonce = inject(CSP_NONCE, { optional: true });
-  private readonly theme = inject(Theme);
-  private plotter: Promise<Plotter> | null = null;
-  private gone = false;
-  private readonly watch = new ResizeObserver(() => void this.draw());
 
-  constructor() {
-    effect(() => {
-      this.bake();
-      this.before();
-      this.theme.name();
-      ovenScale();
-      void this.draw();
-    });
-    effect((done) => {
-      this.watch.observe(this.root().nativeElement);
-      done(() => this.watch.disconnect());
-    });
+  protected shows(): void {
+    this.bake();
+    this.before();
   }
 
-  ngOnDestroy(): void {
-    this.gone = true;
-    void this.plotter?.then((p) => p.purge(this.root().nativeElement));
-  }
-
-  private async draw(): Promise<void> {
-    this.plotter ??= loadPlotter(this.nonce);
-    const plotter = await this.plotter;
-    if (this.gone) return;
-    const el = this.root().nativeElement;
-    const css = getComputedStyle(el);
-    const colour = (name: string): string => css.getPropertyValue(name).trim();
+  protected picture(colour: (name: string) => string): Picture {
     const b = this.bake();
     const old = this.before();
     const min = (s: number): number => s / 60;
@@ -76,7 +45,7 @@ export class BakeChart implements OnDestroy {
       width: number,
     ): Data => ({
       x: from.curve.map((p) => min(p.s)),
-      y: from.curve.map((p) => shown(p[key])),
+      y: from.curve.map((p) => shownC(p[key])),
       name,
       mode: 'lines',
       line: { color: stroke, width, dash },
@@ -94,7 +63,7 @@ export class BakeChart implements OnDestroy {
     if (b.after.length > 1)
       data.push({
         x: [b.minutes.likely, ...b.after.map((p) => min(p.s))],
-        y: [shown(b.doneC), ...b.after.map((p) => shown(p.centreC))],
+        y: [shownC(b.doneC), ...b.after.map((p) => shownC(p.centreC))],
         name: 'middle, out of the oven',
         mode: 'lines',
         line: { color: colour('--rim'), width: 2, dash: 'dot' },
@@ -111,7 +80,7 @@ export class BakeChart implements OnDestroy {
     ): object => ({ x, y, text, showarrow: false, xanchor: anchor, yanchor: 'bottom', font: { ...font, color: ink } });
     const crust = at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
-    const topY = shown(Math.max(120, ...b.curve.map((p) => p.crustC)) + 14);
+    const topY = shownC(Math.max(120, ...b.curve.map((p) => p.crustC)) + 14);
     const marks = b.plan.filter((m) => ['turn', 'first look', 'tent', 'change'].includes(m.kind));
     const layout: Partial<Layout> = {
       margin: { l: 44, r: 14, t: 8, b: 34 },
@@ -131,19 +100,19 @@ export class BakeChart implements OnDestroy {
         fixedrange: true,
       },
       yaxis: {
-        range: [shown(0), topY],
+        range: [shownC(0), topY],
         ticksuffix: '°',
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
-        tickvals: TICKS[ovenScale()].filter((v) => v < topY && Math.abs(v - shown(b.doneC)) > shown(8) - shown(0)),
+        tickvals: TICKS[ovenScale()].filter((v) => v < topY && Math.abs(v - shownC(b.doneC)) > shownC(8) - shownC(0)),
       },
       shapes: [
         {
           type: 'rect',
           x0: b.minutes.early,
           x1: b.minutes.late,
-          y0: shown(0),
+          y0: shownC(0),
           y1: topY,
           fillcolor: colour('--heat-wash'),
           line: { width: 0 },
@@ -153,7 +122,7 @@ export class BakeChart implements OnDestroy {
           type: 'line' as const,
           x0: m.atMin,
           x1: m.atMin,
-          y0: shown(0),
+          y0: shownC(0),
           y1: topY * 0.93,
           line: { color: colour('--rim-soft'), width: 1.5 },
           layer: 'below' as const,
@@ -162,24 +131,24 @@ export class BakeChart implements OnDestroy {
           type: 'line',
           x0: 0,
           x1: end,
-          y0: shown(b.doneC),
-          y1: shown(b.doneC),
+          y0: shownC(b.doneC),
+          y1: shownC(b.doneC),
           line: { color: colour('--ink-2'), width: 1, dash: 'dot' },
         },
         {
           type: 'line',
           x0: b.minutes.likely,
           x1: b.minutes.likely,
-          y0: shown(0),
+          y0: shownC(0),
           y1: topY,
           line: { color: colour('--heat'), width: 2 },
         },
       ],
       annotations: [
-        note(min(crust.s), shown(crust.crustC + 2), 'top', colour('--heat'), 'right'),
-        note(min(middle.s), shown(middle.centreC + 2), 'middle', colour('--rim'), 'right'),
-        note(end * 0.004, shown(b.doneC + 0.5), `done at ${degrees(b.doneC)}`, colour('--ink-2')),
-        note(b.minutes.likely, shown(3), ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
+        note(min(crust.s), shownC(crust.crustC + 2), 'top', colour('--heat'), 'right'),
+        note(min(middle.s), shownC(middle.centreC + 2), 'middle', colour('--rim'), 'right'),
+        note(end * 0.004, shownC(b.doneC + 0.5), `done at ${degrees(b.doneC)}`, colour('--ink-2')),
+        note(b.minutes.likely, shownC(3), ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
         ...marks.map((m, i) =>
           note(
             m.atMin,
@@ -193,7 +162,7 @@ export class BakeChart implements OnDestroy {
           ? [
               note(
                 min(at(old.curve, 0.42).s),
-                shown(at(old.curve, 0.42).centreC - 15),
+                shownC(at(old.curve, 0.42).centreC - 15),
                 this.beforeName(),
                 colour('--ink-2'),
               ),
@@ -201,6 +170,6 @@ export class BakeChart implements OnDestroy {
           : []),
       ] as Layout['annotations'],
     };
-    await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });
+    return { data, layout };
   }
 }

@@ -1,0 +1,79 @@
+import type { ElementRef, OnDestroy } from '@angular/core';
+import { CSP_NONCE, Directive, effect, inject, input, viewChild } from '@angular/core';
+import { toFahrenheit } from '@orvin/core';
+import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
+import { Theme } from './theme';
+import { ovenScale } from './words';
+
+interface Plotter {
+  react(root: HTMLElement, data: Data[], layout: Partial<Layout>, config: object): Promise<PlotlyHTMLElement>;
+  purge(root: HTMLElement): void;
+}
+
+/** The chart library, loaded when the first chart is drawn. */
+async function loadPlotter(nonce: string | null): Promise<Plotter> {
+  // it writes its styles into this element; with the page's nonce the policy lets it
+  if (!document.getElementById('plotly.js-style-global')) {
+    const style = document.createElement('style');
+    style.id = 'plotly.js-style-global';
+    if (nonce) style.nonce = nonce;
+    document.head.append(style);
+  }
+  return (await import('plotly.js-cartesian-dist-min')).default as unknown as Plotter;
+}
+
+/** A temperature in °C as the kitchen's dial has it, to a tenth. */
+export const shownC = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
+
+export interface Picture {
+  readonly data: Data[];
+  readonly layout: Partial<Layout>;
+}
+
+/** The template of a chart: what is drawn into, with its words for those who do not see it. */
+export const PLOT = `<div #plot class="plot" role="img" [attr.aria-label]="label()"></div>`;
+
+/** What all charts share: the library, the page's colours, drawing again when something they show, the theme or their size changes. */
+@Directive()
+export abstract class PlotHost implements OnDestroy {
+  readonly label = input('');
+  private readonly root = viewChild.required<ElementRef<HTMLElement>>('plot');
+  private readonly nonce = inject(CSP_NONCE, { optional: true });
+  private readonly theme = inject(Theme);
+  private plotter: Promise<Plotter> | null = null;
+  private gone = false;
+  private readonly watch = new ResizeObserver(() => void this.draw());
+
+  constructor() {
+    effect(() => {
+      this.shows();
+      this.theme.name();
+      ovenScale();
+      void this.draw();
+    });
+    effect((done) => {
+      this.watch.observe(this.root().nativeElement);
+      done(() => this.watch.disconnect());
+    });
+  }
+
+  /** Reads everything that the picture is made of, so that it is drawn again when that changes. */
+  protected abstract shows(): void;
+  /** @param colour the page's colour of a name, as `--rim` */
+  protected abstract picture(colour: (name: string) => string, el: HTMLElement): Picture;
+
+  ngOnDestroy(): void {
+    this.gone = true;
+    void this.plotter?.then((p) => p.purge(this.root().nativeElement));
+  }
+
+  private async draw(): Promise<void> {
+    this.plotter ??= loadPlotter(this.nonce);
+    const plotter = await this.plotter;
+    if (this.gone) return;
+    const el = this.root().nativeElement;
+    const css = getComputedStyle(el);
+    const { data, layout } = this.picture((name) => css.getPropertyValue(name).trim(), el);
+    await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });
+  }
+}
