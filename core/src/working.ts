@@ -91,6 +91,7 @@ export {
   probeIn,
   SET_OUT,
   standingOfBake,
+  takenUp,
   takesBack,
   timeOf,
   type By,

@@ -1,22 +1,12 @@
 import type { Happening, MadeBake, Making, Step } from '../src/index.js';
-import { alarmsOf, counting, defaultKitchen, doneTasks, fitTins, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
+import { alarmsOf, counting, defaultKitchen, doneTasks, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, takenUp, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
 import { checkMaking } from '../src/format/index.js';
-import { demo } from './support/make.js';
+import { demo, madeOf } from './support/make.js';
 
 const MIN = 60_000;
 const t0 = Date.UTC(2026, 4, 9, 9);
 const formula = demo('oat-and-rhubarb-muffins');
-const bake = (id: string): MadeBake => ({
-  id,
-  formula,
-  fits: fitTins(formula, formula.tins ?? [], defaultKitchen),
-  minutes: { early: 17, likely: 19, late: 22 },
-  marks: [
-    { kind: 'first look', atMin: 16, words: 'look' },
-    { kind: 'out', atMin: 19, words: 'likely done' },
-  ],
-  ovenId: 'big',
-});
+const bake = (id: string): MadeBake => madeOf(formula, defaultKitchen, id);
 const [a, b] = [bake('a'), bake('b')];
 const list: Step[] = steps(formula, { fits: a.fits }, defaultKitchen);
 const at = (min: number, h: object): Happening => ({ at: t0 + min * MIN, ...h }) as Happening;
@@ -46,20 +36,20 @@ describe('what devices add to a making', () => {
   });
 
   it('a forecast moves the look and the end, and nothing is due before it was foretold', () => {
-    const early = at(10, { kind: 'forecast', bakeId: 'a', early: 13, likely: 14.5, late: 16 });
+    const early = at(10, { kind: 'forecast', bakeId: 'a', early: 31, likely: 33.5, late: 36 });
     const times = (extra: readonly Happening[]): number[] =>
       alarmsOf(making([...into('a', 0), ...extra]), lists)
         .filter((x) => x.bakeId === 'a')
         .map((x) => (x.at - t0) / MIN);
-    expect(times([])).toEqual([16, 19]);
-    expect(times([early])).toEqual([13, 14.5]);
-    expect(times([early, at(15, { kind: 'forecast', bakeId: 'a', early: 18, likely: 21, late: 24 })])).toEqual([18, 21]); // prettier-ignore
+    expect(times([])).toEqual([35, 40]);
+    expect(times([early])).toEqual([31, 33.5]);
+    expect(times([early, at(25, { kind: 'forecast', bakeId: 'a', early: 38, likely: 42, late: 46 })])).toEqual([38, 42]); // prettier-ignore
     // foretold late that it was done already: due when that was known, not before
-    expect(times([at(15, { kind: 'forecast', bakeId: 'a', early: 12, likely: 13, late: 14 })])).toEqual([15, 15]);
+    expect(times([at(25, { kind: 'forecast', bakeId: 'a', early: 22, likely: 23, late: 24 })])).toEqual([25, 25]);
     // an alarm that was heard stays heard when the forecast moves
-    const heard = at(11, { kind: 'heard', alarmId: 'a:first look:16' });
+    const heard = at(11, { kind: 'heard', alarmId: 'a:first look:35' });
     const left = alarmsOf(making([...into('a', 0), early, heard]), lists).filter((x) => !x.heard);
-    expect(left.map((x) => (x.at - t0) / MIN)).toEqual([14.5]);
+    expect(left.map((x) => (x.at - t0) / MIN)).toEqual([33.5]);
   });
 
   it('what went into each cup is kept in order, and back takes the last one back', () => {
@@ -106,6 +96,11 @@ describe('what devices add to a making', () => {
     const m = { ...making([at(1, { kind: 'probe in', bakeId: 'a' })]), clock };
     expect(checkMaking(JSON.parse(JSON.stringify(m))).ok).toBeTrue();
     expect(checkMaking({ ...m, clock: { ...clock, pace: -1 } }).ok).toBeFalse();
+    // a day in a file is no sixty days at the counter
+    const later = takenUp(m, t0 + 2000, t0 + 24 * 60 * MIN);
+    expect(timeOf(later, t0 + 24 * 60 * MIN)).toBe(t0 + 7 * MIN);
+    expect(timeOf(later, t0 + 24 * 60 * MIN + 1000)).toBe(t0 + 7 * MIN + 1000);
+    expect(takenUp(making([]), t0, t0 + MIN)).toEqual(making([]));
   });
 
   it('a bake in a simulated oven, or by a faster clock, teaches nothing; a simulated scale does no harm', () => {

@@ -13,26 +13,13 @@ import {
   standingOfBake,
   steps,
 } from '../src/index.js';
-import { demo, demoIds, demoKitchen } from './support/make.js';
+import { demo, demoIds, demoKitchen, madeOf } from './support/make.js';
 
 const MIN = 60_000;
 const t0 = Date.UTC(2026, 4, 9, 9);
 const kitchen = demoKitchen();
 
-function made(id: string): MadeBake {
-  const formula = demo(id);
-  return {
-    id,
-    formula,
-    fits: fitTins(formula, formula.tins ?? [], kitchen),
-    minutes: { early: 36, likely: 40, late: 46 },
-    marks: [
-      { kind: 'first look', atMin: 35, words: 'look' },
-      { kind: 'out', atMin: 40, words: 'likely done' },
-    ],
-    ovenId: 'big',
-  };
-}
+const made = (id: string): MadeBake => madeOf(demo(id), kitchen, id);
 const listOf = (b: MadeBake): Step[] => steps(b.formula, { fits: b.fits }, kitchen);
 const doneAt = (b: MadeBake, stepId: string, min: number): Happening => ({
   kind: 'done',

@@ -74,6 +74,8 @@ const STEP_S = 30;
 const SD = { bias: 8, logSpeed: 0.13 } as const;
 /** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
 const BIAS_LEFT = 0.85;
+/** However well a pace is known, a bake differs from the last one by this, ln. A judgement. */
+const LEAST_LOG_SPEED = 0.08;
 const COARSE = [-2.2, -1.1, 0, 1.1, 2.2] as const;
 /** Points between two coarse ones that are read off straight lines. */
 const BETWEEN = 3;
@@ -137,14 +139,14 @@ function resampled(curve: readonly Sample[], pick: (x: Sample) => number, n: num
 
 /**
  * The courses a bake may take, for the forecast: the model run over oven bias and heat transfer, 25 times, and read off
- * between. A second's work for a loaf; it belongs in a worker. Null when the bake cannot be.
+ * between. Some seconds' work for a loaf; it belongs in a worker. Null when the bake cannot be.
  */
 export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan | null {
   const own = input.calibration;
   const known = own !== undefined && own.used > 0;
   const sd = {
     bias: known ? BIAS_LEFT * SD.bias : SD.bias,
-    logSpeed: known ? Math.min(SD.logSpeed, Math.max(0.08, own.sdLog)) : SD.logSpeed,
+    logSpeed: known ? Math.min(SD.logSpeed, Math.max(LEAST_LOG_SPEED, own.sdLog)) : SD.logSpeed,
   };
   const runs = COARSE.map((b) =>
     COARSE.map((v) => {
@@ -197,7 +199,7 @@ export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan 
       });
     }
   const { doneC, startC, stages } = setupOf(input, kitchen);
-  const start = spread(courses.map((c) => ({ x: c.doneMin, w: Math.exp(c.prior), sd: 0.04 * c.doneMin })));
+  const start = spread(courses.map((c) => ({ x: c.doneMin, w: Math.exp(c.prior), sd: WHOLE_SD * c.doneMin })));
   const plain = OUTSIDE_C.map((c) => conducting(input.tin.shape, c, startC, doneC));
   const mixed = MIXED_MIDDLE[dimensions(input.tin.shape)] ?? 0;
   return {
@@ -216,8 +218,8 @@ const dimensions = (shape: Tin['shape']): number =>
   shape === 'cup' || shape === 'mound' ? 3 : shape === 'loaf' ? 2 : 1;
 
 /**
- * A body that only conducts, whose outside is at one of `OUTSIDE_C` from the beginning: the series for a plate, as a product for
- * more dimensions (Carslaw and Jaeger, Conduction of Heat in Solids, 3.3 and 5.6); its time is such that it is done at 1.
+ * A body that only conducts, whose outside is at `outsideC` from the beginning: the series for a plate, as a product for
+ * more dimensions (Carslaw and Jaeger, Conduction of Heat in Solids, chapters III and V); its time is such that it is done at 1.
  */
 function conducting(shape: Tin['shape'], outsideC: number, startC: number, doneC: number): Plain {
   const n = dimensions(shape);

@@ -219,6 +219,13 @@ export const timeOf = (making: Pick<Making, 'clock'> | null, real: number): numb
   return c ? c.at + (real - c.realAt) * c.pace : real;
 };
 
+/**
+ * A making that was put into a file at `exportedAt` and is taken up now: a clock that ran faster does not run on while it
+ * lies in the file, and goes on at its own pace.
+ */
+export const takenUp = (making: Making, exportedAt: number, now: number): Making =>
+  making.clock ? { ...making, clock: { realAt: now, at: timeOf(making, exportedAt), pace: 1 } } : making;
+
 /** The bake that the probe is in, which is still in the oven; null when it is in none. */
 export function probeIn(making: Making, standings: readonly Standing[]): string | null {
   const last = counting(making.happenings).findLast((h) => h.kind === 'probe in');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Band, Formula, Item, Kitchen } from '../../src/index.js';
-import { defaultKitchen } from '../../src/index.js';
+import type { Band, Formula, Item, Kitchen, MadeBake } from '../../src/index.js';
+import { defaultKitchen, fitTins } from '../../src/index.js';
 
 const source = {
   cupMl: defaultKitchen.measures.cupMl,
@@ -50,3 +50,16 @@ export const demoIds = (
 ).formulas.map((f) => f.replace(/^.*\/|\.json$/g, ''));
 
 export const nested = (b: Band): boolean => b.low <= b.typical + 1e-9 && b.typical <= b.high + 1e-9;
+
+/** A bake of a formula as the counter has it, with a first look at 35 and its likely end at 40 minutes. */
+export const madeOf = (formula: Formula, kitchen: Kitchen, id = formula.id): MadeBake => ({
+  id,
+  formula,
+  fits: fitTins(formula, formula.tins ?? [], kitchen),
+  minutes: { early: 36, likely: 40, late: 46 },
+  marks: [
+    { kind: 'first look', atMin: 35, words: 'look' },
+    { kind: 'out', atMin: 40, words: 'likely done' },
+  ],
+  ovenId: 'big',
+});

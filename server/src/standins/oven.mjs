@@ -1,6 +1,7 @@
 import { defaultKitchen, predictBake } from '@orvin/core';
 import { chance } from './chance.mjs';
 
+// all of these are judgements of what home ovens and cheap probes are like
 /** One sigma of what is hidden: how much hotter the oven is than its dial, K, and how fast heat comes, ln. */
 const BIAS_K = 9;
 const SPEED_SD = 0.1;

@@ -1,7 +1,7 @@
 import { press } from '../ui/testing/page';
 import { muffinBake } from '../ui/testing/muffins';
 import { AtWork } from './testing/at-work';
-import { Work } from './work';
+import { Work, type Place } from './work';
 
 describe('the counter', () => {
   let work: AtWork;
@@ -136,22 +136,23 @@ describe('the counter', () => {
     await work.until(() => work.standing()?.step?.id === first);
   });
 
-  it('stays with the bake that is in hand, whatever the plan says meanwhile', async () => {
+  it('stays with the bake that is in hand, though the plan has the other first', async () => {
     await work.makings.putDown('m');
     await work.makings.begin([bake, muffinBake('n', 'Second')], null);
-    const title = (): string => work.find('.tab.on b')?.textContent ?? '';
-    await work.upTo((s) => s.kind === 'weigh', 0, 'n');
-    await work.press('Second');
-    await work.until(() => work.text().includes('set out'));
+    for (const id of ['m', 'n']) await work.upTo((s) => s.kind === 'weigh', 0, id);
+    const state = work.fixture.debugElement.injector.get(Work);
+    const byDue = (): Place[] => [...state.places()].sort((a, b) => a.dueAt - b.dueAt);
+    await work.until(() => (byDue()[1]?.dueAt ?? 0) > (byDue()[0]?.dueAt ?? 0));
+    const later = byDue()[1]?.bake.formula.title ?? '';
+    await work.press(later);
     await work.breath();
     await work.press('everything is here');
     await work.until(() => work.text().includes('weigh, 1'));
-    // nothing was chosen any more, and the other bake is overdue
-    work.fixture.debugElement.injector.get(Work).chosen.set(null);
-    for (const s of (work.makings.lists().get('m') ?? []).slice(0, 1))
-      await work.makings.add({ kind: 'done', bakeId: 'm', stepId: s.id }, Date.now() - 3_600_000);
+    // nothing is chosen any more
+    state.chosen.set(null);
     await work.breath();
-    expect(title()).toBe('Second');
+    expect(byDue()[1]?.bake.formula.title).toBe(later);
+    expect(work.find('.tab.on b')?.textContent).toBe(later);
     expect(work.text()).toContain('weigh, 1');
   });
 });

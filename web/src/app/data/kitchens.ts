@@ -1,5 +1,5 @@
 import { Injectable, inject, signal } from '@angular/core';
-import { defaultKitchen, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import { defaultKitchen, takenUp, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
 import type { KitchenFile } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
 import { Notices } from './notices';
@@ -84,7 +84,10 @@ export class Kitchens {
 
   /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
   async restore(file: KitchenFile): Promise<void> {
-    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false, file);
+    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false, {
+      ...file,
+      ...(file.making && { making: takenUp(file.making, file.exportedAt, Date.now()) }),
+    });
   }
 
   /** Removes a kitchen from this device. The caller has asked, and offered the export. */
