@@ -1,25 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { bothIntoOven, go, onTo, toTheEnd } from './src/at-counter';
 import { complaints, hang, sampleKitchen } from './src/steps';
-
-/** Words of the big key, which change with each step. */
-const go = (page: Page) => page.locator('.goKey');
-
-/** Goes on until something is on the screen, each step by the given way. */
-async function onTo(page: Page, what: RegExp, press: () => Promise<void>, most = 60): Promise<void> {
-  for (let i = 0; i < most; i++) {
-    const now = page.locator('section.now');
-    if (what.test(await now.innerText())) return;
-    const was = `${await now.innerText()}${await go(page).innerText()}`;
-    // a second tap within a third of a second would not count
-    await page.clock.fastForward(400);
-    await press();
-    await expect
-      .poll(async () => `${await now.innerText()}${await go(page).innerText()}` !== was, { timeout: 5000 })
-      .toBe(true);
-  }
-  throw new Error(`${what.source} did not come`);
-}
 
 async function twoBakes(page: Page): Promise<void> {
   await page.goto('/day/cheese-and-thyme-scones');
@@ -42,7 +24,7 @@ test('two bakes in one oven by hand, from the plan to the log', async ({ page })
   await page.getByRole('button', { name: 'Begin' }).click();
 
   // the first line weighed is too much: the rest grows with it
-  await onTo(page, /weigh, 1 of/, () => go(page).click());
+  await onTo(page, /weigh, 1 of/);
   const flour = Number(/([\d.]+) g/.exec(await page.locator('.amount').innerText())?.[1]);
   await page.getByRole('button', { name: 'the scale shows…' }).click();
   for (const digit of String(Math.round(flour * 1.06)))
@@ -68,34 +50,14 @@ test('two bakes in one oven by hand, from the plan to the log', async ({ page })
   await expect(page.locator('.kind')).toHaveText(/weigh, 3 of/);
 
   // both go in; the lower half takes nothing out before the first look
-  const seen = new Set<string>();
-  for (let i = 0; i < 120 && seen.size < 2; i++) {
-    const text = await page.locator('section.now').innerText();
-    const title = await page.locator('.tab.on b').innerText();
-    if (/^\s*Bake at/.test(text)) {
-      if (!seen.has(title)) {
-        seen.add(title);
-        await expect(go(page)).toBeDisabled();
-      }
-      await page.locator('.tab:not(.on)').click();
-    } else await go(page).click();
-    await page.clock.fastForward(400);
-  }
-  expect(seen.size).toBe(2);
+  await bothIntoOven(page, () => expect(go(page)).toBeDisabled());
 
   // an alarm that came while nobody looked says so and how late
   await page.clock.fastForward('00:40:00');
   await expect(page.getByRole('alert')).toContainText(/It was due at \d\d:\d\d, \d+ min ago/);
 
   // out, cooled, judged
-  for (let i = 0; i < 60 && (await page.locator('.run').count()) > 0; i++) {
-    const right = page.getByRole('button', { name: 'just right' });
-    // what is due first takes the screen, so that a press may find its button gone
-    const press = (await right.isVisible()) ? right : go(page);
-    if (await press.isEnabled({ timeout: 2000 }).catch(() => false))
-      await press.click({ timeout: 2000 }).catch(() => undefined);
-    await page.clock.fastForward(400);
-  }
+  await toTheEnd(page);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await page.goto('/log');
   const lines = page.getByRole('region', { name: 'Bakes' }).locator('article');

@@ -1,29 +1,16 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { bothIntoOven, breath, go, now, onTo, toTheEnd } from './src/at-counter';
 import { complaints, hang, sampleKitchen } from './src/steps';
 
-const now = (page: Page) => page.locator('section.now');
-const go = (page: Page) => page.locator('.goKey');
 const does = (page: Page, words: string) =>
   page.locator('orvin-devices-panel').getByRole('button', { name: words, exact: true }).click();
-/** Two taps within a third of a second would be one. */
-const breath = (page: Page) => page.clock.fastForward(400);
 
 /** What axe finds serious on the page as it is. */
 const serious = async (page: Page): Promise<string[]> =>
   (await new AxeBuilder({ page }).analyze()).violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${v.id}: ${v.nodes[0]?.html}`);
-
-/** Goes on by the big key until something is on the screen. */
-async function onTo(page: Page, what: RegExp): Promise<void> {
-  for (let i = 0; i < 80; i++) {
-    if (what.test(await now(page).innerText())) return;
-    await go(page).click();
-    await breath(page);
-  }
-  throw new Error(`${what.source} did not come`);
-}
 
 for (const [name, width, height] of [
   ['a laptop', 1280, 800],
@@ -79,15 +66,7 @@ for (const [name, width, height] of [
     await expect(page.locator('.kind')).toContainText(/weigh, 3 of .*simulated scale/s);
 
     // both into the oven, time runs
-    const seen = new Set<string>();
-    for (let i = 0; i < 120 && seen.size < 2; i++) {
-      if (/^\s*Bake at/.test(await now(page).innerText())) {
-        seen.add(await page.locator('.tab.on b').innerText());
-        await page.locator('.tab:not(.on)').click();
-      } else await go(page).click();
-      await breath(page);
-    }
-    expect(seen.size).toBe(2);
+    await bothIntoOven(page, async () => undefined);
     const withProbe = page.locator('orvin-wait-part .probe');
     // it is in the one that went in first; stick it into this one if it is not
     const stick = page.getByRole('button', { name: 'the probe is in it' });
@@ -107,14 +86,7 @@ for (const [name, width, height] of [
     // what is due rings; out, cooled, judged
     await expect(page.getByRole('alert')).toBeVisible({ timeout: 60_000 });
     await does(page, '10 ×');
-    for (let i = 0; i < 80 && (await page.locator('.run').count()) > 0; i++) {
-      const right = page.getByRole('button', { name: 'just right' });
-      const early = page.getByRole('button', { name: 'out already' });
-      const press = (await right.isVisible()) ? right : (await early.isVisible()) ? early : go(page);
-      if (await press.isEnabled({ timeout: 2000 }).catch(() => false))
-        await press.click({ timeout: 2000 }).catch(() => undefined);
-      await breath(page);
-    }
+    await toTheEnd(page);
     await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
     await page.goto('/log');
     const lines = page.getByRole('region', { name: 'Bakes' }).locator('article');
