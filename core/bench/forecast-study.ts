@@ -63,11 +63,11 @@ export function forecastStudy(bakes = BAKES): void {
   console.log(`
 ## Forecast from a probe
 
-${bakes} simulated bakes of the ${cases.length} sample formulas in each of three kinds of oven, on seeds other than those on which the forecast’s judgements were chosen. Only the width of the band it starts with was narrowed after a first run on these, to agree with the prediction’s own.
+${bakes} simulated bakes of the ${cases.length} sample formulas in each of three kinds of oven, on seeds other than those on which the forecast’s judgements were chosen; they were looked at when the forecast was built anew, with other seeds to choose by.
 
 - **As the model has it**: the bake model with a hidden bias (10 K, one sigma) and pace (12 %), a probe up to 30 % off the middle.
 - **Same body, other laws**: the same tin and batter with more or less vapour through the pores (35 %), another conductivity, water, fat and rise (25 %), another share of radiation and convection; a thermostat that swings 2–10 K, a door opened in half of them, a hidden bias of 10 K. At the dial’s heat it would be done in the predicted time but for 6 %.
-- **Built otherwise**: nothing of the bake model is in it: shells of one dimension, plain conduction with laws of its own, boiling as a ceiling, a wet skin; thermostat, door, bias and the 6 % as before.
+- **Built otherwise**: nothing of the bake model is in it: shells of one dimension, plain conduction with laws of its own, boiling as a ceiling, a wet skin; thermostat, door, bias and the 6 % as before. The forecast’s own plain bodies are of one dimension too, with none of these laws.
 
 In the last two the probe is up to a third off the middle, with up to 3.5 % of the oven’s heat coming in by its stem, slow, shivering, and silent for two and a half minutes.
 

@@ -62,15 +62,8 @@ export {
 export { bakeInputOf } from './bake/input.js';
 export type { Cover } from './bake/oven.js';
 export { coverAtFirst, laterStages, nextStage, putBy, statedSetting, withSetting, withStages } from './bake/stages.js';
-export {
-  forecast,
-  forecastPlan,
-  type Course,
-  type Forecast,
-  type ForecastPlan,
-  type ProbeReading,
-  type RackReading,
-} from './bake/forecast.js';
+export { forecast, forecastPlan, type Forecast, type ForecastPlan, type RackReading } from './bake/forecast.js';
+export type { ProbeReading } from './bake/probe.js';
 export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
 export { divideAlike, type Together } from './bake/together.js';
 export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';

@@ -49,6 +49,8 @@ export interface Setup {
   /** Factors on convection and on the tin's emissivity; 1 is the material's own. */
   readonly convection?: number;
   readonly emissivity?: number;
+  /** Factor on what vapour carries through the pores. */
+  readonly vapour?: number;
   /** Cells and step relative to the standard resolution; 1 is within 2 % of the converged time. */
   readonly resolution?: number;
 }
@@ -164,7 +166,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   const boilable = Math.max(0.08, setup.water - p.boundWater);
   const tables = tabulate({
     kS: matrixConductivity(setup.water, setup.fat),
-    beta: p.beta,
+    beta: p.beta * (setup.vapour ?? 1),
     aw: p.aw,
     eps0: Math.min(0.4, Math.max(0.05, 1 - rho / p.matrixDensity)),
     rise: setup.rise,

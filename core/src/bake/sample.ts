@@ -1,6 +1,7 @@
 import { familyOf } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
 import type { Calibration } from './calibrate.js';
+import { evenNormal, type Dimension } from './even.js';
 import type { BakeInput } from './predict.js';
 import { simulate, type Setup } from './run.js';
 import { setupOf } from './setup.js';
@@ -22,44 +23,12 @@ export const Z80 = 1.2816;
 /** Samples only have to agree with each other, so a coarser grid does. */
 const RESOLUTION = 0.6;
 
-const PRIMES = [2, 3, 5, 7, 11, 13, 17] as const;
-
-/** Element i of the van der Corput sequence in a base; together in several prime bases it fills space evenly (Halton). */
-function corput(i: number, base: number): number {
-  let f = 1;
-  let x = 0;
-  for (let n = i; n > 0; n = Math.floor(n / base)) {
-    f /= base;
-    x += f * (n % base);
-  }
-  return x;
-}
-
-/** Inverse of the standard normal distribution; rational approximation, absolute error below 5e-4 (Hastings' form). */
-function normal(p: number): number {
-  const q = p < 0.5 ? p : 1 - p;
-  const t = Math.sqrt(-2 * Math.log(Math.max(q, 1e-12)));
-  const x = t - (2.515517 + t * (0.802853 + t * 0.010328)) / (1 + t * (1.432788 + t * (0.189269 + t * 0.001308)));
-  return p < 0.5 ? -x : x;
-}
-
 /** The bake of sample `i` of the design: a fixed quasi-random point, shifted by the seed. */
 function sampled(setup: Setup, input: BakeInput, i: number, seed: number, known: boolean): Setup {
   const family = familyOf(input.family);
   const widths = known ? WIDTHS.known : WIDTHS.unknown;
-  // the first points of the sequence lie on a diagonal, so it starts further on
-  const z = PRIMES.map(
-    (p, d) => widths[d as 0] * normal((corput(i + 20, p) + corput(seed, PRIMES[(d + 3) % 7] as number)) % 1),
-  );
-  const [oven, convection, emissivity, start, done, density, rise] = z as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const z = (d: Dimension): number => widths[d as 0] * evenNormal(i, d, seed);
+  const [oven, convection, emissivity, start, done, density, rise] = [z(0), z(1), z(2), z(3), z(4), z(5), z(6)];
   const span = ([a, b]: readonly [number, number]): number => b - a;
   return {
     ...setup,

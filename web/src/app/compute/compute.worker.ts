@@ -21,20 +21,20 @@ const QUARTER = 15 * 60_000;
 const soonest = (bakes: readonly DayBake[], kitchen: Kitchen, now: number, options: DayOptions): number =>
   Math.ceil((earliestServe(bakes, kitchen, now + 3 * 60_000, options) - 1) / QUARTER) * QUARTER;
 
-interface Courses {
+interface Begun {
   readonly plan: ForecastPlan;
   readonly expected: Forecast['path'];
 }
-/** The courses of the bakes that were asked for last; a second's work each. */
-const courses = new Map<string, Courses | null>();
-function coursesOf(input: BakeInput, kitchen: Kitchen): Courses | null {
+/** What the bakes that were asked for last start from; a second's work each. */
+const begun = new Map<string, Begun | null>();
+function begunOf(input: BakeInput, kitchen: Kitchen): Begun | null {
   const key = JSON.stringify([input, kitchen.roomC, kitchen.altitudeM, kitchen.ovens]);
-  const known = courses.get(key);
+  const known = begun.get(key);
   if (known !== undefined) return known;
   const plan = forecastPlan(input, kitchen);
   const both = plan && { plan, expected: forecast([], plan).path };
-  if (courses.size >= 3) courses.delete(courses.keys().next().value ?? '');
-  courses.set(key, both);
+  if (begun.size >= 3) begun.delete(begun.keys().next().value ?? '');
+  begun.set(key, both);
   return both;
 }
 
@@ -61,7 +61,7 @@ const jobs: Jobs = {
   read: (text, kitchen) => readRecipe(text, kitchen),
   texts: (text) => recipeTexts(text),
   forecast: (input, kitchen, readings, rack) => {
-    const known = coursesOf(input, kitchen);
+    const known = begunOf(input, kitchen);
     return (
       known && { forecast: forecast(readings, known.plan, rack), expected: known.expected, doneC: known.plan.doneC }
     );
