@@ -59,7 +59,7 @@ export type Line = StepAmount & { readonly had: number | undefined };
           }
         }
       </div>
-      <ol class="rest" aria-label="Still to weigh">
+      <ol class="rest" [class.aside]="deciding()" aria-label="Still to weigh">
         @for (r of rest().slice(0, 5); track r.itemId) {
           <li>
             <b>{{ grams(r.grams - (r.had ?? 0)) }}</b> {{ r.name }}
@@ -78,6 +78,8 @@ export class WeighPart {
   readonly rest = input.required<readonly Line[]>();
   readonly at = input.required<number>();
   readonly of = input.required<number>();
+  /** Something else is asked first: what is still to weigh leaves the room to it on a narrow screen. */
+  readonly deciding = input(false);
   protected readonly scale = inject(FollowScale);
   protected readonly state = computed(() => pour(this.line().grams, this.scale.inG(), this.scale.toleranceG()));
   protected readonly within = computed(() => Math.max(0.02 * this.line().grams, this.scale.toleranceG() / 2));
