@@ -122,9 +122,12 @@ test('the night the clocks change: the plan counts hours that pass, the days aft
   await page.clock.install({ time: new Date('2026-03-28T21:00:00Z') });
   await sampleKitchen(page);
   await page.goto('/day/malt-and-fig-tea-loaf');
-  await page.getByRole('textbox', { name: 'Serve at' }).fill('tomorrow 3:00');
-  await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ready tomorrow at 03:00');
+  const serve = async (hour: string): Promise<void> => {
+    await page.getByRole('textbox', { name: 'Serve at' }).fill(`tomorrow ${hour}`);
+    await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Ready tomorrow at ${hour}`);
+    await expect(times.last()).toContainText(hour);
+  };
   const times = page.locator('ol time');
   const minutes = async (i: number): Promise<number> => {
     const [h, m] =
@@ -135,13 +138,17 @@ test('the night the clocks change: the plan counts hours that pass, the days aft
     return (h ?? 0) * 60 + (m ?? 0);
   };
   await expect(page.locator('.who', { hasText: /\d+–\d+ min/ })).toHaveCount(1);
-  await expect(times.last()).toContainText('03:00');
-  const n = await times.count();
-  const onTheWall = ((await minutes(n - 1)) - (await minutes(0)) + 1440) % 1440;
-  await page.getByRole('textbox', { name: 'Serve at' }).fill('tomorrow 23:00');
-  await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ready tomorrow at 23:00');
-  await expect.poll(async () => (await minutes(n - 1)) - (await minutes(0))).toBe(onTheWall - 60);
+  const onTheWall = async (): Promise<number> => {
+    const [from, to] = [await minutes(0), await minutes((await times.count()) - 1)];
+    return (to - from + 1440) % 1440;
+  };
+  // while the bake's own range is still being worked out, a plan may change between the two
+  await expect(async () => {
+    await serve('03:00');
+    const night = await onTheWall();
+    await serve('23:00');
+    expect(await onTheWall()).toBe(night - 60);
+  }).toPass();
   // it is to be kept a day: at ten by the clock on the wall
   await expect(page.getByRole('region', { name: 'In the days after' })).toContainText('10:00');
 });
