@@ -15,7 +15,7 @@ import {
   type Shown,
   type Stuck,
 } from './probe.js';
-import { Z80 } from './sample.js';
+import { MODEL_SD, Z80 } from './sample.js';
 import { setupOf } from './setup.js';
 
 /** What a thermometer on the rack read: seconds after the door closed, °C. */
@@ -58,7 +58,7 @@ export interface Forecast {
  * What is not known of a bake beforehand, one sigma: the oven's bias, K, heat transfer, ln, and what neither explains, ln of
  * time. Together they make a band about as wide as the prediction's own.
  */
-const SD = { biasK: 8, logSpeed: 0.13, model: 0.04 } as const;
+const SD = { biasK: 8, logSpeed: 0.13, model: MODEL_SD.unknown } as const;
 /** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
 const BIAS_LEFT = 0.85;
 /** However well a pace is known, a bake differs from the last one by this, ln. A judgement. */
@@ -185,7 +185,7 @@ interface Going {
   readonly fit: number;
 }
 /** Ways that are this much less likely than the likeliest, ln, are left out. */
-const NEGLIGIBLE = 8;
+const NEGLIGIBLE = 7;
 
 /**
  * When the middle will be done, from what a probe has read so far: every curve that the crumb may draw, in every time it
@@ -206,30 +206,41 @@ export function forecast(
   const list = thinned(readings, Math.max(60, GRAIN * likelyS));
   const now = [...readings, ...rack].reduce((m, r) => Math.max(m, Number.isFinite(r.s) ? r.s : 0), 0);
   const bias = biasBy(rack, plan);
-  const before = timeBy(bias, plan);
+  const prior = timeBy(bias, plan);
   // one weight for each stretch in which errors are alike, however many readings fall into it
   const stretch = (r: ProbeReading): number => Math.floor(r.s / (ALIKE * likelyS));
   const together = new Map<number, number>();
   for (const r of list) together.set(stretch(r), (together.get(stretch(r)) ?? 0) + 1);
-  const share = list.map((r) => Math.exp((r.s - now) / (RECENT * likelyS)) / (together.get(stretch(r)) ?? 1));
+  const share = Float64Array.from(
+    list,
+    (r) => Math.exp((r.s - now) / (RECENT * likelyS)) / (together.get(stretch(r)) ?? 1),
+  );
   const aroundC = aroundStem(plan, now);
   const ways = waysOf(list, plan, aroundC);
+  const n = list.length;
+  const readC = Float64Array.from(list, (r) => r.c);
+  const [centreC, meanC] = [new Float64Array(n), new Float64Array(n)];
   const going: Going[] = [];
   let best = -Infinity;
   for (const z of TIMES) {
-    const endS = likelyS * Math.exp(before.mean + z * before.sd);
+    const endS = likelyS * Math.exp(prior.mean + z * prior.sd);
     for (const bent of BENT) {
       const power = Math.exp(bent * BENT_SD);
       const places = list.map((r) => placeOn(r.s, endS, power));
       for (const curve of plan.curves) {
-        const centre = places.map((x) => readAt(curve.centreC, x));
-        const mean = places.map((x) => readAt(curve.meanC, x));
+        const before = -0.5 * z * z - 0.5 * bent * bent - curve.cost;
+        if (before <= best - NEGLIGIBLE) continue;
+        for (let i = 0; i < n; i++) {
+          centreC[i] = readAt(curve.centreC, places[i] as number);
+          meanC[i] = readAt(curve.meanC, places[i] as number);
+        }
         for (const shown of ways) {
-          let fit = -0.5 * z * z - 0.5 * bent * bent - curve.cost - shown.cost;
-          for (let i = 0; i < list.length && fit > best - NEGLIGIBLE; i++) {
-            const foretold = shownBy(shown, plan.doneC, aroundC, centre[i] as number, mean[i] as number);
-            const off = Math.min(ROBUST, Math.abs((list[i] as ProbeReading).c - foretold) / OFF_K);
-            fit -= 0.5 * off * off * (share[i] as number);
+          let fit = before - shown.cost;
+          // the last readings say most
+          for (let i = n - 1; i >= 0 && fit > best - NEGLIGIBLE; i--) {
+            const off =
+              Math.abs((readC[i] as number) - shownBy(shown, centreC[i] as number, meanC[i] as number)) / OFF_K;
+            fit -= 0.5 * (off > ROBUST ? ROBUST * ROBUST : off * off) * (share[i] as number);
           }
           if (fit <= best - NEGLIGIBLE) continue;
           best = Math.max(best, fit);
@@ -253,10 +264,10 @@ export function forecast(
   return {
     minutes,
     leftMin: band(left(minutes.low), left(minutes.typical), left(minutes.high)),
-    ...causes(ends, total, bias, before, plan),
+    ...causes(ends, total, bias, prior, plan),
     offCentre: off / total,
     used: list.length,
-    path: pathOf(going, best, plan, aroundC, minutes.high),
+    path: pathOf(going, best, minutes.high),
     words: wordsFor(minutes, now, list.length + rack.filter((r) => r.s >= RACK_FROM_S).length),
   };
 }
@@ -289,13 +300,7 @@ function causes(
 const DRAWN = 96;
 
 /** What the probe would show, minute by minute: over ways drawn evenly by their weight. */
-function pathOf(
-  going: readonly Going[],
-  best: number,
-  plan: ForecastPlan,
-  aroundC: number,
-  untilMin: number,
-): { min: number; c: Band }[] {
+function pathOf(going: readonly Going[], best: number, untilMin: number): { min: number; c: Band }[] {
   const total = going.reduce((s, x) => s + Math.exp(x.fit - best), 0);
   const drawn: Going[] = [];
   let sum = 0;
@@ -308,7 +313,7 @@ function pathOf(
     c: spread(
       drawn.map(({ curve, power, shown, endS }) => {
         const x = placeOn(60 * min, endS, power);
-        const c = shownBy(shown, plan.doneC, aroundC, readAt(curve.centreC, x), readAt(curve.meanC, x));
+        const c = shownBy(shown, readAt(curve.centreC, x), readAt(curve.meanC, x));
         return { x: c, w: 1, sd: NOISE_K };
       }),
     ),

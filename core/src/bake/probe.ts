@@ -7,8 +7,8 @@ export interface ProbeReading {
 }
 
 /** Where the probe may be, from the coldest spot to the average of the crumb; how much less likely, in ln, all the way off is. */
-const OFF_COSTS = 4;
-const OFF = [0, 0.08, 0.16, 0.25, 0.35, 0.5] as const;
+const OFF_COSTS = 2.5;
+const OFF = [0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.35, 0.45] as const;
 /** The share of what a probe shows that its stem brings in from the oven; the last is e^`STEM_COSTS` less likely. Judgements. */
 const STEM = [0, 0.012, 0.024, 0.036] as const;
 const STEM_COSTS = 0.9;
@@ -46,13 +46,16 @@ export interface Stuck {
   readonly stages: readonly OvenStage[];
 }
 
-/** How a probe may show something else than the middle: off it, heat from its stem, a batter that went in warmer or colder. */
+/**
+ * How a probe may show something else than the middle: off it, heat from its stem, a batter that went in warmer or colder.
+ * What it shows is straight in both temperatures of the crumb, the middle's and the mean.
+ */
 export interface Shown {
-  readonly stem: number;
-  /** What is still to be gained at any time, as a share of what the curve has. */
-  readonly toGain: number;
   readonly off: number;
   readonly cost: number;
+  readonly baseC: number;
+  readonly ofCentre: number;
+  readonly ofMean: number;
 }
 
 /** The ways a probe may show the crumb, from its first readings: what it shows too much, the stem brings in or the batter had. */
@@ -63,14 +66,22 @@ export function waysOf(list: readonly ProbeReading[], stuck: Stuck, aroundC: num
     const warmer = showed === null ? 0 : (showed - stem * aroundC) / (1 - stem) - stuck.startC;
     const believed = Math.abs(warmer) <= STARTS_K ? warmer : 0;
     const cost = (STEM_COSTS * i) / (STEM.length - 1) + 0.5 * Math.min(ROBUST, Math.abs(warmer) / START_SD) ** 2;
+    // what is still to be gained at any time, as a share of what the curve has
     const toGain = (stuck.doneC - stuck.startC - believed) / (stuck.doneC - stuck.startC);
-    return OFF.map((off) => ({ stem, toGain, off, cost: cost + OFF_COSTS * off }));
+    const crumb = (1 - stem) * toGain;
+    return OFF.map((off) => ({
+      off,
+      cost: cost + OFF_COSTS * off,
+      baseC: (1 - stem) * stuck.doneC * (1 - toGain) + stem * aroundC,
+      ofCentre: crumb * (1 - off),
+      ofMean: crumb * off,
+    }));
   });
 }
 
-/** What the probe shows where a curve's middle and mean are at these temperatures. */
-export const shownBy = (w: Shown, doneC: number, aroundC: number, centre: number, mean: number): number =>
-  (1 - w.stem) * (doneC - (doneC - (1 - w.off) * centre - w.off * mean) * w.toGain) + w.stem * aroundC;
+/** What the probe shows where a curve's middle and mean are at these temperatures, °C. */
+export const shownBy = (w: Shown, centreC: number, meanC: number): number =>
+  w.baseC + w.ofCentre * centreC + w.ofMean * meanC;
 
 /** What is around the stem of a probe after so many seconds, °C. */
 export const aroundStem = (stuck: Stuck, s: number): number => stageAt(stuck.stages, s).ovenC - STEM_K;
