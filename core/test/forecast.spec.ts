@@ -75,6 +75,18 @@ describe('the forecast from a probe', () => {
     }
   });
 
+  it('does not call a cake done that is far from it, in an oven that was never hot', () => {
+    for (const { b, plan } of matched.slice(0, 3))
+      for (const times of [1.5, 2.5]) {
+        const slow = b.readings
+          .map((r) => ({ s: times * r.s, c: r.c }))
+          .filter((r) => r.s < 0.65 * times * 60 * b.doneMin);
+        const f = forecast(slow, plan);
+        if (times < 2) expect(f.minutes.typical).toBeGreaterThan(1.15 * plan.minutes.likely);
+        expect(f.words).toMatch(/min more|far from done/);
+      }
+  });
+
   it('draws the way it foretells: through what was read, up to the end', () => {
     const { b, plan } = matched[1] as (typeof matched)[0];
     const read = upTo(b, 0.6);

@@ -64,8 +64,8 @@ const BIAS_LEFT = 0.85;
 /** However well a pace is known, a bake differs from the last one by this, ln. A judgement. */
 const LEAST_LOG_SPEED = 0.08;
 
-/** Times that are tried, in sigmas of what is not known, the likeliest first. */
-const TIMES = Array.from({ length: 31 }, (_, i) => (i % 2 === 0 ? i : -i - 1) / 10);
+/** Times that are tried, in sigmas of what is not known, the likeliest first: further out late, as where the oven was not on. */
+const TIMES = Array.from({ length: 41 }, (_, i) => i / 5 - 3).sort((a, b) => Math.abs(a) - Math.abs(b));
 /** A curve's time may be bent by a power, this far on either side, ln; one sigma. A judgement. */
 const BENT_SD = 0.1;
 const BENT = [-1.2, 0, 1.2] as const;
@@ -268,7 +268,13 @@ export function forecast(
     offCentre: off / total,
     used: list.length,
     path: pathOf(going, best, minutes.high),
-    words: wordsFor(minutes, now, list.length + rack.filter((r) => r.s >= RACK_FROM_S).length),
+    words: wordsFor(
+      minutes,
+      now,
+      list,
+      plan,
+      rack.some((r) => r.s >= RACK_FROM_S),
+    ),
   };
 }
 
@@ -320,9 +326,16 @@ function pathOf(going: readonly Going[], best: number, untilMin: number): { min:
   }));
 }
 
-function wordsFor(m: Band, now: number, n: number): string {
+/** A reading this long ago, s, says nothing of now; one this far below doneness, K, is of a middle that is not done. */
+const OLD_S = 180;
+const RAW_K = 10;
+
+function wordsFor(m: Band, now: number, list: readonly ProbeReading[], plan: ForecastPlan, byRack: boolean): string {
   const [a, b] = [Math.max(0, m.low - now / 60), Math.max(0, m.high - now / 60)];
-  if (n === 0) return 'nothing read yet';
+  if (list.length === 0 && !byRack) return 'nothing read yet';
+  const last = list.at(-1);
+  if (b < 1.5 && last && now - last.s < OLD_S && last.c < plan.doneC - RAW_K)
+    return 'far from done: look at the oven';
   if (b < 1.5) return 'done, or nearly';
   const [lo, hi] = [Math.floor(a), Math.ceil(b)];
   return lo === hi ? `${hi} min more` : `${lo}–${hi} min more`;
