@@ -334,8 +334,7 @@ function wordsFor(m: Band, now: number, list: readonly ProbeReading[], plan: For
   const [a, b] = [Math.max(0, m.low - now / 60), Math.max(0, m.high - now / 60)];
   if (list.length === 0 && !byRack) return 'nothing read yet';
   const last = list.at(-1);
-  if (b < 1.5 && last && now - last.s < OLD_S && last.c < plan.doneC - RAW_K)
-    return 'far from done: look at the oven';
+  if (b < 1.5 && last && now - last.s < OLD_S && last.c < plan.doneC - RAW_K) return 'far from done: look at the oven';
   if (b < 1.5) return 'done, or nearly';
   const [lo, hi] = [Math.floor(a), Math.ceil(b)];
   return lo === hi ? `${hi} min more` : `${lo}–${hi} min more`;
