@@ -25,7 +25,7 @@ test('a faulty formula is put right by keys alone, kept with its reasons, and go
   await expect(soda).toHaveValue('7.6');
 
   await page.keyboard.press('a');
-  await expect(offer(page)).toBeVisible();
+  await expect(offer(page).getByRole('button', { name: 'keep it' })).toBeFocused();
   const kept = await soda.inputValue();
   await page.keyboard.press('Enter');
   await expect(offer(page)).toBeHidden();
