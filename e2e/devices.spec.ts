@@ -50,6 +50,15 @@ for (const [name, width, height] of [
     // what is asked is in reach without scrolling
     await page.getByRole('button', { name: 'scale, probe' }).click();
     await expect(page.getByRole('button', { name: /^scale all by 1\./ })).toBeInViewport({ ratio: 1 });
+    await expect
+      .poll(async () => {
+        const [said, keys] = [
+          await now(page).locator('.say').boundingBox(),
+          await now(page).locator('.acts').boundingBox(),
+        ];
+        return (said?.y ?? 0) + (said?.height ?? 9999) <= (keys?.y ?? 0) + 1;
+      })
+      .toBe(true);
     await page.getByRole('button', { name: /^scale all by 1\./ }).click();
     await page.getByRole('button', { name: 'scale, probe' }).click();
     await expect(page.locator('.kind')).toContainText(/weigh, 2 of/);
@@ -70,7 +79,7 @@ for (const [name, width, height] of [
     await expect(page.locator('.kind')).toContainText(/weigh, 3 of .*simulated scale/s);
 
     // both into the oven, time runs
-    await bothIntoOven(page, async () => undefined);
+    await bothIntoOven(page);
     const withProbe = page.locator('orvin-wait-part .probe');
     // it is in the one that went in first; stick it into this one if it is not
     const stick = page.getByRole('button', { name: 'the probe is in it' });

@@ -87,6 +87,51 @@ describe('the forecast from a probe', () => {
       }
   });
 
+  it('begins narrower in an oven that is known, and ends no narrower than it is itself off by', () => {
+    const input = inputs[0] as BakeInput;
+    const known = { speed: 1, biasC: 0, sdLog: 0.05, timeSd: 0.08, used: 3, words: '', doubts: [] };
+    const width = (p: ForecastPlan): number => Math.log(p.minutes.late / p.minutes.early);
+    const calibrated = forecastPlan({ ...input, calibration: known }, kitchen) as ForecastPlan;
+    expect(width(calibrated)).toBeLessThan(0.95 * width(plans[0] as ForecastPlan));
+    for (const { b, plan } of matched.slice(0, 3)) {
+      const { low, typical, high } = forecast(b.readings, plan).minutes;
+      expect(low).toBeLessThan(typical);
+      expect(high).toBeGreaterThan(typical);
+      expect((high - low) / typical).toBeGreaterThan(0.07);
+    }
+  });
+
+  it('says what the time says of bias and of heat, and the two agree with it', () => {
+    for (const { b, plan } of matched.slice(0, 6)) {
+      const f = forecast(upTo(b, 0.9), plan);
+      const sooner = f.minutes.typical < plan.minutes.likely;
+      // a bake that is done sooner has a hotter oven, or heat that comes faster, and as likely as not some of both
+      if (Math.abs(Math.log(f.minutes.typical / plan.minutes.likely)) < 0.03) continue;
+      expect(f.biasC.typical > 0).toBe(sooner);
+      expect(f.speed.typical > 1).toBe(sooner);
+      for (const band of [f.biasC, f.speed]) {
+        expect(band.low).toBeLessThan(band.typical);
+        expect(band.typical).toBeLessThan(band.high);
+      }
+    }
+  });
+
+  it('takes nothing from what cannot be a reading', () => {
+    const plan = plans[0] as ForecastPlan;
+    const { minutes } = forecast([], plan);
+    for (const r of [
+      { s: NaN, c: 40 },
+      { s: -60, c: 40 },
+      { s: 600, c: 400 },
+      { s: 600, c: -60 },
+    ]) {
+      const f = forecast([r], plan);
+      expect(f.used).toBe(0);
+      expect(f.words).toBe('nothing read yet');
+      expect(Math.abs(f.minutes.typical - minutes.typical)).toBeLessThan(0.2);
+    }
+  });
+
   it('draws the way it foretells: through what was read, up to the end', () => {
     const { b, plan } = matched[1] as (typeof matched)[0];
     const read = upTo(b, 0.6);

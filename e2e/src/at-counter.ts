@@ -22,14 +22,14 @@ export async function onTo(page: Page, what: RegExp): Promise<void> {
   throw new Error(`${what.source} did not come`);
 }
 
-/** Goes on until two bakes are in the oven; what of each is done when it is. */
-export async function bothIntoOven(page: Page, inOven: () => Promise<void>): Promise<void> {
+/** Goes on until two bakes are in the oven; what is to be looked at in each, is. */
+export async function bothIntoOven(page: Page, inOven?: () => Promise<void>): Promise<void> {
   const seen = new Set<string>();
   for (let i = 0; i < 150; i++) {
     if (!/^\s*Bake at/.test(await now(page).innerText())) await touch(page, go(page));
     else {
       const title = await page.locator('.tab.on b').innerText();
-      if (!seen.has(title)) await inOven();
+      if (!seen.has(title)) await inOven?.();
       seen.add(title);
       if (seen.size === 2) return;
       await touch(page, page.locator('.tab:not(.on)'));

@@ -118,7 +118,8 @@ const timeBy = (bias: Normal, plan: ForecastPlan): Normal => ({
   sd: Math.hypot(plan.perK * bias.sd, plan.perSpeed * plan.sd.logSpeed, SD.model),
 });
 
-const own = (left: number, whole: number): number => Math.max(0.4, Math.hypot(LEFT_SD * Math.max(0, left), WHOLE_SD * whole)); // prettier-ignore
+/** The forecast's own error of a bake's minutes, one sigma, min. */
+const ownSd = (left: number, whole: number): number => Math.max(0.4, Math.hypot(LEFT_SD * Math.max(0, left), WHOLE_SD * whole)); // prettier-ignore
 
 /**
  * What a bake's forecast starts from; the curves take the model some forty runs. A second or two for a loaf; it belongs
@@ -259,7 +260,7 @@ export function forecast(
     off += w * x.shown.off;
   }
   const ends = [...weights].sort(([a], [b]) => a - b);
-  const minutes = spread(ends.map(([x, w]) => ({ x, w, sd: own(x - now / 60, x) })));
+  const minutes = spread(ends.map(([x, w]) => ({ x, w, sd: ownSd(x - now / 60, x) })));
   const left = (x: number): number => Math.max(0, x - now / 60);
   return {
     minutes,
@@ -334,7 +335,7 @@ function wordsFor(m: Band, now: number, list: readonly ProbeReading[], plan: For
   const [a, b] = [Math.max(0, m.low - now / 60), Math.max(0, m.high - now / 60)];
   if (list.length === 0 && !byRack) return 'nothing read yet';
   const last = list.at(-1);
-  if (b < 1.5 && last && now - last.s < OLD_S && last.c < plan.doneC - RAW_K) return 'far from done: look at the oven';
+  if (b < 1.5 && last && now - last.s < OLD_S && last.c < plan.doneC - RAW_K) return 'far from done, look at the oven';
   if (b < 1.5) return 'done, or nearly';
   const [lo, hi] = [Math.floor(a), Math.ceil(b)];
   return lo === hi ? `${hi} min more` : `${lo}–${hi} min more`;

@@ -39,9 +39,11 @@ describe('the counter with a scale', () => {
       await spoken.rest(400 + Math.round(1.1 * grams), 2.2);
       await work.until(() => work.text().includes('too much') && work.text().includes('scale all by 1.10'));
       expect(work.key.disabled).toBeTrue();
+      expect(work.key.textContent).toContain('choose above');
       await spoken.rest(400 + grams);
       await work.until(() => weighed().length === 1);
       expect(weighed()[0]).toEqual(jasmine.objectContaining({ itemId: first?.itemId, grams, by: 'scale' }));
+      expect(work.key.textContent).not.toContain('choose above');
       // the next begins where that one ended
       const wanted = Number(/of (\d+) g in/.exec(work.text())?.[1]);
       await spoken.rest(400 + grams + wanted);
