@@ -198,5 +198,24 @@ export const shapes = [
   { id: 'slab', name: 'cut from a slab' },
 ] as const;
 export { merge3, same } from './formula/merge.js';
-export { outcomes, type BakeRecord, type Observed, type Outcome } from './log/types.js';
-export { knownFrom, teaching } from './log/learn.js';
+export { outcomes, type BakeRecord, type Observed, type Outcome, type Result, type Trial } from './log/types.js';
+export { goodness, markScales, offBest, type Mark as MarkStep, type MarkId, type Marks, type MarkScale } from './log/marks.js';
+export { symptomIds, symptomName, symptoms, type SymptomId } from './log/symptoms.js';
+export {
+  inputOf,
+  learn,
+  reckonBake,
+  reckonKey,
+  teaches,
+  type Lesson,
+  type LogDoubt,
+  type LogErrors,
+  type Told,
+} from './log/learn.js';
+export { reckon, type Reckoned } from './bake/reckon.js';
+export { calibrationFor, knownOf, learnedOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
+export { diagnose, type DiagnosedBake, type Diagnosis, type Evidence, type LikelyCause } from './diagnose/diagnose.js';
+export { followUp, type FollowUp } from './diagnose/history.js';
+export { causes, causeOf, type Cause, type CauseId } from './diagnose/causes.js';
+export type { Check } from './diagnose/tests.js';
+export type { NextTry } from './diagnose/next.js';

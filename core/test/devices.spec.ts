@@ -1,5 +1,5 @@
 import type { Happening, MadeBake, Making, Step } from '../src/index.js';
-import { alarmsOf, counting, defaultKitchen, doneTasks, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, takenUp, teaching, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
+import { alarmsOf, counting, defaultKitchen, doneTasks, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, takenUp, teaches, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
 import { checkMaking } from '../src/format/index.js';
 import { demo, madeOf } from './support/make.js';
 
@@ -107,7 +107,7 @@ describe('what devices add to a making', () => {
     const record = { ovenId: 'big', outcome: 'good', minutes: 20, at: t0 } as BakeRecord;
     const observed = { beganAt: t0, intoOvenAt: t0, weighed: [], added: [], skipped: [], ovenReadings: [] };
     const with_ = (simulated: ('scale' | 'probe' | 'clock')[]): BakeRecord => ({ ...record, observed: { ...observed, simulated } }); // prettier-ignore
-    const of = (r: BakeRecord): number => teaching([r], 'big').length;
+    const of = (r: BakeRecord): number => Number(teaches(r));
     expect([record, with_(['scale'])].map(of)).toEqual([1, 1]);
     expect([with_(['probe']), with_(['scale', 'clock'])].map(of)).toEqual([0, 0]);
   });

@@ -25,6 +25,10 @@ export interface Calibration {
   /** One sigma of ln(time) for a prediction made with it. */
   readonly timeSd: number;
   readonly used: number;
+  /** K by which this baker takes it out warmer in the middle than the family's temperature. */
+  readonly doneK?: number;
+  /** From the log (`calibrationFor`): `timeSd` is then all that is unsure, and samples only give a range its shape. */
+  readonly learned?: boolean;
   readonly words: string;
   /** Observations that no plausible oven explains. */
   readonly doubts: readonly string[];

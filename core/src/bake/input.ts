@@ -2,6 +2,7 @@ import { assess, type Assessment } from '../balance/assess.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
 import type { TinFit } from '../tin/fit.js';
+import { learnedFactor } from './learned.js';
 import type { BakeInput } from './predict.js';
 
 /** Mass fractions of a batter that conduct, store and colour: all water, all fat, sugar, milk's and egg's solids. */
@@ -47,7 +48,8 @@ export function bakeInputOf(
     ...(formula.bake?.stages && { stages: formula.bake.stages }),
     ...(formula.bake?.hotTin && { hotTin: true }),
     ...(composition && { composition }),
-    densityGPerMl: a.batter.densityGPerMl,
+    densityGPerMl: a.batter.densityGPerMl * learnedFactor(kitchen, 'dense', formula.id),
     rise: fit.rise,
+    formulaId: formula.id,
   };
 }

@@ -1,6 +1,6 @@
 import { familyOf } from '../balance/families.js';
 import type { Problem } from '../errors.js';
-import type { BakeStage, FamilyId, Kitchen, Tin } from '../formula/types.js';
+import type { BakeStage, FamilyId, Kitchen, Rack, Tin } from '../formula/types.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
 import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
 import { browningWords, type Browning } from './browning.js';
@@ -9,6 +9,7 @@ import { allStages } from './stages.js';
 import { degreesIn } from '../quantity/degrees.js';
 import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
+import { calibrationFor, learnedFactor, placeOf } from './learned.js';
 import { rangeFrom, sampleTimes, Z80 } from './sample.js';
 import { setupOf } from './setup.js';
 
@@ -31,6 +32,10 @@ export interface BakeInput {
   readonly ovenC: number;
   readonly fan?: boolean;
   readonly ovenId?: string;
+  /** Where it stands in the oven; the middle when left out. */
+  readonly rack?: Rack;
+  /** Whose batter it is, for what the log has taught of it. */
+  readonly formulaId?: string;
   readonly startC?: number;
   /** What the oven has really reached when the tin goes in, °C; when left out, the dial. */
   readonly ovenReachedC?: number;
@@ -146,7 +151,7 @@ const fatal = new Set([
 export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction {
   const problems = problemsOf(input, kitchen);
   if (problems.some((x) => fatal.has(x.id))) return nothing(problems);
-  const calibration = input.calibration ?? (input.known ? calibrate([statedBake(input, input.known)], kitchen) : null);
+  const calibration = calibrationOf(input, kitchen);
   const asked: BakeInput = calibration ? { ...input, calibration } : input;
   const setup = setupOf(asked, kitchen);
   const run = simulate(setup, { section: input.section ?? false });
@@ -175,7 +180,7 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     plan: planOf(run, minutes, familyOf(input.family), known, allStages(input), kitchen),
     heatAdvice: heatAdvice(run, input.tin.material, kitchen),
     section: run.section,
-    lossPct: run.lossPct,
+    lossPct: run.lossPct * learnedFactor(kitchen, 'loss', input.formulaId),
     batterMm: run.batterMm,
     problems: [
       ...problems,
@@ -187,6 +192,14 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
       })),
     ],
   };
+}
+
+/** What is given, what a learned kitchen knows of it, or what the time that was stated for it says. */
+function calibrationOf(input: BakeInput, kitchen: Kitchen | undefined): Calibration | null {
+  if (input.calibration) return input.calibration;
+  const known = input.known ? statedBake(input, input.known) : null;
+  if (kitchen?.learned) return calibrationFor(placeOf(input, kitchen), known, kitchen);
+  return known ? calibrate([known], kitchen) : null;
 }
 
 /** How sure a time is, as a figure and in words. */

@@ -90,8 +90,10 @@ export function rangeFrom(likely: number, logs: readonly number[], calibration: 
     return a + (b - a) * (x - i);
   };
   const model = known ? MODEL_SD.known : MODEL_SD.unknown;
-  const low = Math.hypot(Math.max(0, -at(0.1)) / Z80, model);
-  const high = Math.hypot(Math.max(0, at(0.9)) / Z80, model);
+  const [down, up] = [Math.hypot(Math.max(0, -at(0.1)) / Z80, model), Math.hypot(Math.max(0, at(0.9)) / Z80, model)];
+  // what the log leaves unsure is known as a whole; the samples say how it lies on either side
+  const whole = calibration?.learned ? (2 * calibration.timeSd) / (down + up) : 1;
+  const [low, high] = [whole * down, whole * up];
   return {
     early: likely * Math.exp(-Z80 * low),
     likely,

@@ -49,7 +49,7 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
     fat: parts?.fat ?? usual.fat,
     startC: input.startC ?? kitchen?.roomC ?? 21,
     // water boils 1 °C lower for each 300 m, and the crumb's end point with it
-    doneC: middle(family.doneC) - altitudeM / 300,
+    doneC: middle(family.doneC) - altitudeM / 300 + (input.calibration?.doneK ?? 0),
     stages,
     ...(input.ovenReachedC !== undefined && { reachedC: input.ovenReachedC + bias }),
     ...(input.hotTin && { tinC: Math.min(input.ovenC, input.ovenReachedC ?? Infinity) + bias - WHILE_FILLED_K }),

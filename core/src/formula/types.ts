@@ -269,9 +269,22 @@ export interface Oven {
   readonly rackMm?: readonly [number, number];
 }
 
-/** What the log has taught about this kitchen; see `log/learn.ts`. */
+/** Where in the oven a tin stands. */
+export const racks = ['top', 'middle', 'bottom'] as const;
+export type Rack = (typeof racks)[number];
+
+/**
+ * What the log has taught about this kitchen (`log/learn.ts`), as a joint normal distribution: means and covariances
+ * of named parameters, all 0 when nothing is known. `bake/learned.ts` says what the names stand for and uses them.
+ */
 export interface Learned {
-  readonly ovens: Readonly<Record<string, { readonly speed: number; readonly sdLog: number; readonly bakes: number }>>;
+  readonly keys: readonly string[];
+  readonly mean: readonly number[];
+  readonly cov: readonly (readonly number[])[];
+  /** How many bakes speak of each parameter. */
+  readonly bakes: readonly number[];
+  /** One sigma of ln(time) from bake to bake, which nothing explains. */
+  readonly noise: number;
 }
 
 export interface Kitchen {
@@ -303,6 +316,8 @@ export interface Kitchen {
   readonly prices: Readonly<Record<string, { readonly price: number; readonly perG: number }>>;
   readonly stock: Readonly<Record<string, number>>;
   readonly learned?: Learned;
+  /** From when on a learned parameter was to be learned anew, by its name; instants, ms since 1970. */
+  readonly forgotten?: Readonly<Record<string, number>>;
   readonly locale: {
     readonly language: string;
     readonly currency: string;

@@ -1,7 +1,9 @@
 import type { BakeInput } from '../bake/predict.js';
-import type { BakeStage, FamilyId, TinUse } from '../formula/types.js';
+import type { BakeStage, FamilyId, Rack, TinUse } from '../formula/types.js';
+import type { Marks } from './marks.js';
+import type { SymptomId } from './symptoms.js';
 
-/** How a bake came out, from the baker's own eyes: one word, and the marks that explain it. */
+/** How a bake came out, in one word; `marks` and `symptoms` say more. */
 export type Outcome = 'good' | 'fine' | 'under' | 'over' | 'sunk' | 'dense' | 'dry';
 
 /** What was seen while it was made. */
@@ -24,6 +26,29 @@ export interface Observed {
   readonly filled?: readonly number[];
   /** What was simulated, for trying out; a simulated bake teaches nothing of a real oven. */
   readonly simulated?: readonly ('scale' | 'probe' | 'clock')[];
+}
+
+/** What was found when it was out. Everything may be left away; what is there was measured or seen by the baker. */
+export interface Result {
+  /** Height in the middle and at the edge when cool, mm. */
+  readonly heightMm?: number;
+  readonly edgeMm?: number;
+  /** What the cake out of one tin (all its cups together) weighed when it came out, g. */
+  readonly outG?: number;
+  /** What a thermometer read in the middle when it was taken out, °C. */
+  readonly centreC?: number;
+  /** A measure filled level with batter, and what that weighed. */
+  readonly cup?: { readonly ml: number; readonly g: number };
+  readonly marks?: Marks;
+  readonly symptoms?: readonly SymptomId[];
+}
+
+/** A bake that tries what a diagnosis advised. */
+export interface Trial {
+  /** The bake that was diagnosed, the cause it named, and the one change. */
+  readonly from: string;
+  readonly cause: string;
+  readonly words: string;
 }
 
 /** One bake as it went. Times are minutes in the oven until it was taken out. */
@@ -49,6 +74,8 @@ export interface BakeRecord {
   /** Batter in one tin, g. */
   readonly batterG: number;
   readonly ovenId: string;
+  /** Where it stood; the middle when left out. */
+  readonly rack?: Rack;
   readonly ovenC: number;
   readonly fan: boolean;
   /** What was predicted then; null when nothing was. */
@@ -58,6 +85,14 @@ export interface BakeRecord {
   readonly notes: string;
   /** What was seen at the counter; absent in bakes that were logged by hand. */
   readonly observed?: Observed;
+  readonly result?: Result;
+  /** How many times the formula as written it was; 1 when left out. */
+  readonly factor?: number;
+  /** Ids of photos, kept beside the log. */
+  readonly photos?: readonly string[];
+  readonly trial?: Trial;
+  /** The series of small batches it belongs to, and its label there. */
+  readonly experiment?: { readonly id: string; readonly label: string };
   /** Left out of learning, at the baker's wish. */
   readonly excluded?: boolean;
 }

@@ -3,6 +3,7 @@ import type { Problem } from '../errors.js';
 import type { Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { weigh } from '../balance/weigh.js';
+import { learnedFactor } from '../bake/learned.js';
 import { densityOf } from '../balance/totals.js';
 import { areaAt, capacityFactor, capacityOf, heightFor, outlineOf, tinProblems, volumeTo } from './geometry.js';
 
@@ -102,7 +103,7 @@ export function fitWith(formula: Formula, fit: TinFit, batterG: number, kitchen:
   return fitOne(fit.tin, fit.count, batterG, b.density, b.rise, b.family, formula.bake?.ovenC);
 }
 
-/** What a formula's batter is, for any tin: weight, density, and how far it rises. */
+/** What a formula's batter is, for any tin: weight, density, and how far it rises; as the log has taught, if it has. */
 export function batterOf(
   formula: Formula,
   kitchen: Kitchen,
@@ -111,8 +112,8 @@ export function batterOf(
   const family = familyOf(formula.family);
   return {
     batterG: w.totals.batterG,
-    density: densityOf(w.totals, family),
-    rise: riseOf(family, w.lift.mmolPer100gBase.typical, w.lift.target),
+    density: densityOf(w.totals, family) * learnedFactor(kitchen, 'dense', formula.id),
+    rise: Math.max(1.02, riseOf(family, w.lift.mmolPer100gBase.typical, w.lift.target) * learnedFactor(kitchen, 'rise', formula.id)), // prettier-ignore
     family,
   };
 }

@@ -1,19 +1,22 @@
 import {
   bakeInputOf,
-  calibrate,
+  calibrationFor,
   convertBake,
   divideAlike,
   earliestServe,
   forecast,
   forecastPlan,
+  learn,
+  placeOf,
   planDay,
   predictBake,
   rankTins,
+  reckonBake,
   sampleTimes,
 } from '@orvin/core';
 import { readRecipe, recipeTexts } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
-import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen } from '@orvin/core';
+import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake } from '@orvin/core';
 import type { Jobs } from './jobs';
 
 const QUARTER = 15 * 60_000;
@@ -38,16 +41,20 @@ function begunOf(input: BakeInput, kitchen: Kitchen): Begun | null {
   return both;
 }
 
+/** A bake with what the log and its stated time say of it. */
+const calibrated = (input: BakeInput, kitchen: Kitchen, stated: KnownBake | null = null): BakeInput =>
+  input.calibration ? input : { ...input, calibration: calibrationFor(placeOf(input, kitchen), stated, kitchen) };
+
 const jobs: Jobs = {
-  predict: (input, kitchen) => {
-    const p = predictBake(input, kitchen);
+  predict: (input, kitchen, stated) => {
+    const p = predictBake(calibrated(input, kitchen, stated), kitchen);
     return p.section ? transfer(p, [p.section.frames.buffer as ArrayBuffer]) : p;
   },
   sample: (input, kitchen, from, to) => sampleTimes(input, kitchen, from, to),
   choices: (formula, tins, kitchen) =>
     rankTins(formula, tins, kitchen).map((choice) => ({ choice, input: bakeInputOf(formula, choice.fit, kitchen) })),
-  convert: (input, wanted, kitchen) => {
-    const c = convertBake(input, wanted, kitchen);
+  convert: (input, wanted, kitchen, stated) => {
+    const c = convertBake(calibrated(input, kitchen, stated), wanted, kitchen);
     const { prediction, ovenC } = c.suited;
     return {
       same: c.same.minutes,
@@ -57,7 +64,13 @@ const jobs: Jobs = {
       words: c.words,
     };
   },
-  alike: (inputs, kitchen) => divideAlike(inputs, kitchen),
+  alike: (inputs, kitchen, stated) =>
+    divideAlike(
+      inputs.map((i) => calibrated(i, kitchen, stated)),
+      kitchen,
+    ),
+  reckon: (bakes, kitchen) => bakes.map((b) => reckonBake(b, kitchen)),
+  learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
   read: (text, kitchen) => readRecipe(text, kitchen),
   texts: (text) => recipeTexts(text),
   forecast: (input, kitchen, readings, rack) => {
@@ -66,7 +79,6 @@ const jobs: Jobs = {
       known && { forecast: forecast(readings, known.plan, rack), expected: known.expected, doneC: known.plan.doneC }
     );
   },
-  calibrate: (known, kitchen) => calibrate(known, kitchen),
   plan: (bakes, kitchen, serveAt, now, options) =>
     planDay(bakes, kitchen, serveAt ?? soonest(bakes, kitchen, now, options), now, options),
 };

@@ -1,8 +1,8 @@
 import type {
   BakeInput,
   BakePrediction,
+  BakeRecord,
   Browning,
-  Calibration,
   DayBake,
   DayOptions,
   DayPlan,
@@ -10,8 +10,10 @@ import type {
   Formula,
   Kitchen,
   KnownBake,
+  Lesson,
   ProbeReading,
   RackReading,
+  Reckoned,
   Tin,
   TinChoice,
   Together,
@@ -40,17 +42,23 @@ export interface Foretold {
   readonly doneC: number;
 }
 
-/** What a worker can do; one job in, one result out, both plain values. */
+/**
+ * What a worker can do; one job in, one result out, both plain values. Where a bake is predicted, what the log has
+ * taught comes with the kitchen, and a formula's stated time beside it.
+ */
 export interface Jobs {
   /** With `section` in the input, the field of temperatures is handed over, not copied. */
-  predict(input: BakeInput, kitchen: Kitchen): BakePrediction;
+  predict(input: BakeInput, kitchen: Kitchen, stated?: KnownBake | null): BakePrediction;
   /** Samples `from` to `to` of a bake's time, for its range. */
   sample(input: BakeInput, kitchen: Kitchen, from: number, to: number): number[];
   /** The kit's tins with the formula in them, the best first. */
   choices(formula: Formula, tins: readonly Tin[], kitchen: Kitchen): KitChoice[];
-  convert(input: BakeInput, wanted: Browning | null, kitchen: Kitchen): Converted;
+  convert(input: BakeInput, wanted: Browning | null, kitchen: Kitchen, stated?: KnownBake | null): Converted;
   /** One batter over unlike tins, all done together. */
-  alike(inputs: readonly BakeInput[], kitchen: Kitchen): Together;
+  alike(inputs: readonly BakeInput[], kitchen: Kitchen, stated?: KnownBake | null): Together;
+  /** What the model says of logged bakes before anything was learned. */
+  reckon(bakes: readonly BakeRecord[], kitchen: Kitchen): (Reckoned | null)[];
+  learn(bakes: readonly BakeRecord[], reckoned: Readonly<Record<string, Reckoned | null>>, kitchen: Kitchen): Lesson;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen): RecipeDraft;
   /** The texts of the recipes in a file. */
@@ -62,7 +70,6 @@ export interface Jobs {
     readings: readonly ProbeReading[],
     rack: readonly RackReading[],
   ): Foretold | null;
-  calibrate(known: readonly KnownBake[], kitchen: Kitchen): Calibration;
   /** A day back from its serving time, or from the soonest it can be when there is none. */
   plan(bakes: readonly DayBake[], kitchen: Kitchen, serveAt: number | null, now: number, options: DayOptions): DayPlan;
 }

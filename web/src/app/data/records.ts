@@ -1,4 +1,4 @@
-import type { BakeRecord, Formula, Kitchen, TinUse } from '@orvin/core';
+import type { BakeRecord, Formula, Kitchen, Rack, Reckoned, TinUse } from '@orvin/core';
 import type { VersionRecord } from '@orvin/core/format';
 
 /** What a formula's document holds beside the formula: the tins it is being fitted to, and the lines that are locked. */
@@ -8,6 +8,9 @@ export interface Plan {
   readonly sharing?: 'fill' | 'depth' | 'together';
   /** What the oven has reached when it goes in, °C; when left out it is hot. */
   readonly ovenReachedC?: number;
+  /** The oven it is meant for, and where in it; the kitchen's first, and its middle, when left out. */
+  readonly ovenId?: string;
+  readonly rack?: Rack;
   /** Ids of items whose weight nothing but typing changes. */
   readonly locked?: readonly string[];
   /** Id of the version that the working copy goes on from. */
@@ -32,6 +35,38 @@ export interface MetaRecord {
 export interface BakeRow {
   readonly id: string;
   readonly bake: BakeRecord;
+  readonly revision: number;
+}
+
+/** A photo of a bake, made small when it came in; the bake names it. */
+export interface PhotoRecord {
+  readonly id: string;
+  readonly bakeId: string;
+  readonly type: string;
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: ArrayBuffer;
+}
+
+/** The same, small enough for a list. */
+export interface ThumbRecord {
+  readonly id: string;
+  readonly bakeId: string;
+  readonly type: string;
+  readonly bytes: ArrayBuffer;
+}
+
+/** What the bake model says of bakes that went in alike, before anything was learned; kept since it takes a while. */
+export interface ReckonedRecord {
+  readonly key: string;
+  readonly value: Reckoned | null;
+}
+
+/** A series of small batches. */
+export interface SeriesRow {
+  readonly id: string;
+  readonly at: number;
+  readonly series: unknown;
   readonly revision: number;
 }
 

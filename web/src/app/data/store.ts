@@ -1,8 +1,9 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, inject, signal } from '@angular/core';
 import { merge3, same, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
 import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';
+import { bakeList } from './bake-list';
 import { KitchenDatabase } from './database';
 import { Notices, storageTrouble } from './notices';
 import type { BakeRow, Command, MetaRecord, Plan, TableName, VersionRecord, WorkingRecord } from './records';
@@ -67,15 +68,20 @@ export class Store {
   private queue: Promise<unknown> = Promise.resolve();
 
   readonly working$ = this.live((db) => db.working.orderBy('updatedAt').reverse().toArray());
-  readonly bakes$: Observable<readonly BakeRecord[]> = this.live((db) =>
-    db.bakes.orderBy('bake.at').reverse().toArray(),
-  ).pipe(map((rows) => rows.map((r) => r.bake)));
+  /** All bakes, newest first. Only those that changed are read again. */
+  readonly bakes$: Observable<readonly BakeRecord[]> = bakeList(this.ready$).pipe(
+    shareReplay({ bufferSize: 1, refCount: true }),
+  );
   readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
   readonly kitchen$ = this.live((db) => db.meta.get('kitchen')).pipe(
     map((m) => m?.value as Kitchen | undefined),
     filter((k): k is Kitchen => k !== undefined),
     shareReplay(1),
   );
+
+  private readonly opened = signal<string | null>(null);
+  /** Name of the open kitchen's database; null when none is. */
+  readonly name = this.opened.asReadonly();
 
   get database(): KitchenDatabase {
     const db = this.open$.value;
@@ -93,12 +99,14 @@ export class Store {
     await db.open();
     const old = this.open$.value;
     this.open$.next(db);
+    this.opened.set(db.name);
     old?.close();
   }
 
   close(): void {
     this.open$.value?.close();
     this.open$.next(null);
+    this.opened.set(null);
   }
 
   /** Records as they are, and again after every change in this or another tab. */

@@ -1,12 +1,17 @@
-import { bakeInputOf, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
+import { bakeInputOf, fitTins, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
 
 /** What is known of a bake beside its formula and its tin. */
 export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {
   readonly ovenReachedC?: number;
+  readonly rack?: BakeRecord['rack'];
+  readonly result?: BakeRecord['result'];
+  readonly factor?: number;
 };
 
 /** A bake for the log, with what the batter was like, so that it is not taken for the oven's doing. */
 export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): BakeRecord {
+  // as reckoned, not as learned: learning starts from there again
+  const plain = fitTins(f, [{ tin: fit.tin, count: fit.count }], kitchen)[0] ?? fit;
   const input = bakeInputOf(f, fit, kitchen);
   return {
     id: crypto.randomUUID(),
@@ -14,7 +19,7 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
     title: f.title,
     family: f.family,
     densityGPerMl: input.densityGPerMl,
-    rise: fit.rise,
+    rise: plain.rise,
     ...(input.composition && { composition: input.composition }),
     ...(input.stages && { stages: input.stages }),
     ...(input.hotTin && { hotTin: true }),

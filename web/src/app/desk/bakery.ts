@@ -4,17 +4,13 @@ import {
   bakeInputOf,
   fitTins,
   fitWith,
-  knownFrom,
   same,
   scale,
   SAMPLES,
   statedSetting,
-  teaching,
   withRange,
   type BakeInput,
   type BakePrediction,
-  type BakeRecord,
-  type Calibration,
   type Formula,
   type Kitchen,
   type KnownBake,
@@ -26,8 +22,8 @@ import {
 import { combineLatest, concat, distinctUntilChanged, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
 import type { Outcome } from '../compute/pool';
-import { Store } from '../data/store';
 import { Desk } from './desk';
+import { Learning } from './learning';
 
 /** The formula in some tins: scaled, divided, and what the bake model needs to know of each. */
 export interface Placed {
@@ -60,18 +56,16 @@ export function place(
   };
 }
 
-/** Bakes that are known for a formula in an oven: its stated time in its own tin, and what the log holds. */
-export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRecord[]): KnownBake[] {
-  const out: KnownBake[] = knownFrom(teaching(bakes, kitchen.ovens[0]?.id ?? 'oven'));
+/** The bake that a formula's stated time speaks of, in its own tin; null when it states none. */
+export function statedOf(f: Formula, kitchen: Kitchen): KnownBake | null {
   const bake = statedSetting(f.bake);
   const fit = f.tins ? fitTins(f, f.tins, kitchen)[0] : undefined;
-  if (bake?.minutes && fit)
-    out.push({
-      input: { ...bakeInputOf({ ...f, bake }, fit, kitchen), batterG: bake.batterG ?? fit.batterG },
-      minutes: Math.sqrt(bake.minutes.early * bake.minutes.late),
-      kind: 'stated',
-    });
-  return out;
+  if (!bake?.minutes || !fit) return null;
+  return {
+    input: { ...bakeInputOf({ ...f, bake }, fit, kitchen), batterG: bake.batterG ?? fit.batterG },
+    minutes: Math.sqrt(bake.minutes.early * bake.minutes.late),
+    kind: 'stated',
+  };
 }
 
 /**
@@ -82,12 +76,13 @@ export function knownBakes(f: Formula, kitchen: Kitchen, bakes: readonly BakeRec
 export class Bakery {
   private readonly desk = inject(Desk);
   private readonly compute = inject(Compute);
-  private readonly store = inject(Store);
-  readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
+  private readonly learning = inject(Learning);
+  /** The kitchen with what the log has taught of it, as declared until that is known. */
+  private readonly kitchen = computed(() => this.learning.kitchen() ?? this.desk.kitchen(), { equal: same });
 
   readonly own = computed<Placed | null>(() => {
     const f = this.desk.formula();
-    return f?.tins && f.tins.length > 0 ? place(f, f.tins, this.desk.kitchen(), false) : null;
+    return f?.tins && f.tins.length > 0 ? place(f, f.tins, this.kitchen(), false) : null;
   });
   readonly targetTins = computed<readonly TinUse[]>(() => this.desk.plan().tins ?? this.desk.formula()?.tins ?? []);
   readonly sharing = computed(() => this.desk.plan().sharing ?? 'fill');
@@ -96,9 +91,7 @@ export class Bakery {
       const f = this.desk.formula();
       const tins = this.targetTins();
       const sharing = this.sharing();
-      return f && tins.length > 0
-        ? place(f, tins, this.desk.kitchen(), true, sharing === 'depth' ? 'depth' : 'fill')
-        : null;
+      return f && tins.length > 0 ? place(f, tins, this.kitchen(), true, sharing === 'depth' ? 'depth' : 'fill') : null;
     },
     { equal: same },
   );
@@ -113,7 +106,9 @@ export class Bakery {
       switchMap((inputs) =>
         inputs === null
           ? of(null)
-          : this.compute.run('alike', 'alike', inputs, this.desk.kitchen()).pipe(map((o) => (o.ok ? o.value : null))),
+          : this.compute
+              .run('alike', 'alike', inputs, this.kitchen(), this.stated())
+              .pipe(map((o) => (o.ok ? o.value : null))),
       ),
     ),
     { initialValue: null as Together | null },
@@ -122,35 +117,37 @@ export class Bakery {
     const p = this.divided();
     const t = this.together();
     if (!p) return null;
-    const fits = t && t.grams.length === p.fits.length ? refitted(p, t.grams, this.desk.kitchen()) : p.fits;
+    const fits = t && t.grams.length === p.fits.length ? refitted(p, t.grams, this.kitchen()) : p.fits;
     const ovenReachedC = this.desk.plan().ovenReachedC;
     const inputs = fits.map((fit) => ({
-      ...bakeInputOf(p.formula, fit, this.desk.kitchen()),
+      ...bakeInputOf(p.formula, fit, this.kitchen()),
+      ...this.where(),
       ...(ovenReachedC !== undefined && { ovenReachedC }),
     }));
     return { ...p, fits, inputs };
   });
 
-  private readonly known = computed(
+  /** The oven and the place in it that are meant for the formula in hand. */
+  private readonly where = computed<Pick<BakeInput, 'ovenId' | 'rack'>>(
     () => {
-      const f = this.desk.formula();
-      return f ? { known: knownBakes(f, this.desk.kitchen(), this.bakes()), kitchen: this.desk.kitchen() } : null;
+      const { ovenId, rack } = this.desk.plan();
+      return { ...(ovenId !== undefined && { ovenId }), ...(rack && { rack }) };
     },
     { equal: same },
   );
-  /** What known bakes say of this oven; null until it is worked out. */
-  readonly calibration = toSignal(
-    toObservable(this.known).pipe(
-      switchMap((k) =>
-        k === null
-          ? of(null)
-          : this.compute.run('calibrate', 'calibrate', k.known, k.kitchen).pipe(map((o) => (o.ok ? o.value : null))),
-      ),
-    ),
-    { initialValue: null as Calibration | null },
+  /** What the formula's stated time speaks of. */
+  readonly stated = computed(
+    () => {
+      const f = this.desk.formula();
+      return f ? statedOf(f, this.desk.kitchen()) : null;
+    },
+    { equal: same },
   );
 
-  readonly ownBake = this.predicted('own', () => this.own()?.inputs[0] ?? null);
+  readonly ownBake = this.predicted('own', () => {
+    const input = this.own()?.inputs[0];
+    return input ? { ...input, ...this.where() } : null;
+  });
   private readonly wanted = signal('');
   /** Which of several kinds of tin is looked at: its bake is shown, followed and logged. */
   readonly shown = computed(() =>
@@ -165,9 +162,8 @@ export class Bakery {
   readonly beside = toSignal(
     toObservable(
       computed((): readonly BakeInput[] => {
-        const calibration = this.calibration();
-        const inputs = this.target()?.inputs.filter((_, i) => i !== this.shown()) ?? [];
-        return calibration ? inputs.map((i) => ({ ...i, calibration })) : [];
+        if (!this.learning.kitchen()) return [];
+        return this.target()?.inputs.filter((_, i) => i !== this.shown()) ?? [];
       }),
     ).pipe(
       distinctUntilChanged<readonly BakeInput[]>(same),
@@ -175,7 +171,9 @@ export class Bakery {
         inputs.length === 0
           ? of([] as Outcome<BakePrediction>[])
           : combineLatest(
-              inputs.map((input, i) => this.compute.run(`beside-${i}`, 'predict', input, this.desk.kitchen())),
+              inputs.map((input, i) =>
+                this.compute.run(`beside-${i}`, 'predict', input, this.kitchen(), this.stated()),
+              ),
             ),
       ),
     ),
@@ -191,8 +189,8 @@ export class Bakery {
     const request = computed(
       () => {
         const i = input();
-        const calibration = this.calibration();
-        return i && calibration ? { input: { ...i, calibration, section: true }, kitchen: this.desk.kitchen() } : null;
+        const kitchen = this.learning.kitchen();
+        return i && kitchen ? { input: { ...i, section: true }, kitchen, stated: this.stated() } : null;
       },
       { equal: same },
     );
@@ -203,7 +201,7 @@ export class Bakery {
           r === null
             ? of(null)
             : this.compute
-                .run(channel, 'predict', r.input, r.kitchen)
+                .run(channel, 'predict', r.input, r.kitchen, r.stated)
                 .pipe(
                   switchMap((o) =>
                     o.ok && o.value.minutes.likely > 0
@@ -224,6 +222,7 @@ export class Bakery {
     kitchen: Kitchen,
     p: BakePrediction,
   ): Observable<Outcome<BakePrediction>> {
+    const asked = { ...input, ...(p.calibration && { calibration: p.calibration }) };
     const parts = Math.max(1, this.compute.size);
     const each = Math.ceil(SAMPLES / parts);
     return forkJoin(
@@ -231,7 +230,7 @@ export class Bakery {
         this.compute.run(
           `${channel}-range-${i}`,
           'sample',
-          input,
+          asked,
           kitchen,
           i * each,
           Math.min(SAMPLES, (i + 1) * each),
@@ -243,7 +242,7 @@ export class Bakery {
         value: withRange(
           p,
           all.flatMap((o) => (o.ok ? o.value : [])),
-          input,
+          asked,
           kitchen,
         ),
       })),

@@ -4,13 +4,11 @@ import {
   dayBakeOf,
   same,
   type BakePrediction,
-  type Calibration,
   type Concession,
   type DayBake,
   type DayPlan,
   type Formula,
   type Kitchen,
-  type KnownBake,
   type Pin,
   type TinUse,
 } from '@orvin/core';
@@ -19,8 +17,9 @@ import { combineLatest, distinctUntilChanged, map, of, switchMap, type Observabl
 import { Compute } from '../compute/compute';
 import type { MetaRecord, WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
-import { Bakery, knownBakes, place } from './bakery';
+import { Bakery, place, statedOf } from './bakery';
 import { Desk } from './desk';
+import { Learning } from './learning';
 import { Makings } from './makings';
 
 /** What the baker has said of the day. Wall-clock times are of the kitchen's zone. */
@@ -52,6 +51,7 @@ export class DayBook {
   private readonly bakery = inject(Bakery);
   private readonly compute = inject(Compute);
   private readonly makings = inject(Makings);
+  private readonly learning = inject(Learning);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
   private readonly told = toSignal(this.store.live(async (db) => ({ db: db.name, record: await db.meta.get('day') })));
   /** What was read after this tab's own last change; the database may tell of it later. */
@@ -108,9 +108,9 @@ export class DayBook {
 
   /** How each is likely to bake, worked out one after another; null until it is known, and when it cannot be. */
   private readonly predictions = toSignal(
-    toObservable(computed(() => ({ list: this.wanted(), kitchen: this.desk.kitchen() }), { equal: same })).pipe(
+    toObservable(computed(() => ({ list: this.wanted(), kitchen: this.learning.kitchen() }), { equal: same })).pipe(
       switchMap(({ list, kitchen }) =>
-        list.length === 0
+        list.length === 0 || !kitchen
           ? of([] as (BakePrediction | null)[])
           : combineLatest(list.map((w) => this.predicted(w, kitchen))),
       ),
@@ -120,14 +120,9 @@ export class DayBook {
   private predicted(w: Wanted, kitchen: Kitchen): Observable<BakePrediction | null> {
     const input = w.tins.length > 0 ? place(w.formula, w.tins, kitchen, false).inputs[0] : undefined;
     if (!input) return of(null);
-    const known: KnownBake[] = knownBakes(w.formula, kitchen, this.bakery.bakes());
-    return this.compute.run(`later:day-cal-${w.formula.id}`, 'calibrate', known, kitchen).pipe(
-      switchMap((c) => {
-        const calibration: Calibration | null = c.ok ? c.value : null;
-        return this.compute.run(`later:day-${w.formula.id}`, 'predict', { ...input, ...(calibration && { calibration }) }, kitchen); // prettier-ignore
-      }),
-      map((o) => (o.ok && o.value.minutes.likely > 0 ? o.value : null)),
-    );
+    return this.compute
+      .run(`later:day-${w.formula.id}`, 'predict', input, kitchen, statedOf(w.formula, kitchen))
+      .pipe(map((o) => (o.ok && o.value.minutes.likely > 0 ? o.value : null)));
   }
 
   readonly bakes = computed<readonly DayBake[]>(() => {

@@ -15,7 +15,7 @@ import {
 import { readRecipe } from '@orvin/core/reading';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
-import { Bakery, knownBakes, place } from './bakery';
+import { Bakery, place, statedOf } from './bakery';
 import { Desk } from './desk';
 
 const f: Formula = {
@@ -122,38 +122,8 @@ describe('the bakery', () => {
     expect(place(f, f.tins ?? [], defaultKitchen, false).factor).toBe(1);
   });
 
-  it('counts the stated time and the oven’s own log, but not what was left out or came out raw', () => {
-    const bake = (more: Partial<BakeRecord>): BakeRecord => ({
-      id: 'b',
-      formulaId: 'x',
-      versionId: null,
-      title: '',
-      family: 'muffin',
-      densityGPerMl: 1,
-      rise: 1.8,
-      at: 1,
-      tin: { tin: defaultKitchen.tins[0] as never, count: 1 },
-      batterG: 700,
-      ovenId: 'oven',
-      ovenC: 180,
-      fan: false,
-      predicted: null,
-      minutes: 30,
-      outcome: 'good',
-      notes: '',
-      ...more,
-    });
-    const known = knownBakes(f, defaultKitchen, [
-      bake({}),
-      bake({ excluded: true }),
-      bake({ outcome: 'under' }),
-      bake({ ovenId: 'another' }),
-    ]);
-    expect(known.map((k) => k.kind).sort()).toEqual(['logged', 'stated']);
-  });
-
   it('takes a stated time for what it was stated for, whatever the dial and the batter are now', () => {
-    const of = (g: Formula): KnownBake | undefined => knownBakes(g, defaultKitchen, [])[0];
+    const of = (g: Formula): KnownBake | null => statedOf(g, defaultKitchen);
     const bake = f.bake as BakeSetting;
     const was = of(f);
     expect(was?.minutes).toBeCloseTo(Math.sqrt(50 * 60), 6);
@@ -165,7 +135,7 @@ describe('the bakery', () => {
     const whole = was?.input.batterG ?? 0;
     const half = scale({ ...f, bake: putBy(bake, whole) }, { by: 'factor', factor: 0.5 }).formula;
     expect(of(half)?.input.batterG).toBe(whole);
-    expect(of({ ...f, bake: { ovenC: 175, fan: false } })).toBeUndefined();
+    expect(of({ ...f, bake: { ovenC: 175, fan: false } })).toBeNull();
   });
 
   it('follows the tin that is looked at, with the oven as it is when it goes in', async () => {

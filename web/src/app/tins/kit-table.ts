@@ -5,6 +5,7 @@ import { distinctUntilChanged, from, map, mergeMap, of, scan, startWith, switchM
 import { Compute } from '../compute/compute';
 import type { Converted, KitChoice } from '../compute/jobs';
 import { Bakery } from '../desk/bakery';
+import { Learning } from '../desk/learning';
 import { Desk } from '../desk/desk';
 import { degrees, degreesBy, minuteWords, tinWords } from '../ui/words';
 
@@ -153,6 +154,7 @@ export class KitTable {
   readonly chosen = output<TinUse>();
   private readonly desk = inject(Desk);
   private readonly bakery = inject(Bakery);
+  private readonly learning = inject(Learning);
   private readonly compute = inject(Compute);
   protected readonly degrees = degrees;
   /** Every tin's range is as wide as the own tin's, which samples have given. */
@@ -168,14 +170,14 @@ export class KitTable {
   private readonly request = computed(
     () => {
       const formula = this.desk.formula();
-      const calibration = this.bakery.calibration();
+      const kitchen = this.learning.kitchen();
       const own = this.own();
       const needed = (formula?.tins?.length ?? 0) > 0;
-      if (!formula || !calibration || (needed && !own)) return null;
+      if (!formula || !kitchen || (needed && !own)) return null;
       const wanted: Browning | null = own
         ? { top: own.browning.top, side: own.browning.side, base: own.browning.base }
         : null;
-      return { formula, calibration, wanted, kitchen: this.desk.kitchen() };
+      return { formula, stated: this.bakery.stated(), wanted, kitchen };
     },
     { equal: same },
   );
@@ -193,7 +195,7 @@ export class KitTable {
                 return from(kit).pipe(
                   mergeMap((k, i) =>
                     this.compute
-                      .run(`later:kit-${i}`, 'convert', { ...k.input, calibration: r.calibration }, r.wanted, r.kitchen)
+                      .run(`later:kit-${i}`, 'convert', k.input, r.wanted, r.kitchen, r.stated)
                       .pipe(map((c) => ({ i, converted: c.ok ? c.value : null }))),
                   ),
                   scan(

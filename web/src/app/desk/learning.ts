@@ -1,0 +1,161 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import {
+  reckonKey,
+  same,
+  teaches,
+  type BakeRecord,
+  type Kitchen,
+  type Learned,
+  type Lesson,
+  type Reckoned,
+} from '@orvin/core';
+import {
+  BehaviorSubject,
+  catchError,
+  concatMap,
+  debounceTime,
+  distinctUntilChanged,
+  filter,
+  from,
+  map,
+  of,
+  switchMap,
+  tap,
+  toArray,
+  type Observable,
+} from 'rxjs';
+import { Compute } from '../compute/compute';
+import { Store } from '../data/store';
+import { Desk } from './desk';
+
+interface Request {
+  readonly db: string;
+  readonly bakes: readonly BakeRecord[];
+  readonly kitchen: Kitchen;
+}
+/** What was learned last, kept with the kitchen so that the next start has it at once. */
+interface Kept {
+  readonly learned: Learned;
+}
+
+/** Bakes that are reckoned in one go; each takes 10 to 60 ms. */
+const AT_ONCE = 12;
+
+/**
+ * What the log has taught, worked out anew in a worker after every change of the log or the kit. Every view predicts
+ * with `kitchen`: the kitchen as declared, with what was learned of it.
+ */
+@Injectable({ providedIn: 'root' })
+export class Learning {
+  private readonly store = inject(Store);
+  private readonly compute = inject(Compute);
+  private readonly desk = inject(Desk);
+  readonly bakes = toSignal(this.store.bakes$);
+  /** True while something new is being learned. */
+  readonly busy = new BehaviorSubject(false);
+
+  private readonly request = computed<Request | null>(
+    () => {
+      const bakes = this.bakes();
+      const db = this.store.name();
+      return bakes === undefined || db === null
+        ? null
+        : { db, bakes: bakes.filter(teaches).map(short), kitchen: this.desk.kitchen() };
+    },
+    { equal: same },
+  );
+  private readonly kept = toSignal(
+    this.store.live(async (db) => ({ db: db.name, kept: ((await db.meta.get('learned'))?.value ?? null) as Kept | null })), // prettier-ignore
+  );
+  private readonly made = toSignal(
+    toObservable(this.request).pipe(
+      filter((r) => r !== null),
+      distinctUntilChanged(),
+      debounceTime(30),
+      tap(() => this.busy.next(true)),
+      switchMap((r) => this.lessonOf(r).pipe(map((lesson) => ({ db: r.db, lesson })))),
+      tap(({ db, lesson }) => {
+        this.busy.next(false);
+        if (lesson) void this.keep(db, lesson.learned);
+      }),
+    ),
+  );
+
+  /** What was learned, with what is doubted and how well it foretells; null until it is worked out. */
+  readonly lesson = computed(() => {
+    const m = this.made();
+    return m && m.db === this.store.name() ? m.lesson : null;
+  });
+  /** The kitchen with what was learned of it; null until something is known of the log. */
+  readonly kitchen = computed<Kitchen | null>(
+    () => {
+      const lesson = this.lesson();
+      const kept = this.kept();
+      const learned = lesson?.learned ?? (kept && kept.db === this.store.name() ? kept.kept?.learned : undefined);
+      if (!learned && (this.bakes() === undefined || this.bakes()?.some(teaches))) return null;
+      return { ...this.desk.kitchen(), ...(learned && { learned }) };
+    },
+    { equal: same },
+  );
+
+  private lessonOf(r: Request): Observable<Lesson | null> {
+    return from(this.reckoned(r)).pipe(
+      switchMap((all) => all),
+      switchMap((facts) => this.compute.run('learn', 'learn', r.bakes, facts, r.kitchen)),
+      map((o) => (o.ok ? o.value : null)),
+      catchError(() => of(null)),
+    );
+  }
+
+  /** What the model says of each bake: as it was kept, and worked out where it is not. */
+  private async reckoned(r: Request): Promise<Observable<Record<string, Reckoned | null>>> {
+    const keys = r.bakes.map((b) => reckonKey(b, r.kitchen));
+    const table = this.store.database.reckoned;
+    const unique = [...new Set(keys)];
+    const had = new Map((await table.bulkGet(unique)).flatMap((x) => (x ? [[x.key, x.value] as const] : [])));
+    const missing = unique.filter((k) => !had.has(k));
+    const parts = Array.from({ length: Math.ceil(missing.length / AT_ONCE) }, (_, i) => missing.slice(i * AT_ONCE, (i + 1) * AT_ONCE)); // prettier-ignore
+    return from(parts).pipe(
+      concatMap((part) =>
+        this.compute
+          .run(
+            'later:reckon',
+            'reckon',
+            part.map((k) => r.bakes[keys.indexOf(k)] as BakeRecord),
+            r.kitchen,
+          )
+          .pipe(
+            tap((o) => {
+              if (!o.ok) return;
+              part.forEach((key, i) => had.set(key, o.value[i] ?? null));
+              void table.bulkPut(part.map((key, i) => ({ key, value: o.value[i] ?? null }))).catch(() => undefined);
+            }),
+          ),
+      ),
+      toArray(),
+      map(() => Object.fromEntries(r.bakes.map((b, i) => [b.id, had.get(keys[i] as string) ?? null]))),
+    );
+  }
+
+  private async keep(db: string, learned: Learned): Promise<void> {
+    if (this.store.name() !== db) return;
+    const now = await this.store.database.meta.get('learned').catch(() => undefined);
+    if (now && same((now.value as Kept).learned, learned)) return;
+    // worked out again at any time, so that a full disk costs nothing
+    await this.store.database.meta.put({ key: 'learned', value: { learned }, revision: (now?.revision ?? 0) + 1 }).catch(() => undefined); // prettier-ignore
+  }
+}
+
+/** A bake without what teaches nothing: photos, notes, and all but the last of a probe's readings. */
+function short(b: BakeRecord): BakeRecord {
+  const { photos: _photos, trial: _trial, experiment: _experiment, ...rest } = b;
+  const probe = b.observed?.probe;
+  return {
+    ...rest,
+    notes: '',
+    ...(b.observed && {
+      observed: { ...b.observed, weighed: [], added: [], ...(probe && { probe: probe.slice(-1) }) },
+    }),
+  };
+}
