@@ -199,7 +199,15 @@ export const shapes = [
 ] as const;
 export { merge3, same } from './formula/merge.js';
 export { outcomes, type BakeRecord, type Observed, type Outcome, type Result, type Trial } from './log/types.js';
-export { goodness, markScales, offBest, type Mark as MarkStep, type MarkId, type Marks, type MarkScale } from './log/marks.js';
+export {
+  goodness,
+  markScales,
+  offBest,
+  type Mark as MarkStep,
+  type MarkId,
+  type Marks,
+  type MarkScale,
+} from './log/marks.js';
 export { symptomIds, symptomName, symptoms, type SymptomId } from './log/symptoms.js';
 export {
   inputOf,
@@ -213,9 +221,35 @@ export {
   type Told,
 } from './log/learn.js';
 export { reckon, type Reckoned } from './bake/reckon.js';
-export { calibrationFor, knownOf, learnedOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
+export {
+  calibrationFor,
+  knownOf,
+  learnedOf,
+  ovenOff,
+  placeOf,
+  USUAL_WAIT_MIN,
+  type Place as BakePlace,
+} from './bake/learned.js';
 export { diagnose, type DiagnosedBake, type Diagnosis, type Evidence, type LikelyCause } from './diagnose/diagnose.js';
 export { followUp, type FollowUp } from './diagnose/history.js';
 export { causes, causeOf, type Cause, type CauseId } from './diagnose/causes.js';
 export type { Check } from './diagnose/tests.js';
 export type { NextTry } from './diagnose/next.js';
+export { cost, money, ovenEnergy, piecesOf, priceOf, type Cost, type OvenEnergy } from './larder/cost.js';
+export { nutrition, type Nutrients, type Nutrition } from './larder/nutrition.js';
+export { dietsOfFormula, stallLabel, STALL_CAUTION, type StallLabel } from './larder/label.js';
+export { shopping, shortWords, type PlannedBake, type Shopping, type ShoppingLine } from './larder/shopping.js';
+export { boughtFor, sectionOf, sections, stockNow, usedBy, type Section as ShopSection } from './larder/used.js';
+export {
+  judgeSeries,
+  likingWords,
+  orderFor,
+  planSeries,
+  type Batch,
+  type Contrast,
+  type Factor,
+  type Liking,
+  type Series,
+  type SeriesResult,
+  type Taster,
+} from './log/series.js';

@@ -2,9 +2,12 @@
 import Joi from 'joi';
 import type { Problem } from '../errors.js';
 import { families } from '../balance/families.js';
-import { tinLinings, tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
+import { racks, tinLinings, tinMaterials, tinShapes, type Formula, type Kitchen } from '../formula/types.js';
 import type { Making } from '../counter/making.js';
-import type { BakeRecord } from '../log/types.js';
+import { markScales } from '../log/marks.js';
+import type { Series } from '../log/series.js';
+import { symptomIds } from '../log/symptoms.js';
+import { outcomes, type BakeRecord } from '../log/types.js';
 
 export interface VersionRecord {
   readonly id: string;
@@ -35,7 +38,24 @@ export interface KitchenFile {
   /** What the baker said of the day, and what is being made: a bake in hand travels with its kitchen. */
   readonly day?: object | null;
   readonly making?: Making | null;
+  /** Series of small batches. */
+  readonly series?: readonly Series[];
+  /** Photos of bakes: in a zip each is a file of its own; without one they are left out, which is said. */
+  readonly photos?: readonly PhotoEntry[];
 }
+
+/** A photo that travels beside a kitchen's file, by the name it has there. */
+export interface PhotoEntry {
+  readonly id: string;
+  readonly bakeId: string;
+  readonly type: string;
+  readonly width: number;
+  readonly height: number;
+  readonly file: string;
+}
+
+/** Kinds of picture that a photo may be kept as. */
+export const PHOTO_TYPES = ['image/jpeg', 'image/webp', 'image/png', 'image/svg+xml'] as const;
 
 const id = Joi.string().min(1).max(200);
 const positive = Joi.number().min(0);
@@ -144,6 +164,7 @@ const formula = Joi.object({
   tins: Joi.array().items(tinUse),
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
   ingredients: Joi.array().items(ownIngredient),
+  mayContain: Joi.array().items(Joi.string()),
   notes: Joi.string().allow(''),
 }).unknown(true);
 
@@ -176,6 +197,9 @@ const kitchen = Joi.object({
   ownIngredients: Joi.array().items(ownIngredient).required(),
   prices: Joi.object().required(),
   stock: Joi.object().required(),
+  stockAt: Joi.object().pattern(Joi.string(), Joi.number()),
+  forgotten: Joi.object().pattern(Joi.string(), Joi.number()),
+  energyPerKwh: positive,
   locale: Joi.object().required(),
 }).unknown(true);
 
@@ -205,8 +229,24 @@ const bakeRecord = Joi.object({
   fan: Joi.boolean().required(),
   predicted: Joi.object().allow(null).required(),
   minutes: positive.required(),
-  outcome: Joi.valid('good', 'fine', 'under', 'over', 'sunk', 'dense', 'dry').required(),
+  outcome: Joi.valid(...outcomes.map((o) => o.id)).required(),
   notes: Joi.string().allow('').required(),
+  rack: Joi.valid(...racks),
+  factor: Joi.number().greater(0),
+  used: Joi.object().pattern(Joi.string(), positive),
+  photos: Joi.array().items(id),
+  excluded: Joi.boolean(),
+  trial: Joi.object({ from: id.required(), cause: id.required(), words: Joi.string().allow('').required() }).unknown(true),
+  experiment: Joi.object({ id: id.required(), label: Joi.string().required() }).unknown(true),
+  result: Joi.object({
+    heightMm: Joi.number().greater(0).max(400),
+    edgeMm: Joi.number().greater(0).max(400),
+    outG: Joi.number().greater(0),
+    centreC: Joi.number().min(-20).max(150),
+    cup: Joi.object({ ml: Joi.number().greater(0).required(), g: Joi.number().greater(0).required() }).unknown(true),
+    marks: Joi.object(Object.fromEntries(markScales.map((m) => [m.id, Joi.valid(1, 2, 3, 4, 5)]))).unknown(true),
+    symptoms: Joi.array().items(Joi.valid(...symptomIds)),
+  }).unknown(true),
   observed: Joi.object({
     beganAt: Joi.number().required(),
     intoOvenAt: Joi.number().required(),
@@ -223,6 +263,49 @@ const bakeRecord = Joi.object({
     filled: Joi.array().items(positive),
     simulated: Joi.array().items(Joi.valid('scale', 'probe', 'clock')),
   }).unknown(true),
+}).unknown(true);
+
+const series = Joi.object({
+  id: id.required(),
+  at: Joi.number().required(),
+  formulaId: id.required(),
+  title: Joi.string().allow('').required(),
+  share: Joi.number().greater(0).max(4).required(),
+  factors: Joi.array()
+    .items(Joi.object({ kind: Joi.valid('amount', 'oven', 'hand').required() }).unknown(true))
+    .min(1)
+    .max(2)
+    .required(),
+  batches: Joi.array()
+    .items(
+      Joi.object({
+        label: Joi.string().required(),
+        levels: Joi.array().items(Joi.number().integer().min(0)).required(),
+        words: Joi.string().allow('').required(),
+        formula: formula.required(),
+      }).unknown(true),
+    )
+    .min(2)
+    .required(),
+  tasters: Joi.array()
+    .items(
+      Joi.object({
+        name: Joi.string().allow('').required(),
+        likes: Joi.object().pattern(Joi.string(), Joi.number().min(1).max(9)).required(),
+      }).unknown(true),
+    )
+    .required(),
+  opened: Joi.boolean().required(),
+}).unknown(true);
+const photo = Joi.object({
+  id: id.required(),
+  bakeId: id.required(),
+  type: Joi.valid(...PHOTO_TYPES).required(),
+  width: positive.required(),
+  height: positive.required(),
+  file: Joi.string()
+    .pattern(/^photos\/[\w.-]+$/)
+    .required(),
 }).unknown(true);
 
 const range = Joi.object({ early: positive.required(), likely: positive.required(), late: positive.required() });
@@ -305,6 +388,8 @@ const kitchenFile = Joi.object({
     )
     .required(),
   bakes: Joi.array().items(bakeRecord).required(),
+  series: Joi.array().items(series),
+  photos: Joi.array().items(photo),
   day: day.allow(null),
   making: making.allow(null),
 }).unknown(true);
@@ -374,6 +459,8 @@ export function readFile(
   }
   return { kind: 'text' };
 }
+
+export const checkSeries = (data: unknown): Checked<Series> => check(series, data, 'series');
 
 /** Checks what is being made at the counter. */
 export const checkMaking = (data: unknown): Checked<Making> => check(making, data, 'making');

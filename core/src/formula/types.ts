@@ -127,6 +127,8 @@ export interface Formula {
   readonly tins?: readonly TinUse[];
   readonly yield?: { readonly pieces: number; readonly name?: string };
   readonly ingredients?: readonly Ingredient[];
+  /** Allergens that may be there in traces, as the baker says. */
+  readonly mayContain?: readonly string[];
   readonly notes?: string;
 }
 
@@ -315,6 +317,10 @@ export interface Kitchen {
   readonly ownIngredients: readonly Ingredient[];
   readonly prices: Readonly<Record<string, { readonly price: number; readonly perG: number }>>;
   readonly stock: Readonly<Record<string, number>>;
+  /** When each was counted, ms since 1970: bakes since then have taken from it. */
+  readonly stockAt?: Readonly<Record<string, number>>;
+  /** What a kWh costs, in the kitchen's money. */
+  readonly energyPerKwh?: number;
   readonly learned?: Learned;
   /** From when on a learned parameter was to be learned anew, by its name; instants, ms since 1970. */
   readonly forgotten?: Readonly<Record<string, number>>;

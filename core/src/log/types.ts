@@ -86,6 +86,8 @@ export interface BakeRecord {
   /** What was seen at the counter; absent in bakes that were logged by hand. */
   readonly observed?: Observed;
   readonly result?: Result;
+  /** What went into it, g by ingredient, all tins together; taken from stock. */
+  readonly used?: Readonly<Record<string, number>>;
   /** How many times the formula as written it was; 1 when left out. */
   readonly factor?: number;
   /** Ids of photos, kept beside the log. */
