@@ -220,16 +220,9 @@ export {
   type LogErrors,
   type Told,
 } from './log/learn.js';
+export { calibrationFor } from './bake/calibration.js';
 export { reckon, type Reckoned } from './bake/reckon.js';
-export {
-  calibrationFor,
-  knownOf,
-  learnedOf,
-  ovenOff,
-  placeOf,
-  USUAL_WAIT_MIN,
-  type Place as BakePlace,
-} from './bake/learned.js';
+export { knownOf, learnedOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
 export { diagnose, type DiagnosedBake, type Diagnosis, type Evidence, type LikelyCause } from './diagnose/diagnose.js';
 export { followUp, type FollowUp } from './diagnose/history.js';
 export { causes, causeOf, type Cause, type CauseId } from './diagnose/causes.js';

@@ -9,7 +9,8 @@ import { allStages } from './stages.js';
 import { degreesIn } from '../quantity/degrees.js';
 import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
-import { calibrationFor, learnedFactor, placeOf } from './learned.js';
+import { calibrationFor } from './calibration.js';
+import { learnedFactor, placeOf } from './learned.js';
 import { rangeFrom, sampleTimes, Z80 } from './sample.js';
 import { setupOf } from './setup.js';
 

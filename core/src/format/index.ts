@@ -236,7 +236,9 @@ const bakeRecord = Joi.object({
   used: Joi.object().pattern(Joi.string(), positive),
   photos: Joi.array().items(id),
   excluded: Joi.boolean(),
-  trial: Joi.object({ from: id.required(), cause: id.required(), words: Joi.string().allow('').required() }).unknown(true),
+  trial: Joi.object({ from: id.required(), cause: id.required(), words: Joi.string().allow('').required() }).unknown(
+    true,
+  ),
   experiment: Joi.object({ id: id.required(), label: Joi.string().required() }).unknown(true),
   result: Joi.object({
     heightMm: Joi.number().greater(0).max(400),

@@ -188,7 +188,7 @@ export interface LogErrors {
 export interface Lesson {
   readonly learned: Learned;
   readonly doubts: readonly LogDoubt[];
-  /** Leave-one-out over the newest bakes that came out; null when there are fewer than three. */
+  /** Leave-one-out over the newest bakes that came out and are not doubted; null when there are fewer than three. */
   readonly errors: LogErrors | null;
   /** How much each bake still counts, 0–1.25, by its id: a wild one hardly. */
   readonly counts: Readonly<Record<string, number>>;
@@ -233,6 +233,15 @@ export function learn(
   fit.rows.forEach((r, k) => (counts[r.of] = Math.min(counts[r.of] ?? 2, fit.weights[k] as number)));
   const seen = new Map<string, Set<string>>();
   for (const r of fit.rows) for (const [k] of r.at) (seen.get(k) ?? seen.set(k, new Set()).get(k))?.add(r.of);
+  const doubts = newest.flatMap((b) => {
+    const r = reckoned[b.id];
+    if (!r || b.outcome === 'under' || b.outcome === 'over') return [];
+    const t = tell(b, r, fit, noise, kitchen);
+    const off = Math.log(b.minutes / t.after) / t.sd;
+    return Math.abs(off) < WILD ? [] : [doubtOf(b, t)];
+  });
+  // a time that is asked about says nothing of how well times are foretold
+  const sure = told(noise).filter((t) => !doubts.some((d) => d.bakeId === t.bakeId));
   return {
     learned: {
       keys: fit.keys,
@@ -241,14 +250,8 @@ export function learn(
       bakes: fit.keys.map((k) => seen.get(k)?.size ?? 0),
       noise,
     },
-    doubts: newest.flatMap((b) => {
-      const r = reckoned[b.id];
-      if (!r || b.outcome === 'under' || b.outcome === 'over') return [];
-      const t = tell(b, r, fit, noise, kitchen);
-      const off = Math.log(b.minutes / t.after) / t.sd;
-      return Math.abs(off) < WILD ? [] : [doubtOf(b, t)];
-    }),
-    errors: timed.length >= 3 ? errorsOf(told(noise)) : null,
+    doubts,
+    errors: sure.length >= 3 ? errorsOf(sure) : null,
     counts,
   };
 }

@@ -6,6 +6,8 @@ import type {
   DayBake,
   DayOptions,
   DayPlan,
+  DiagnosedBake,
+  Diagnosis,
   Forecast,
   Formula,
   Kitchen,
@@ -14,6 +16,7 @@ import type {
   ProbeReading,
   RackReading,
   Reckoned,
+  SymptomId,
   Tin,
   TinChoice,
   Together,
@@ -58,6 +61,7 @@ export interface Jobs {
   alike(inputs: readonly BakeInput[], kitchen: Kitchen, stated?: KnownBake | null): Together;
   /** What the model says of logged bakes before anything was learned. */
   reckon(bakes: readonly BakeRecord[], kitchen: Kitchen): (Reckoned | null)[];
+  diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitchen: Kitchen): Diagnosis;
   learn(bakes: readonly BakeRecord[], reckoned: Readonly<Record<string, Reckoned | null>>, kitchen: Kitchen): Lesson;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen): RecipeDraft;

@@ -1,15 +1,22 @@
 import { Injectable, inject, signal } from '@angular/core';
 import { defaultKitchen, takenUp, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
-import type { KitchenFile } from '@orvin/core/format';
+import type { KitchenFile, VersionRecord } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
 import { Notices } from './notices';
-import type { KitchenEntry } from './records';
+import type { KitchenEntry, PhotoRecord } from './records';
 import { Store } from './store';
 
 interface DemoIndex {
   readonly kitchen: string;
   readonly log: string;
   readonly formulas: readonly string[];
+}
+
+/** A drawn picture of the sample kitchen; null when it is not to be had, which costs nothing else. */
+async function demoPhoto(id: string, bakeId: string): Promise<PhotoRecord | null> {
+  const answer = await fetch(`demo/photos/${id.replace(/^demo-/, '')}.svg`).catch(() => null);
+  if (!answer?.ok) return null;
+  return { id, bakeId, type: 'image/svg+xml', width: 480, height: 360, bytes: await answer.arrayBuffer() };
 }
 
 /** The kitchens on this device: open one, start an empty one, load the sample kitchen, restore one from a file. */
@@ -62,16 +69,18 @@ export class Kitchens {
     try {
       const index = await get<DemoIndex>('index.json');
       const kitchen = await get<Kitchen>(index.kitchen);
-      const log = await get<{ loadedAt: number; bakes: BakeRecord[] }>(index.log);
+      const log = await get<{ loadedAt: number; bakes: BakeRecord[]; versions: VersionRecord[] }>(index.log);
       const formulas = await Promise.all(index.formulas.map((f) => get<Formula>(f)));
       const shift = Date.now() - log.loadedAt;
       const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
+      const photos = await Promise.all(bakes.flatMap((b) => (b.photos ?? []).map((id) => demoPhoto(id, b.id))));
       await this.create(
-        kitchen,
+        { ...kitchen, stockAt: Object.fromEntries(Object.entries(kitchen.stockAt ?? {}).map(([k, at]) => [k, at + shift])) }, // prettier-ignore
         formulas.map((formula) => ({ formula, plan: {} })),
-        [],
+        log.versions.map((v) => ({ ...v, at: v.at + shift })),
         bakes,
         true,
+        { photos: photos.filter((x) => x !== null) },
       );
     } catch {
       this.notices.problem(
@@ -84,8 +93,9 @@ export class Kitchens {
 
   /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
   async restore(file: KitchenFile): Promise<void> {
+    const { photos: _photos, ...rest } = file;
     await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false, {
-      ...file,
+      ...rest,
       ...(file.making && { making: takenUp(file.making, file.exportedAt, Date.now()) }),
     });
   }
@@ -118,22 +128,34 @@ export class Kitchens {
     versions: KitchenFile['versions'],
     bakes: KitchenFile['bakes'],
     demo: boolean,
-    inHand: Pick<KitchenFile, 'day' | 'making'> = {},
+    more: Pick<KitchenFile, 'day' | 'making' | 'series'> & { readonly photos?: readonly PhotoRecord[] } = {},
   ): Promise<void> {
     const id = `${kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
     await db.open();
     const now = Date.now();
-    await db.transaction('rw', [db.working, db.versions, db.bakes, db.meta], async () => {
-      await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
-      for (const key of ['day', 'making'] as const)
-        if (inHand[key]) await db.meta.put({ key, value: inHand[key], revision: 1 });
-      await db.working.bulkPut(
-        formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })),
-      );
-      await db.versions.bulkPut([...versions]);
-      await db.bakes.bulkPut(bakes.map((bake) => ({ id: bake.id, bake, revision: 1 })));
-    });
+    await db.transaction(
+      'rw',
+      [db.working, db.versions, db.bakes, db.meta, db.photos, db.thumbs, db.series],
+      async () => {
+        await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
+        for (const key of ['day', 'making'] as const)
+          if (more[key]) await db.meta.put({ key, value: more[key], revision: 1 });
+        await db.working.bulkPut(
+          formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })),
+        );
+        await db.versions.bulkPut([...versions]);
+        await db.bakes.bulkPut(bakes.map((bake) => ({ id: bake.id, bake, revision: 1 })));
+        await db.series.bulkPut(
+          (more.series ?? []).map((series) => ({ id: series.id, at: series.at, series, revision: 1 })),
+        );
+        await db.photos.bulkPut([...(more.photos ?? [])]);
+        // drawn ones are small already
+        await db.thumbs.bulkPut(
+          (more.photos ?? []).map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })),
+        );
+      },
+    );
     db.close();
     const entry: KitchenEntry = { id, name: kitchen.name, db: db.name, demo, createdAt: now };
     await this.registry.kitchens.put(entry);

@@ -1,4 +1,4 @@
-import type { BakeRecord, Formula, Kitchen, Rack, Reckoned, TinUse } from '@orvin/core';
+import type { BakeRecord, Formula, Kitchen, Rack, Reckoned, Series, TinUse, Trial } from '@orvin/core';
 import type { VersionRecord } from '@orvin/core/format';
 
 /** What a formula's document holds beside the formula: the tins it is being fitted to, and the lines that are locked. */
@@ -11,6 +11,8 @@ export interface Plan {
   /** The oven it is meant for, and where in it; the kitchen's first, and its middle, when left out. */
   readonly ovenId?: string;
   readonly rack?: Rack;
+  /** What the next bake is to show, when a diagnosis advised the formula as it stands. */
+  readonly trial?: Trial;
   /** Ids of items whose weight nothing but typing changes. */
   readonly locked?: readonly string[];
   /** Id of the version that the working copy goes on from. */
@@ -66,7 +68,7 @@ export interface ReckonedRecord {
 export interface SeriesRow {
   readonly id: string;
   readonly at: number;
-  readonly series: unknown;
+  readonly series: Series;
   readonly revision: number;
 }
 

@@ -1,12 +1,22 @@
 import { Injectable, inject, signal } from '@angular/core';
-import { merge3, same, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import { merge3, same, type BakeRecord, type Formula, type Kitchen, type Series } from '@orvin/core';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
 import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';
 import { bakeList } from './bake-list';
 import { KitchenDatabase } from './database';
 import { Notices, storageTrouble } from './notices';
-import type { BakeRow, Command, MetaRecord, Plan, TableName, VersionRecord, WorkingRecord } from './records';
+import type {
+  BakeRow,
+  Command,
+  MetaRecord,
+  PhotoRecord,
+  Plan,
+  TableName,
+  ThumbRecord,
+  VersionRecord,
+  WorkingRecord,
+} from './records';
 
 const MAX_COMMANDS = 300;
 
@@ -268,6 +278,38 @@ export class Store {
 
   async logBake(bake: BakeRecord): Promise<boolean> {
     return this.commit('log', `log ${bake.title}`, 'bakes', bake.id, null, bake);
+  }
+
+  /** Keeps a photo and its small picture; the bake names it in a change of its own, which can be undone. */
+  addPhoto(photo: PhotoRecord, thumb: ThumbRecord): Promise<boolean> {
+    return this.guarded(async (db) => {
+      await db.transaction('rw', [db.photos, db.thumbs], async () => {
+        await db.photos.put(photo);
+        await db.thumbs.put(thumb);
+      });
+    });
+  }
+
+  /** Keeps a series of small batches as it stands now; one that does not fit its open format is not stored. */
+  putSeries(series: Series): Promise<boolean> {
+    return this.guarded(async (db) => {
+      const { checkSeries } = await formats();
+      const checked = checkSeries(series);
+      if (!checked.ok) {
+        const first = checked.problems[0];
+        this.notices.problem(`The series was not stored: ${first ? `${first.place}, ${first.words}` : 'it does not fit'}`, 'What is on disk stays as it was.'); // prettier-ignore
+        throw new Unfit();
+      }
+      await db.transaction('rw', db.series, async () => {
+        const old = await db.series.get(series.id);
+        await db.series.put({ id: series.id, at: series.at, series, revision: (old?.revision ?? 0) + 1 });
+      });
+    });
+  }
+  async dropSeries(id: string): Promise<void> {
+    const was = await this.database.series.get(id);
+    await this.guarded((db) => db.series.delete(id));
+    this.notices.say('The series is removed.', { label: 'put it back', run: () => void (was && this.putSeries(was.series)) }); // prettier-ignore
   }
 
   private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {

@@ -1,4 +1,4 @@
-import { bakeInputOf, fitTins, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
+import { assess, bakeInputOf, fitTins, usedBy, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
 
 /** What is known of a bake beside its formula and its tin. */
 export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {
@@ -6,6 +6,7 @@ export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'min
   readonly rack?: BakeRecord['rack'];
   readonly result?: BakeRecord['result'];
   readonly factor?: number;
+  readonly trial?: BakeRecord['trial'];
 };
 
 /** A bake for the log, with what the batter was like, so that it is not taken for the oven's doing. */
@@ -13,6 +14,10 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
   // as reckoned, not as learned: learning starts from there again
   const plain = fitTins(f, [{ tin: fit.tin, count: fit.count }], kitchen)[0] ?? fit;
   const input = bakeInputOf(f, fit, kitchen);
+  // of a batter in several kinds of tin, each takes its share
+  const whole = assess(f, kitchen).totals.batterG;
+  const share = whole > 0 ? Math.min(1, (fit.batterG * fit.count) / whole) : 1;
+  const used = Object.entries(usedBy(f, share)).map(([id, g]) => [id, Math.round(100 * g) / 100] as const);
   return {
     id: crypto.randomUUID(),
     formulaId: f.id,
@@ -27,6 +32,7 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
     batterG: Math.round(fit.batterG),
     ovenC: f.bake?.ovenC ?? 180,
     fan: f.bake?.fan ?? false,
+    used: Object.fromEntries(used),
     ...b,
   };
 }

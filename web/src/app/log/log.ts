@@ -1,68 +1,115 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { FormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
-import { outcomes, type BakeRecord, type Outcome, type TinUse } from '@orvin/core';
-import { DateTime } from 'luxon';
-import { SelectModule } from 'primeng/select';
-import { Notices } from '../data/notices';
-import { Store } from '../data/store';
-import { recordOf } from '../desk/bake-record';
+import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { Router } from '@angular/router';
+import { ovenOff, type BakeRecord } from '@orvin/core';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
+import { Learning } from '../desk/learning';
+import { Photo } from '../ui/photo';
 import { Undo } from '../ui/undo';
-import { degrees, dialWords, minuteWords, tinWords } from '../ui/words';
+import { degreesBy } from '../ui/words';
+import { BakeSheet } from './bake-sheet';
+import { BesideBakes } from './beside-bakes';
+import { ByHand } from './by-hand';
+import { findBakes } from './find';
+import { lineOf, type Line } from './line';
+import { Pictures } from './pictures';
+import { SeriesPart } from './series-part';
+import { Taught } from './taught';
 
-interface Line {
-  readonly bake: BakeRecord;
-  readonly when: string;
-  readonly words: string;
-  readonly off: string;
-  /** What was seen at the counter. */
-  readonly seen: string;
-  readonly range: { readonly left: number; readonly width: number; readonly likely: number } | null;
-  readonly at: number;
-}
+const parts = [
+  { id: 'bakes', name: 'Bakes' },
+  { id: 'taught', name: 'What it taught' },
+  { id: 'pictures', name: 'In pictures' },
+  { id: 'series', name: 'Small batches' },
+] as const;
+type PartId = (typeof parts)[number]['id'];
 
-/** What happened: bakes as they went, against what was predicted, and what that taught. */
+/** Height of a line of the timeline, px; all are alike, so that thousands can be scrolled. */
+export const LINE_PX = 78;
+
+/** What happened: bakes as they went, how they came out and why, and what all of them taught. */
 @Component({
   selector: 'orvin-log',
-  imports: [FormsModule, RouterLink, SelectModule],
+  imports: [
+    CdkFixedSizeVirtualScroll,
+    CdkVirtualForOf,
+    CdkVirtualScrollViewport,
+    BakeSheet,
+    BesideBakes,
+    ByHand,
+    Photo,
+    Pictures,
+    SeriesPart,
+    Taught,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
   templateUrl: './log.html',
   styleUrl: './log.scss',
 })
 export class Log {
   readonly id = input<string>();
+  /** From the address: the part that is shown, the bake that is looked at, and the one beside it. */
+  readonly part = input<string>();
+  readonly bake = input<string>();
+  readonly beside = input<string>();
   protected readonly desk = inject(Desk);
   protected readonly bakery = inject(Bakery);
-  private readonly store = inject(Store);
-  private readonly notices = inject(Notices);
-  private readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
-  protected readonly outcomes = [...outcomes];
+  private readonly learning = inject(Learning);
+  private readonly router = inject(Router);
+  protected readonly parts = parts;
+  protected readonly linePx = LINE_PX;
+  protected readonly asked = signal('');
   protected readonly only = signal(false);
+  protected readonly wrong = signal(false);
+  /** Whether the next bake that is pressed is put beside the one that is looked at. */
+  protected readonly choosing = signal(false);
 
-  protected readonly minutes = signal('');
-  protected readonly outcome = signal<Outcome>('good');
-  protected readonly notes = signal('');
-  protected readonly problem = signal('');
-
-  protected readonly target = computed(() => this.bakery.shownFit());
-  protected readonly predicted = computed(() => {
-    const o = this.bakery.targetBake();
-    if (!o?.ok || o.value.minutes.likely === 0) return null;
-    const m = o.value.minutes;
-    return { early: Math.round(m.early), likely: Math.round(m.likely), late: Math.round(m.late) };
-  });
-  protected readonly learned = computed(() => this.bakery.calibration()?.words ?? null);
-
-  protected readonly lines = computed<readonly Line[]>(() => {
-    const zone = this.desk.kitchen().locale.zone;
+  protected readonly shownPart = computed<PartId>(() => parts.find((p) => p.id === this.part())?.id ?? 'bakes');
+  protected readonly bakes = computed(() => this.learning.bakes() ?? []);
+  protected readonly loading = computed(() => this.learning.bakes() === undefined);
+  private readonly doubted = computed(() => new Set(this.learning.lesson()?.doubts.map((d) => d.bakeId)));
+  protected readonly listed = computed<readonly BakeRecord[]>(() => {
     const hand = this.desk.id();
-    const list = this.bakes().filter((b) => !this.only() || b.formulaId === hand);
-    return list.map((bake) => this.line(bake, zone));
+    const zone = this.desk.kitchen().locale.zone;
+    return findBakes(this.bakes(), this.asked(), zone).filter(
+      (b) => (!this.only() || b.formulaId === hand) && (!this.wrong() || isWrong(b)),
+    );
   });
+  private readonly lines = new WeakMap<BakeRecord, Line>();
+  /** Without a formula in hand there is nothing to log: the newest bake is looked at. */
+  protected readonly current = computed(
+    () => this.bakes().find((b) => b.id === this.bake()) ?? (this.hasHand() ? null : (this.listed()[0] ?? null)),
+  );
+  protected readonly other = computed(() => this.bakes().find((b) => b.id === this.beside()) ?? null);
   protected readonly hasHand = computed(() => this.desk.formula() !== null);
+  private readonly port = viewChild(CdkVirtualScrollViewport);
+
+  /** "Your big oven runs about 9 °C hot, from 11 bakes." */
+  protected readonly taught = computed(() => {
+    const kitchen = this.learning.kitchen();
+    if (this.loading() || !kitchen) return 'Working out what the log teaches…';
+    if (this.bakes().length === 0)
+      return 'No bake is logged yet. The first one already teaches Orvin how fast this oven is.';
+    const most = kitchen.ovens.map((o) => ({ o, off: ovenOff(kitchen, o.id) })).sort((a, b) => b.off.bakes - a.off.bakes)[0]; // prettier-ignore
+    const errors = this.learning.lesson()?.errors;
+    if (!most || most.off.bakes === 0) return 'Nothing in the log teaches yet.';
+    const k = Math.round(Math.abs(most.off.mean));
+    const oven = k < 2 ? `${most.o.name} keeps to its dial` : `${most.o.name} runs about ${degreesBy(k)} ${most.off.mean > 0 ? 'hot' : 'cool'}`; // prettier-ignore
+    const pct = (x: number): string => `${Math.round(100 * x)} %`;
+    return `${oven}, from ${most.off.bakes} bakes.${errors ? ` Times are foretold to within ${pct(errors.after.median)}; before the log, ${pct(errors.before.median)}.` : ''}`;
+  });
 
   constructor() {
     effect(() => {
@@ -70,109 +117,69 @@ export class Log {
       if (id !== undefined) void this.desk.pickUp(id);
     });
     inject(Undo).scope.set('log');
-  }
-
-  private line(bake: BakeRecord, zone: string): Line {
-    const p = bake.predicted;
-    const ratio = (x: number): number =>
-      Math.min(100, Math.max(0, 50 + 200 * Math.log(x / (p?.likely ?? bake.minutes))));
-    const off = p ? Math.round((100 * (bake.minutes - p.likely)) / p.likely) : 0;
-    return {
-      bake,
-      when: DateTime.fromMillis(bake.at, { zone }).setLocale('en').toFormat('ccc d LLL'),
-      words: outcomes.find((o) => o.id === bake.outcome)?.words ?? bake.outcome,
-      off: !p
-        ? 'nothing was predicted'
-        : Math.abs(off) < 2
-          ? 'as predicted'
-          : `${Math.abs(off)} % ${off < 0 ? 'sooner' : 'later'}`,
-      seen: seenWords(bake),
-      range: p ? { left: ratio(p.early), width: ratio(p.late) - ratio(p.early), likely: 50 } : null,
-      at: ratio(bake.minutes),
-    };
-  }
-
-  protected readonly tinWords = tinWords;
-  protected readonly dialWords = dialWords;
-  protected about(t: TinUse): string {
-    const p = this.predicted();
-    return p ? `${tinWords(t)}; predicted ${minuteWords(p)}, likely ${p.likely}` : tinWords(t);
-  }
-
-  protected async save(): Promise<void> {
-    const f = this.desk.formula();
-    const fit = this.target();
-    if (!f || !fit) {
-      this.problem.set('Take a formula from the Shelf and choose its tin first.');
-      return;
-    }
-    const m = /^\s*(?:(\d+)\s*h(?:ours?)?\s*)?(\d+(?:[.,]\d+)?)?\s*(?:m|min|minutes)?\s*$/i.exec(this.minutes());
-    const value = m && (m[1] || m[2]) ? Number(m[1] ?? 0) * 60 + Number((m[2] ?? '0').replace(',', '.')) : NaN;
-    if (!Number.isFinite(value) || value <= 0 || value > 600) {
-      this.problem.set('How many minutes was it in the oven? Type a number from 1 to 600, or 1h 10.');
-      return;
-    }
-    const p = this.predicted();
-    if (p && (value < p.likely * 0.5 || value > p.likely * 2) && this.problem() === '') {
-      this.problem.set(
-        `${value} minutes is far from the ${p.early}–${p.late} predicted. If it is right, press once more; it will not teach much.`,
-      );
-      return;
-    }
-    const reached = this.desk.plan().ovenReachedC;
-    const bake = recordOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen(), {
-      versionId: await this.store.freeze(f, 'baked', this.desk.plan().version),
-      ...(reached !== undefined && { ovenReachedC: reached }),
-      at: Date.now(),
-      ovenId: this.desk.kitchen().ovens[0]?.id ?? 'oven',
-      predicted: p,
-      minutes: value,
-      outcome: this.outcome(),
-      notes: this.notes().trim(),
+    // a bake that was asked for by the address stands in the middle of the list
+    effect(() => {
+      const [port, wanted] = [this.port(), this.bake()];
+      if (!port || wanted === undefined) return;
+      const at = untracked(() => this.listed().findIndex((b) => b.id === wanted));
+      const { start, end } = port.getRenderedRange();
+      if (at >= 0 && (at < start || at >= end)) port.scrollToIndex(Math.max(0, at - 2));
     });
-    if (!(await this.store.logBake(bake))) return;
-    this.minutes.set('');
-    this.notes.set('');
-    this.problem.set('');
-    this.outcome.set('good');
-    this.notices.say('Logged. The next prediction has learned from it.');
   }
 
-  protected async exclude(bake: BakeRecord): Promise<void> {
-    const next = { ...bake, excluded: !bake.excluded };
-    await this.store.commit(
-      'log',
-      `${next.excluded ? 'leave out' : 'count'} ${bake.title}`,
-      'bakes',
-      bake.id,
-      bake,
-      next,
-    );
+  protected line(b: BakeRecord): Line {
+    const had = this.lines.get(b);
+    if (had) return had;
+    const made = lineOf(b, this.desk.kitchen().locale.zone);
+    this.lines.set(b, made);
+    return made;
+  }
+  protected doubtful(b: BakeRecord): boolean {
+    return this.doubted().has(b.id);
+  }
+  protected readonly track = (_: number, b: BakeRecord): string => b.id;
+
+  protected show(part: PartId): void {
+    void this.go({ part: part === 'bakes' ? null : part });
+  }
+  protected look(b: BakeRecord | null): void {
+    if (b && this.choosing() && b.id !== this.bake()) {
+      this.choosing.set(false);
+      void this.go({ beside: b.id });
+      return;
+    }
+    this.choosing.set(false);
+    void this.go({ bake: b?.id ?? null, beside: null, part: null });
+  }
+  protected putApart(): void {
+    this.choosing.set(false);
+    void this.go({ beside: null });
   }
 
-  protected async remove(bake: BakeRecord): Promise<void> {
-    await this.store.commit('log', `remove ${bake.title}`, 'bakes', bake.id, bake, null);
-    this.notices.say('The bake is out of the log.', { label: 'put it back', run: () => void this.store.undo('log') });
+  private go(queryParams: Record<string, string | null>): Promise<boolean> {
+    return this.router.navigate([], { queryParams, queryParamsHandling: 'merge', replaceUrl: true });
+  }
+
+  /** Up and down go through the bakes, L logs one, Escape leaves the one that is looked at. */
+  protected key(e: KeyboardEvent): void {
+    const target = e.target as HTMLElement;
+    if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey) return; // prettier-ignore
+    if (document.querySelector('.p-dialog')) return;
+    const list = this.listed();
+    const at = list.findIndex((b) => b.id === this.bake());
+    const move = { ArrowDown: 1, ArrowUp: -1, j: 1, k: -1 }[e.key];
+    if (move !== undefined && this.shownPart() === 'bakes' && !target.closest('[role=group], .sheet')) {
+      const next = list[at < 0 ? 0 : Math.max(0, Math.min(list.length - 1, at + move))];
+      if (!next) return;
+      e.preventDefault();
+      this.choosing.set(false);
+      void this.go({ bake: next.id, beside: null });
+    } else if (e.key === 'Escape' && (this.choosing() || this.beside() !== undefined)) this.putApart();
+    else if (e.key === 'Escape' && this.bake() !== undefined) this.look(null);
+    else if (e.key === 'l' && this.hasHand()) this.look(null);
   }
 }
 
-/** What was seen at the counter, in words; nothing for a bake that was logged by hand. */
-function seenWords({ observed: o }: BakeRecord): string {
-  if (!o) return '';
-  const last = o.probe?.at(-1);
-  const tried = o.simulated?.some((x) => x !== 'scale');
-  const oven = o.ovenReadings.map((r) => `${degrees(r.ovenC)} after ${r.min} min`);
-  return [
-    ...(o.stoodMin !== undefined && o.stoodMin > 0 ? [`stood ${o.stoodMin} min`] : []),
-    ...(oven.length > 0 ? [`thermometer ${oven.join(', ')}`] : []),
-    ...(o.added.length > 0 ? [`added ${o.added.join(', ')}`] : []),
-    ...(o.weighed.length > 0
-      ? [`${o.weighed.length} ${o.weighed.length === 1 ? 'weight' : 'weights'} read off the scale`]
-      : []),
-    ...(o.filled && o.filled.length > 1
-      ? [`filled with ${Math.round(Math.min(...o.filled))}–${Math.round(Math.max(...o.filled))} g`]
-      : []),
-    ...(last ? [`probe ${degrees(last.c)} after ${Math.round(last.min)} min`] : []),
-    ...(o.simulated && o.simulated.length > 0 ? [`simulated: ${o.simulated.join(', ')}${tried ? '; teaches nothing' : ''}`] : []), // prettier-ignore
-  ].join('; ');
-}
+/** Whether something was wrong with a bake. */
+export const isWrong = (b: BakeRecord): boolean =>
+  (b.result?.symptoms ?? []).length > 0 || !['good', 'fine'].includes(b.outcome);

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+
+/** A figure that was measured, with its unit; empty means it was not. What cannot be one is said beside it. */
+@Component({
+  selector: 'orvin-measure',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label>
+      <span>{{ name() }}</span>
+      <span class="box" [class.bad]="problem() !== ''">
+        <input
+          inputmode="decimal"
+          autocomplete="off"
+          [value]="text()"
+          [attr.aria-invalid]="problem() !== ''"
+          (change)="take($any($event.target).value)"
+        />
+        <i>{{ unit() }}</i>
+      </span>
+    </label>
+    @if (problem() !== '') {
+      <p class="faulty small" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    label {
+      display: grid;
+      gap: 0.15rem;
+      font-size: 0.86rem;
+    }
+    .box {
+      display: flex;
+      align-items: center;
+      border: var(--line) solid var(--rim-soft);
+      border-radius: var(--round-small);
+      background: var(--enamel);
+      padding-right: 0.55rem;
+    }
+    .box:focus-within {
+      border-color: var(--rim);
+    }
+    .bad {
+      border-color: var(--faulty);
+    }
+    input {
+      width: 100%;
+      min-width: 2.4rem;
+      min-height: 2.1rem;
+      padding: 0.2rem 0.2rem 0.2rem 0.55rem;
+      border: 0;
+      background: none;
+      font-size: 1rem;
+      font-weight: 650;
+    }
+    i {
+      font-style: normal;
+      color: var(--ink-2);
+      white-space: nowrap;
+    }
+  `,
+})
+export class MeasureField {
+  readonly name = input.required<string>();
+  readonly unit = input('');
+  readonly value = input<number | undefined>();
+  readonly low = input(0);
+  readonly high = input(10_000);
+  /** A figure, or `undefined` when it was taken away. */
+  readonly took = output<number | undefined>();
+  private readonly wrong = signal<{ readonly text: string; readonly of: number | undefined } | null>(null);
+  protected readonly problem = computed(() => {
+    const w = this.wrong();
+    return w && w.of === this.value() ? `Between ${this.low()} and ${this.high()} ${this.unit()}, please.` : '';
+  });
+  protected readonly text = computed(() => {
+    const w = this.wrong();
+    return w && w.of === this.value() ? w.text : this.value() === undefined ? '' : String(this.value());
+  });
+
+  protected take(text: string): void {
+    const plain = text.trim().replace(',', '.');
+    if (plain === '') {
+      this.wrong.set(null);
+      if (this.value() !== undefined) this.took.emit(undefined);
+      return;
+    }
+    const x = Number(plain.replace(/\s*[a-zµ°%]+$/i, ''));
+    if (!Number.isFinite(x) || x < this.low() || x > this.high()) {
+      this.wrong.set({ text, of: this.value() });
+      return;
+    }
+    this.wrong.set(null);
+    if (x !== this.value()) this.took.emit(x);
+  }
+}
