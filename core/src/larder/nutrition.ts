@@ -1,6 +1,6 @@
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
-import { assess } from '../balance/assess.js';
+import { assess, type Assessment } from '../balance/assess.js';
 import { piecesOf } from './cost.js';
 
 /** What a weight of food holds, g; energy in kJ and kcal. */
@@ -36,8 +36,14 @@ const SALT_PER_SODIUM = 2.5;
  * What a piece holds, baked: sums of the ingredients' typical composition, all groups together, over the weight that is
  * left when the water is gone. Soda and powder count as salt by their sodium.
  * @param lossPct water lost in the oven, % of the batter; about a tenth when left out
+ * @param a its assessment, where there is one already
  */
-export function nutrition(formula: Formula, kitchen: Kitchen, lossPct = 10): Nutrition {
+export function nutrition(
+  formula: Formula,
+  kitchen: Kitchen,
+  lossPct = 10,
+  a: Pick<Assessment, 'crumb' | 'totals'> = assess(formula, kitchen),
+): Nutrition {
   const t = { fat: 0, carbohydrate: 0, sugars: 0, fibre: 0, protein: 0, grams: 0 };
   for (const i of allItems(formula)) {
     const g = Math.max(0, i.grams || 0) / 100;
@@ -49,7 +55,6 @@ export function nutrition(formula: Formula, kitchen: Kitchen, lossPct = 10): Nut
     t.fibre += g * c.fibre;
     t.protein += g * c.protein;
   }
-  const a = assess(formula, kitchen);
   const salt = ((a.crumb.sodium.leavenersMg + a.crumb.sodium.saltMg) * SALT_PER_SODIUM) / 1000;
   const sum = (k: typeof KJ | typeof KCAL): number => t.fat * k.fat + t.carbohydrate * k.carbohydrate + t.protein * k.protein + t.fibre * k.fibre; // prettier-ignore
   const whole: Nutrients = { kJ: sum(KJ), kcal: sum(KCAL), fat: t.fat, carbohydrate: t.carbohydrate, sugars: t.sugars, fibre: t.fibre, protein: t.protein, salt }; // prettier-ignore

@@ -22,6 +22,11 @@ export const routes: Routes = [
     loadComponent: () => import('./versions/versions').then((m) => m.Versions),
   },
   { path: 'card/:id', title: 'Card · Orvin', loadComponent: () => import('./bench/card').then((m) => m.Card) },
+  {
+    path: 'label/:id',
+    title: 'Label · Orvin',
+    loadComponent: () => import('./label/label').then((m) => m.LabelView),
+  },
   { path: 'tins/:id', title: 'Tins · Orvin', loadComponent: () => import('./tins/tins').then((m) => m.Tins) },
   { path: 'day/:id', title: 'Day · Orvin', loadComponent: () => import('./day/day').then((m) => m.Day) },
   {

@@ -37,6 +37,7 @@ const within: Readonly<Record<string, string>> = {
   versions: 'bench',
   beside: 'bench',
   card: 'bench',
+  label: 'bench',
   compose: 'shelf',
   read: 'shelf',
 };

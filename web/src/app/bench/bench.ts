@@ -36,6 +36,7 @@ import { ProposalsBar } from './proposals/proposals-bar';
 import { Ranges } from './ranges';
 import { Row } from './row';
 import { WaterLineDrawing } from './water-line';
+import { Worth } from './worth';
 import { pct, roleColour } from '../ui/figures';
 
 const consistencies: Readonly<Record<Consistency, string>> = {
@@ -49,6 +50,7 @@ const consistencies: Readonly<Record<Consistency, string>> = {
 @Component({
   selector: 'orvin-bench',
   imports: [
+    Worth,
     FormsModule,
     RouterLink,
     SelectModule,

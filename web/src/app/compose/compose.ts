@@ -23,6 +23,7 @@ import { SelectModule } from 'primeng/select';
 import { Subject, switchMap } from 'rxjs';
 import { Solving } from '../compute/solving';
 import { Store } from '../data/store';
+import { Pantry } from '../desk/pantry';
 import { pct, roleColour, scaleG } from '../ui/figures';
 import { Asks } from '../ui/asks';
 import { bakeWords, tinWords } from '../ui/words';
@@ -62,6 +63,7 @@ const PLAIN = /^(water|salt|baking-|plain-flour|caster-sugar|white-sugar|unknown
 export class ComposeView {
   private readonly store = inject(Store);
   private readonly solving = inject(Solving);
+  private readonly pantry = inject(Pantry);
   private readonly router = inject(Router);
   protected readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
   protected readonly families = families.filter((f) => f.id !== 'free').map((f) => ({ id: f.id, name: f.name }));
@@ -123,7 +125,7 @@ export class ComposeView {
   protected readonly made = computed(() => {
     const p = this.proposal();
     if (!p) return null;
-    const kitchen = this.kitchen();
+    const kitchen = this.pantry.kitchen();
     const a = assess(p.formula, kitchen);
     const shares = new Map(a.items.map((i) => [i.itemId, i.bakersPct]));
     return {

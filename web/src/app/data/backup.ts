@@ -28,7 +28,7 @@ export const otherFormats = [
   { as: 'json-ld', name: 'schema.org JSON-LD', ending: 'jsonld', type: 'application/ld+json' },
 ] as const;
 
-/** The open kitchen as one file in Orvin's open format, and a single formula as another. */
+/** The open kitchen without its photos as one file in Orvin's open format, and a single formula as another. */
 @Injectable({ providedIn: 'root' })
 export class Backup {
   private readonly store = inject(Store);
@@ -36,13 +36,14 @@ export class Backup {
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
     const db = this.store.database;
-    const [meta, day, making, working, versions, bakes] = await Promise.all([
+    const [meta, day, making, working, versions, bakes, series] = await Promise.all([
       db.meta.get('kitchen'),
       db.meta.get('day'),
       db.meta.get('making'),
       db.working.toArray(),
       db.versions.toArray(),
       db.bakes.toArray(),
+      db.series.toArray(),
     ]);
     return {
       format: 'orvin.kitchen',
@@ -55,6 +56,7 @@ export class Backup {
       ),
       versions,
       bakes: bakes.map((b) => b.bake),
+      series: series.map((s) => s.series),
       ...(day?.value ? { day: day.value as object } : {}),
       ...(making?.value ? { making: making.value as Making } : {}),
     };

@@ -157,7 +157,11 @@ export class Kitchens {
       },
     );
     db.close();
-    const entry: KitchenEntry = { id, name: kitchen.name, db: db.name, demo, createdAt: now };
+    await this.adopt({ id, name: kitchen.name, db: db.name, demo, createdAt: now });
+  }
+
+  /** Takes a database that has been filled among the kitchens, and opens it. */
+  async adopt(entry: KitchenEntry): Promise<void> {
     await this.registry.kitchens.put(entry);
     await this.enter(entry);
   }

@@ -1,4 +1,13 @@
-import { assess, bakeInputOf, fitTins, usedBy, type BakeRecord, type Formula, type Kitchen, type TinFit } from '@orvin/core';
+import {
+  assess,
+  bakeInputOf,
+  fitTins,
+  usedBy,
+  type BakeRecord,
+  type Formula,
+  type Kitchen,
+  type TinFit,
+} from '@orvin/core';
 
 /** What is known of a bake beside its formula and its tin. */
 export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {

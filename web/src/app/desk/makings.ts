@@ -180,7 +180,15 @@ export class Makings {
       ...(simulated.length > 0 && { simulated }),
       ...(mixedAt !== undefined && { stoodMin: Math.max(0, Math.round((s.intoOvenAt - mixedAt) / 60_000)) }),
     };
-    if (!(await this.store.logBake({ ...record, observed }))) return null;
+    // what a diagnosis advised for this bake has been tried with it
+    const doc = await this.store.database.working.get(b.formula.id);
+    const trial = doc?.plan.trial;
+    if (!(await this.store.logBake({ ...record, observed, ...(trial && { trial }) }))) return null;
+    if (doc && trial) {
+      const { trial: _tried, ...plan } = doc.plan;
+      const was = { formula: doc.formula, plan: doc.plan };
+      await this.store.commit(doc.id, 'the trial is baked', 'working', doc.id, was, { ...was, plan });
+    }
     await this.putDown(bakeId);
     return record;
   }

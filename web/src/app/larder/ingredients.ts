@@ -12,6 +12,7 @@ import {
   type Role,
 } from '@orvin/core';
 import { findIngredients } from '@orvin/core/reading';
+import { Pantry } from '../desk/pantry';
 import { KitchenEdit } from './kitchen-edit';
 import { LabelForm } from './label-form';
 
@@ -59,6 +60,7 @@ const SODA_G_PER_MEQ = 0.084;
 })
 export class Ingredients {
   protected readonly edit = inject(KitchenEdit);
+  private readonly pantry = inject(Pantry);
   protected readonly kitchen = this.edit.kitchen;
   protected readonly roles = roles;
   protected readonly typed = signal('');
@@ -147,7 +149,7 @@ export class Ingredients {
   }
 
   protected stockWords(id: string): string {
-    const g = this.kitchen().stock[id];
+    const g = this.pantry.stock()[id];
     return g === undefined ? '' : g >= 1000 ? `${plain(g / 1000)} kg` : `${plain(g)} g`;
   }
 
@@ -163,16 +165,16 @@ export class Ingredients {
 
   /** Stock as the baker measures it, beside its weight. */
   protected measured(i: Ingredient): string {
-    const g = this.kitchen().stock[i.id];
+    const g = this.pantry.stock()[i.id];
     return g ? asMeasured(g, i, this.kitchen().measures) : '';
   }
 
   protected setStock(e: Event, i: Ingredient): void {
     const input = e.target as HTMLInputElement;
     const k = this.kitchen();
-    const { [i.id]: was, ...rest } = k.stock;
+    const was = k.stock[i.id];
     if (input.value.trim() === '') {
-      if (was !== undefined) this.edit.change(`no stock of ${i.name}`, { ...k, stock: rest });
+      if (was !== undefined) this.edit.change(`no stock of ${i.name}`, this.pantry.counted({ [i.id]: undefined }));
       return;
     }
     const read = readAmount(input.value, i, k.measures);
@@ -183,7 +185,7 @@ export class Ingredients {
       input.value = this.stockWords(i.id);
       return;
     }
-    this.edit.change(`stock of ${i.name}`, { ...k, stock: { ...k.stock, [i.id]: Math.round(read.grams * 10) / 10 } });
+    this.edit.change(`stock of ${i.name}`, this.pantry.counted({ [i.id]: read.grams }));
   }
 
   /** A price for a pack: "1.35" for "1 kg". Both fields together make it. */

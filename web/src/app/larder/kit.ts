@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import {
   eggG,
+  ovenOff,
   powders,
   rackOf,
   type EggSize,
@@ -11,6 +12,8 @@ import {
   type PowderType,
   type SaltKind,
 } from '@orvin/core';
+import { RouterLink } from '@angular/router';
+import { Learning } from '../desk/learning';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 
@@ -18,13 +21,14 @@ type Measures = Kitchen['measures'];
 /** Measures, schools, ovens, bowls, mixer, powder and place: what every figure is worked out for. */
 @Component({
   selector: 'orvin-kit',
-  imports: [Pick],
+  imports: [Pick, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kit.html',
   styleUrl: './larder.scss',
 })
 export class Kit {
   protected readonly edit = inject(KitchenEdit);
+  private readonly learning = inject(Learning);
   protected readonly kitchen = this.edit.kitchen;
   protected readonly cups: Option<number>[] = [
     { id: 236.6, name: '236.6 ml, US customary' },
@@ -102,6 +106,26 @@ export class Kit {
   protected setTemperature(temperature: 'C' | 'F'): void {
     const k = this.kitchen();
     this.edit.change(`oven in °${temperature}`, { ...k, display: { ...k.display, temperature } });
+  }
+
+  /** What the log says of an oven, in all. */
+  protected learned(ovenId: string): string | null {
+    const k = this.learning.kitchen();
+    const off = k ? ovenOff(k, ovenId) : null;
+    if (!off || off.bakes === 0) return null;
+    const c = Math.round(off.mean);
+    return `in all ${c > 0 ? '+' : c < 0 ? '−' : ''}${Math.abs(c)} °C, from ${off.bakes} ${off.bakes === 1 ? 'bake' : 'bakes'}`;
+  }
+
+  protected setEnergy(e: Event): void {
+    const k = this.kitchen();
+    if ((e.target as HTMLInputElement).value.trim() === '') {
+      const { energyPerKwh: _was, ...rest } = k;
+      this.edit.change('no price of a kWh', rest);
+      return;
+    }
+    const value = this.edit.number(e, 'price of a kWh', 0, 10, k.energyPerKwh);
+    if (value !== null) this.edit.change(`a kWh costs ${value}`, { ...k, energyPerKwh: value });
   }
 
   protected setNumber(e: Event, field: 'altitudeM' | 'roomC', low: number, high: number, what: string): void {

@@ -7,10 +7,12 @@ import { Undo } from '../ui/undo';
 import { Ingredients } from './ingredients';
 import { Kit } from './kit';
 import { OwnData } from './own-data';
+import { ShoppingPart } from './shopping-part';
 import { TinKit } from './tin-kit';
 
 const parts = [
   { id: 'ingredients', name: 'Ingredients', says: 'What each thing is made of, what it costs, and how much is in.' },
+  { id: 'shopping', name: 'Shopping', says: 'What to buy for what you want to bake, less what is there.' },
   { id: 'tins', name: 'Tins', says: 'The tins you bake in, by their inside; a water fill beats the ruler.' },
   {
     id: 'kit',
@@ -23,7 +25,7 @@ const parts = [
 /** What the kitchen has and is: ingredients, tins, kit and measures; and the data, which is the baker's own. */
 @Component({
   selector: 'orvin-larder',
-  imports: [Ingredients, Kit, OwnData, RouterLink, TinKit],
+  imports: [Ingredients, Kit, OwnData, RouterLink, ShoppingPart, TinKit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './larder.html',
   styleUrl: './larder.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { Archive } from '../data/archive';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
@@ -19,6 +20,7 @@ export class OwnData {
   private readonly notices = inject(Notices);
   protected readonly kitchens = inject(Kitchens);
   protected readonly backup = inject(Backup);
+  protected readonly archive = inject(Archive);
   protected readonly theme = inject(Theme);
   protected readonly kitchen = this.desk.kitchen;
   protected readonly persisted = signal<boolean | null>(null);
@@ -42,7 +44,11 @@ export class OwnData {
     const input = e.target as HTMLInputElement;
     const files = [...(input.files ?? [])];
     input.value = '';
-    void this.intake.files(files, this.kitchen());
+    const zip = files.find((f) => /\.zip$/i.test(f.name) || f.type === 'application/zip');
+    if (zip) {
+      this.desk.putDown();
+      void this.archive.restore(zip);
+    } else void this.intake.files(files, this.kitchen());
   }
 
   protected async clear(): Promise<void> {

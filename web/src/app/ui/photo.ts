@@ -24,6 +24,9 @@ const MOST_KEPT = 300;
       height: 100%;
       object-fit: cover;
     }
+    :host(.whole) img {
+      object-fit: contain;
+    }
   `,
 })
 export class Photo {

@@ -16,6 +16,7 @@ import type { Observable } from 'rxjs';
 import { Subject, of, switchMap, type Subscription } from 'rxjs';
 import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';
+import { Pantry } from '../../desk/pantry';
 import { Desk } from '../../desk/desk';
 import { askOf } from './asks';
 
@@ -45,6 +46,7 @@ type Result = Outcome<Proposal[] | Conflict> | null;
 @Injectable()
 export class Proposals {
   private readonly desk = inject(Desk);
+  private readonly pantry = inject(Pantry);
   private readonly solving = inject(Solving);
   /** Shut, asking for something, or at one line to limit or replace it. */
   readonly mode = signal<'shut' | 'ask' | 'line'>('shut');
@@ -79,7 +81,7 @@ export class Proposals {
     effect(() => {
       const mode = this.mode();
       const f = this.desk.formula();
-      const kitchen = this.desk.kitchen();
+      const kitchen = this.pantry.kitchen();
       const asked = this.asked();
       const limits = this.limits();
       const lessPct = this.lessPct();
@@ -114,7 +116,7 @@ export class Proposals {
     this.mode.set('line');
     const f = this.desk.formula();
     if (!f) return;
-    this.unsolved.set(replacements(f, itemId, this.desk.kitchen()));
+    this.unsolved.set(replacements(f, itemId, this.pantry.kitchen()));
     this.solveMore();
   }
 
@@ -265,7 +267,7 @@ export class Proposals {
     next.forEach((r, n) => {
       this.solves.push(
         this.solving
-          .substitute(f, itemId, r.ingredient, this.desk.kitchen(), r.state, locked)
+          .substitute(f, itemId, r.ingredient, this.pantry.kitchen(), r.state, locked)
           .subscribe((out) =>
             this.swaps.update((now) =>
               now.map((s, j) => (j === from + n ? { ...s, proposal: out.ok ? out.value : null, failed: !out.ok } : s)),

@@ -1,0 +1,26 @@
+/** How far a backup or a restore has come. */
+export interface BackupProgress {
+  readonly done: number;
+  readonly total: number;
+  readonly words: string;
+}
+
+/** What a restore has read: the new database, filled and closed, or what was wrong with the file. */
+export type Restored =
+  | { readonly ok: true; readonly db: string; readonly id: string; readonly name: string; readonly photos: number }
+  | { readonly ok: false; readonly words: string; readonly remedy: string };
+
+/** Everything of a kitchen into one zip and back, in a worker: hundreds of megabytes never stand in memory at once. */
+export interface BackupJobs {
+  /**
+   * @param tell is told how far it is; when it answers false the work stops and nothing is handed over
+   */
+  write(db: string, now: number, tell: (p: BackupProgress) => boolean | Promise<boolean>): Promise<Blob | null>;
+  /** Fills a new database; when it is stopped or the file is no backup, that database is gone again. */
+  read(
+    file: Blob,
+    now: number,
+    suffix: string,
+    tell: (p: BackupProgress) => boolean | Promise<boolean>,
+  ): Promise<Restored | null>;
+}
