@@ -15,7 +15,10 @@ export interface NextTry {
   readonly formula: Formula;
 }
 
-type Line = { readonly item: Item; readonly ingredient: Ingredient };
+interface Line {
+  readonly item: Item;
+  readonly ingredient: Ingredient;
+}
 type Way = (d: Diagnosed, kitchen: Kitchen) => NextTry | null;
 
 const linesOf = (f: Formula, kitchen: Kitchen): Line[] =>

@@ -22,6 +22,12 @@ export interface StallLabel {
 
 const DIETS: readonly Diet[] = ['vegan', 'vegetarian', 'gluten-free', 'dairy-free', 'egg-free', 'nut-free'];
 
+/** `Ginger, ground` as one says it, without what was only done to it in the kitchen. */
+const plainly = (name: string): string =>
+  name
+    .replace(/, (?:diced|grated|mashed|stoned|crushed|chopped|sliced|shredded|cooked)$/, '')
+    .replace(/^([^,]+), ([a-z -]+)$/i, (_, what: string, how: string) => `${how} ${what.toLowerCase()}`);
+
 /** Diets that all ingredients suit by what they are made of. */
 export function dietsOfFormula(f: Formula, kitchen: Kitchen): Diet[] {
   const each = allItems(f).filter((i) => i.grams > 0).map((i) => dietsOf(ingredientFor(f, i, kitchen))); // prettier-ignore
@@ -40,7 +46,7 @@ export function stallLabel(f: Formula, kitchen: Kitchen, lossPct?: number): Stal
   for (const item of allItems(f)) {
     if (!(item.grams > 0)) continue;
     const i = ingredientFor(f, item, kitchen);
-    const name = i.name.replace(/, (?:diced|grated|mashed|stoned|crushed|chopped|sliced)$/, '');
+    const name = plainly(i.name);
     const had = sums.get(i.id);
     sums.set(i.id, { name, grams: (had?.grams ?? 0) + item.grams, allergens: i.allergens });
   }

@@ -35,7 +35,8 @@ export const appConfig: ApplicationConfig = {
       await kitchens.start();
       await theme.start();
       await desk.resume();
-      setTimeout(() => void formats(), 1500);
+      // at once: while the service worker takes everything in for offline use, a page has to wait for its files
+      setTimeout(() => void formats());
     }),
   ],
 };

@@ -10,8 +10,7 @@ import { Desk } from '../desk/desk';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (words(); as w) {
     <a [routerLink]="['/label', w.id]" title="What it costs, what it holds, and its label"
-      ><b>{{ w.cost }}</b
-      >{{ w.each }}
+      ><b>{{ w.cost }}</b>
       @if (w.was) {
         <span class="was">{{ w.was }}</span>
       }
@@ -19,6 +18,10 @@ import { Desk } from '../desk/desk';
     >
   }`,
   styles: `
+    :host {
+      font-size: 0.86rem;
+      white-space: nowrap;
+    }
     a {
       color: inherit;
       text-decoration: underline dotted var(--rim-soft);
@@ -44,13 +47,14 @@ export class Worth {
     const c = cost(f, k);
     const n = nutrition(f, k, undefined, a);
     const before = this.desk.beforeFormula();
-    const was = before ? cost(before, k).ingredients : null;
+    const each = c.ingredients / c.pieces;
+    const old = before && cost(before, k);
+    const was = old ? old.ingredients / old.pieces : null;
     const priced = c.missing.length < c.lines.length;
     return {
       id: f.id,
-      cost: priced ? money(c.ingredients, k) : 'no prices yet',
-      each: priced && c.pieces > 1 ? `, ${money(c.perPiece, k)} each` : '',
-      was: was !== null && priced && Math.abs(was - c.ingredients) >= 0.005 ? money(was, k) : null,
+      cost: priced ? money(each, k) : 'no prices yet',
+      was: was !== null && priced && Math.abs(was - each) >= 0.005 ? money(was, k) : null,
       kcal: Math.round(c.pieces > 1 ? n.perPiece.kcal : n.per100.kcal),
       piece: c.pieces > 1 ? 'each' : 'in 100 g',
     };

@@ -17,7 +17,7 @@ import {
 } from '@orvin/core';
 import { readRecipe, recipeTexts } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
-import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake } from '@orvin/core';
+import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake, Reckoned } from '@orvin/core';
 import type { Jobs } from './jobs';
 
 const QUARTER = 15 * 60_000;
@@ -70,7 +70,15 @@ const jobs: Jobs = {
       inputs.map((i) => calibrated(i, kitchen, stated)),
       kitchen,
     ),
-  reckon: (bakes, kitchen) => bakes.map((b) => reckonBake(b, kitchen)),
+  reckon: async (bakes, kitchen) => {
+    const out: (Reckoned | null)[] = [];
+    for (const b of bakes) {
+      out.push(reckonBake(b, kitchen));
+      // a worker that never rests holds up what the page loads meanwhile
+      await new Promise((rest) => setTimeout(rest));
+    }
+    return out;
+  },
   diagnose: (what, seen, kitchen) => diagnose(what, seen, kitchen),
   learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
   read: (text, kitchen) => readRecipe(text, kitchen),

@@ -60,7 +60,7 @@ export interface Jobs {
   /** One batter over unlike tins, all done together. */
   alike(inputs: readonly BakeInput[], kitchen: Kitchen, stated?: KnownBake | null): Together;
   /** What the model says of logged bakes before anything was learned. */
-  reckon(bakes: readonly BakeRecord[], kitchen: Kitchen): (Reckoned | null)[];
+  reckon(bakes: readonly BakeRecord[], kitchen: Kitchen): Promise<(Reckoned | null)[]>;
   diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitchen: Kitchen): Diagnosis;
   learn(bakes: readonly BakeRecord[], reckoned: Readonly<Record<string, Reckoned | null>>, kitchen: Kitchen): Lesson;
   /** Reads one recipe from any text. */

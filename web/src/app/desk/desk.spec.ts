@@ -6,7 +6,6 @@ import {
   scale,
   withSetting,
   withStages,
-  type BakeRecord,
   type BakeSetting,
   type Formula,
   type KnownBake,

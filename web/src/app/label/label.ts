@@ -74,6 +74,16 @@ export class LabelView {
       },
     };
   });
+  /** What may stand on the paper; what is free of something is for the baker's eyes only. */
+  protected readonly meatless = computed(
+    () => this.label()?.diets.find((d) => d === 'vegan' || d === 'vegetarian') ?? null,
+  );
+  protected readonly without = computed(
+    () =>
+      this.label()
+        ?.diets.filter((d) => d.endsWith('-free'))
+        .join(', ') || null,
+  );
   protected readonly traces = computed(() => new Set(this.desk.formula()?.mayContain ?? []));
 
   constructor() {

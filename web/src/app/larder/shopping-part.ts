@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { money, sections, shopping, type ShoppingLine } from '@orvin/core';
 import { Store } from '../data/store';
@@ -28,10 +28,11 @@ export class ShoppingPart {
   private readonly stored = toSignal(this.store.live((db) => db.meta.get('shopping')));
   private readonly dayDoc = toSignal(this.store.live((db) => db.meta.get('day')));
 
-  protected readonly list = computed<List>(() => ({
-    ...EMPTY,
-    ...(this.stored()?.value as Partial<List> | undefined),
-  }));
+  /** What this tab is writing: the next press may come before the database has told of the last. */
+  private readonly writing = signal<List | null>(null);
+  protected readonly list = computed<List>(
+    () => this.writing() ?? { ...EMPTY, ...(this.stored()?.value as Partial<List> | undefined) },
+  );
   protected readonly bakes = computed(() =>
     this.list().bakes.flatMap((b) => {
       const w = this.working().find((x) => x.id === b.id);
@@ -64,34 +65,37 @@ export class ShoppingPart {
     return l.takenBy.map((t) => (l.takenBy.length > 1 ? `${t.title} ${this.grams(t.grams)}` : t.title)).join(', ');
   }
 
-  private change(label: string, next: List): void {
-    void this.store.commit('kitchen', label, 'meta', 'shopping', this.stored()?.value ?? null, next);
+  private async change(label: string, next: List): Promise<void> {
+    const base = this.writing() ?? this.stored()?.value ?? null;
+    this.writing.set(next);
+    await this.store.commit('kitchen', label, 'meta', 'shopping', base, next);
+    if (this.writing() === next) this.writing.set(null);
   }
   protected add(ids: readonly string[]): void {
     if (ids.length === 0) return;
     const l = this.list();
-    this.change('bakes to shop for', { ...l, bakes: [...l.bakes, ...ids.map((id) => ({ id, times: 1 }))] });
+    void this.change('bakes to shop for', { ...l, bakes: [...l.bakes, ...ids.map((id) => ({ id, times: 1 }))] });
   }
   protected times(id: string, by: number): void {
     const l = this.list();
     // halves below one and full batches above
     const step = (x: number): number => (by > 0 ? (x < 1 ? 1 : x + 1) : x > 1 ? x - 1 : 0.5);
-    this.change('how many batches', { ...l, bakes: l.bakes.map((b) => (b.id === id ? { ...b, times: Math.min(40, step(b.times)) } : b)) }); // prettier-ignore
+    void this.change('how many batches', { ...l, bakes: l.bakes.map((b) => (b.id === id ? { ...b, times: Math.min(40, step(b.times)) } : b)) }); // prettier-ignore
   }
   protected drop(id: string): void {
     const l = this.list();
-    this.change('a bake less to shop for', { ...l, bakes: l.bakes.filter((b) => b.id !== id) });
+    void this.change('a bake less to shop for', { ...l, bakes: l.bakes.filter((b) => b.id !== id) });
   }
   protected tick(l: ShoppingLine): void {
     const list = this.list();
     const basket = this.inBasket().has(l.ingredient) ? list.basket.filter((x) => x !== l.ingredient) : [...list.basket, l.ingredient]; // prettier-ignore
-    this.change(`${l.name} in the basket`, { ...list, basket });
+    void this.change(`${l.name} in the basket`, { ...list, basket });
   }
   /** What is in the basket goes into the cupboard, in full packs. */
   protected async putAway(): Promise<void> {
     const got = this.shop().buy.filter((l) => this.inBasket().has(l.ingredient));
     const grams = Object.fromEntries(got.map((l) => [l.ingredient, l.packs !== null && l.packG !== null ? l.packs * l.packG : l.buyG])); // prettier-ignore
-    if (await this.pantry.bought(grams)) this.change('empty the basket', { ...this.list(), basket: [] });
+    if (await this.pantry.bought(grams)) await this.change('empty the basket', { ...this.list(), basket: [] });
   }
   protected print(): void {
     window.print();
