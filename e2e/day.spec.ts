@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { bothIntoOven, go, onTo, toTheEnd } from './src/at-counter';
-import { complaints, hang, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, hang, sampleKitchen } from './src/steps';
 
 async function twoBakes(page: Page): Promise<void> {
   await page.goto('/day/cheese-and-thyme-scones');
@@ -60,7 +60,7 @@ test('two bakes in one oven by hand, from the plan to the log', async ({ page })
   await toTheEnd(page);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await page.goto('/log');
-  const lines = page.getByRole('region', { name: 'Bakes' }).locator('article');
+  const lines = bakeLines(page);
   await expect(lines.nth(0)).toContainText(/muffins|scones/);
   await expect(lines.nth(1)).toContainText(/muffins|scones/);
   await expect(lines.nth(0)).toContainText('just right');

@@ -95,26 +95,6 @@ test('another cup shows amounts anew and leaves every gram as it was', async ({ 
   await expect(gramsField(page, 'Plain flour')).toHaveValue('250');
 });
 
-test('the log: a bake left out no longer teaches, one removed can be put back', async ({ page }) => {
-  await sampleKitchen(page);
-  await page.goto('/log/rye-and-pear-loaf');
-  await expect(page.getByText(/From 9 known bakes/)).toBeVisible();
-  await page.getByRole('button', { name: 'do not learn' }).first().click();
-  await expect(page.getByRole('button', { name: 'learn from it' })).toHaveCount(1);
-  const count = await page.getByRole('article').count();
-  await page
-    .getByRole('button', { name: /^Remove Oat and rhubarb muffins/ })
-    .first()
-    .click();
-  await expect(page.getByRole('article')).toHaveCount(count - 1);
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('article')).toHaveCount(count);
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('button', { name: 'learn from it' })).toHaveCount(0);
-  await page.getByRole('checkbox').check();
-  await expect(page.getByRole('article')).toHaveCount(2);
-});
-
 test('a formula taken off the shelf can be put back, and one that is gone says so', async ({ page }) => {
   await sampleKitchen(page);
   const loaf = page.getByRole('link', { name: /Rye and pear loaf/ });

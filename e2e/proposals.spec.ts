@@ -226,7 +226,7 @@ test('versions with their names, notes and reasons travel in the kitchen’s fil
   await expect(newest).toContainText('no soap, at last');
   await larder(page, 'Your data');
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'export the kitchen' }).click();
+  await page.getByRole('button', { name: 'export without photos' }).click();
   const path = await (await saved).path();
   const file = JSON.parse(readFileSync(path, 'utf8')) as { versions: Record<string, unknown>[] };
   const last = file.versions.find((v) => v['name'] === 'Saturday’s');

@@ -1,6 +1,7 @@
 import { knownOf, learn, type BakeRecord, type Kitchen } from '../src/index.js';
 import { timeAtPlace } from '../src/log/learn.js';
 import { priorSd, USUAL_NOISE } from '../src/bake/learned.js';
+import { UNCALIBRATED_SD } from '../src/bake/sample.js';
 import { sumOf } from '../src/bake/normal.js';
 import { simulatedKitchen, type SimulatedKitchen } from '../test/support/kitchens.js';
 
@@ -20,7 +21,8 @@ function foretold(k: SimulatedKitchen, n: number): { error: number; floor: numbe
     if (!r) return [];
     const t = sumOf(l, timeAtPlace(b, r, k.kitchen), priorSd);
     const error = Math.log(b.minutes / r.minutes) - t.mean;
-    const sd = Math.hypot(t.sd, n > 0 ? l.noise : USUAL_NOISE);
+    // as predictions have it
+    const sd = Math.min(UNCALIBRATED_SD, Math.hypot(t.sd, n > 0 ? l.noise : USUAL_NOISE));
     return [{ error, floor: Math.log(b.minutes / (k.without[n + i] as number)), held: Math.abs(error) <= Z80 * sd }];
   });
 }

@@ -2,11 +2,15 @@
 import { assess, families } from '../src/index.js';
 import { demo, demoIds } from '../test/support/make.js';
 import { bakeStudy } from './bake-study.js';
+import { diagnoseStudy } from './diagnose-study.js';
+import { learnStudy } from './learn-study.js';
 import { forecastStudy } from './forecast-study.js';
 import { readingStudy } from './reading.js';
 
 bakeStudy();
 forecastStudy();
+learnStudy();
+diagnoseStudy();
 
 console.log(
   '\n## Sample formulas\n\n| formula | family by its figures | lift (band) | left-over soda g/100 g | worst verdict |\n|---|---|---|---|---|',

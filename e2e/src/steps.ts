@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Twelve lines and one contradiction: a cup and a half of flour does not weigh 300 g. */
 export const pearLoaf = `Pear and rye loaf
@@ -49,10 +49,13 @@ export async function hang(page: Page, view: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view, exact: true }).click();
 }
 
+/** The lines of the log's timeline that are on the screen. */
+export const bakeLines = (page: Page): Locator => page.getByRole('region', { name: 'Bakes' }).locator('.line');
+
 /** Opens a part of the larder by its name. */
 export async function larder(
   page: Page,
-  part: 'Ingredients' | 'Tins' | 'Kit and measures' | 'Your data',
+  part: 'Ingredients' | 'Shopping' | 'Tins' | 'Kit and measures' | 'Your data',
 ): Promise<void> {
   await hang(page, 'Larder');
   await page.getByRole('navigation', { name: 'Parts of the larder' }).getByRole('link', { name: part }).click();

@@ -4,6 +4,7 @@ import type { Calibration, KnownBake } from './calibrate.js';
 import { donenessOf, heatAt, knownOf, NOTHING, ovenOff, priorSd, type Place, type Slopes } from './learned.js';
 import { sumOf } from './normal.js';
 import { reckon } from './reckon.js';
+import { UNCALIBRATED_SD } from './sample.js';
 
 /** Typical slopes where a bake's own are not worth a simulation: for how sure a time is. See docs/science/bake.md. */
 const typicalSlopes = (shape: Tin['shape']): Slopes =>
@@ -73,9 +74,10 @@ export function calibrationFor(place: Place, known: KnownBake | null, kitchen: K
     biasC: Math.round(10 * bias.mean) / 10,
     doneK: Math.round(10 * done.mean) / 10,
     sdLog: speed.sd,
-    timeSd: Math.hypot(time.sd, learned.noise),
+    // what is known can only narrow what is documented for a kitchen of which nothing is
+    timeSd: Math.min(UNCALIBRATED_SD, Math.hypot(time.sd, learned.noise)),
     used: logged + stated,
-    learned: true,
+    ...(logged + stated > 0 && { learned: true }),
     words: wordsOf(place, learned, logged, stated > 0, speed.mean, kitchen),
     doubts,
   };

@@ -46,7 +46,12 @@ export function fitRows(unordered: readonly Row[], priorSd: (key: string) => num
   const index = new Map(keys.map((k, i) => [k, i]));
   const n = keys.length;
   const places = rows.map((r) => r.at.map(([k, slope]) => [index.get(k) as number, slope] as const));
-  let weights: number[] = rows.map(() => 1);
+  // what even the prior can hardly explain counts little from the start, so that it draws nothing towards itself
+  let weights: number[] = rows.map((r) => {
+    if (!r.robust) return 1;
+    const wide = r.sd ** 2 + r.at.reduce((s, [k, slope]) => s + (slope * priorSd(k)) ** 2, 0);
+    return (NU + 1) / (NU + (3 * r.y ** 2) / wide);
+  });
   let mean: number[] = keys.map(() => 0);
   let cov: number[][] = [];
   for (let round = 0; round < ROUNDS; round++) {

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { defaultKitchen, predictBake, type BakeInput } from '@orvin/core';
+import { calibrationFor, placeOf, defaultKitchen, predictBake, type BakeInput } from '@orvin/core';
 import { firstValueFrom, toArray } from 'rxjs';
 import { Compute } from './compute';
 
@@ -15,7 +15,8 @@ const crashing = (): Worker =>
 describe('the compute pool', () => {
   it('gives in a worker what the core gives on the page', async () => {
     const out = await firstValueFrom(TestBed.inject(Compute).run('a', 'predict', input, defaultKitchen));
-    expect(out).toEqual({ ok: true, value: predictBake(input, defaultKitchen) });
+    const calibration = calibrationFor(placeOf(input, defaultKitchen), null, defaultKitchen);
+    expect(out).toEqual({ ok: true, value: predictBake({ ...input, calibration }, defaultKitchen) });
   });
 
   it('lets the latest request on a channel win', async () => {

@@ -1,6 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { Dexie } from 'dexie';
+import { zipSync } from 'fflate';
 import { firstValueFrom } from 'rxjs';
+import { Archive } from './archive';
 import { Backup } from './backup';
 import { Kitchens } from './kitchens';
 import { Store } from './store';
@@ -24,7 +26,11 @@ describe('the kitchens on a device', () => {
     await kitchens.start();
     expect(kitchens.current()?.demo).toBeTrue();
     const bakes = await firstValueFrom(store.bakes$);
-    expect(bakes.length).toBe(10);
+    expect(bakes.length).toBe(24);
+    // each bake's drawn picture came with it, and its versions
+    const shown = bakes.flatMap((b) => b.photos ?? []);
+    expect((await store.database.thumbs.bulkGet(shown)).every((t) => (t?.bytes.byteLength ?? 0) > 500)).toBeTrue();
+    expect((await firstValueFrom(store.versions$)).length).toBe(4);
     const newest = bakes[0]?.at ?? 0;
     expect(Date.now() - newest).toBeGreaterThan(0);
     expect(Date.now() - newest).toBeLessThan(4 * 86_400_000);
@@ -60,6 +66,44 @@ describe('the kitchens on a device', () => {
       bakes: [...x.bakes].sort((a, b) => a.id.localeCompare(b.id)),
     });
     expect(sorted(again)).toEqual(sorted(file));
+  });
+
+  it('go into one zip with their photos and come back whole; stopped or damaged, they leave nothing behind', async () => {
+    await kitchens.start();
+    const archive = TestBed.inject(Archive);
+    let zip: Blob | null = null;
+    spyOn(URL, 'createObjectURL').and.callFake((b) => ((zip = b as Blob), 'blob:nothing'));
+    spyOn(HTMLAnchorElement.prototype, 'click');
+    expect(await archive.backUp()).toBeTrue();
+    const file = zip as unknown as Blob;
+    const before = await TestBed.inject(Backup).whole();
+    const photo = (await store.database.photos.toArray())[0];
+    const names = async (): Promise<string[]> => (await Dexie.getDatabaseNames()).sort();
+    const was = await names();
+
+    // stopped at once, cut off, or something else
+    const stopped = archive.restore(file);
+    archive.stop();
+    expect(await stopped).toBeFalse();
+    expect(await archive.restore(file.slice(0, file.size - 900))).toBeFalse();
+    expect(await archive.restore(new Blob(['{"format":"orvin.formula"}']))).toBeFalse();
+    const other = zipSync({ 'kitchen.json': new TextEncoder().encode('{"format":"orvin.kitchen"}') });
+    expect(await archive.restore(new Blob([other as Uint8Array<ArrayBuffer>]))).toBeFalse();
+    expect(await names()).toEqual(was);
+    expect((await TestBed.inject(Backup).whole()).bakes.length).toBe(before.bakes.length);
+
+    const from = kitchens.current()?.db;
+    expect(await archive.restore(file)).toBeTrue();
+    expect(kitchens.current()?.db).not.toBe(from);
+    const after = await TestBed.inject(Backup).whole();
+    const byId = (x: typeof before): unknown => [...x.bakes].sort((a, b) => a.id.localeCompare(b.id));
+    expect(byId(after)).toEqual(byId(before));
+    expect(after.kitchen).toEqual(before.kitchen);
+    const again = await store.database.photos.get(photo?.id ?? '');
+    expect(new Uint8Array(again?.bytes ?? new ArrayBuffer(0))).toEqual(
+      new Uint8Array(photo?.bytes ?? new ArrayBuffer(1)),
+    );
+    expect(await store.database.thumbs.count()).toBe(await store.database.photos.count());
   });
 
   it('leave nothing open to nobody when the last one goes', async () => {

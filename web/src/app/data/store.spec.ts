@@ -4,7 +4,7 @@ import { readRecipe } from '@orvin/core/reading';
 import { checkKitchenFile } from '@orvin/core/format';
 import { firstValueFrom } from 'rxjs';
 import { Backup } from './backup';
-import { KitchenDatabase, SCHEMA_1 } from './database';
+import { KitchenDatabase, SCHEMA_1, SCHEMA_2 } from './database';
 import { Notices, storageTrouble } from './notices';
 import { Store, type Doc } from './store';
 
@@ -123,6 +123,22 @@ describe('the store', () => {
     await store.logBake(bake('a', 1));
     await store.logBake(bake('b', 2));
     expect((await firstValueFrom(store.bakes$)).map((b) => b.id)).toEqual(['b', 'a']);
+    // what changes afterwards comes too, and only that is read again
+    const seen: string[][] = [];
+    const sub = store.bakes$.subscribe((list) => seen.push(list.map((b) => `${b.id}${b.minutes}`)));
+    const settled = async (n: number): Promise<void> => {
+      for (let i = 0; i < 100 && seen.length < n; i++) await new Promise((r) => setTimeout(r, 20));
+    };
+    await settled(1);
+    const read = spyOn(store.database.bakes, 'bulkGet').and.callThrough();
+    await store.commit('log', 'right', 'bakes', 'a', bake('a', 1), { ...bake('a', 1), minutes: 21 });
+    await settled(2);
+    expect(seen.at(-1)).toEqual(['b18', 'a21']);
+    expect(read.calls.allArgs().flat(2)).toEqual(['a']);
+    await store.undo('log');
+    await settled(3);
+    expect(seen.at(-1)).toEqual(['b18', 'a18']);
+    sub.unsubscribe();
   });
 
   it('turns a failed write into words, and the screen goes on', async () => {
@@ -141,11 +157,17 @@ describe('the database', () => {
     old.version(1).stores(SCHEMA_1);
     await old.table('working').put({ id: 'oat', formula: base, plan: {}, revision: 4, updatedAt: 7 });
     old.close();
+    await old.open();
+    await old.table('bakes').put({ id: 'b', bake: { id: 'b', formulaId: 'oat', at: 5 }, revision: 3 });
+    old.close();
     let superseded = false;
     const db = new KitchenDatabase(name, () => (superseded = true));
     expect((await db.working.get('oat'))?.formula).toEqual(base);
+    // the index that came with version 2 holds what was there before, and its new tables are empty
+    expect(await db.bakes.orderBy('[id+revision]').keys()).toEqual([['b', 3]] as never);
+    expect(await db.photos.count()).toBe(0);
     const newer = new Dexie(name);
-    newer.version(2).stores({ ...SCHEMA_1, extra: 'id' });
+    newer.version(3).stores({ ...SCHEMA_1, ...SCHEMA_2, extra: 'id' });
     await newer.open();
     expect(superseded).toBeTrue();
     expect(await newer.table('working').count()).toBe(1);
