@@ -121,10 +121,12 @@ export class BakeSheet {
   });
   protected readonly ask = computed(() => this.seen().length > 0 || !['good', 'fine'].includes(this.bake().outcome));
 
+  private readonly shownId = computed(() => this.bake().id);
+
   constructor() {
-    // another bake begins folded
+    // another bake begins folded; a change of this one leaves it as it is
     effect(() => {
-      this.bake().id; // eslint-disable-line @typescript-eslint/no-unused-expressions -- read, to follow it
+      this.shownId();
       untracked(() => {
         this.picking.set(false);
         this.large.set(0);
