@@ -151,7 +151,6 @@ const shots = [
       for (let i = 0; i < 3; i++) await p.keyboard.press('Shift+ArrowRight');
     },
   ],
-  ['beside', 1280, 800, '/beside/cardamom-yogurt-round'],
   [
     'tins',
     1280,
@@ -217,15 +216,43 @@ const shots = [
     'log',
     1280,
     800,
-    '/log/rye-and-pear-loaf',
+    '/log?bake=demo-15',
     async (p) => {
-      await p.waitForTimeout(1500);
+      await p.waitForSelector('orvin-why-bake h3');
+      await p.waitForSelector('.line .faulty');
+      await p.locator('orvin-why-bake').evaluate((el) => el.scrollIntoView({ block: 'center' }));
+      await p.evaluate(() => scrollTo(0, 0));
     },
   ],
-  ['card', 1280, 860, '/card/rye-and-pear-loaf'],
+  [
+    'taught',
+    1280,
+    800,
+    '/log?part=taught',
+    async (p) => {
+      await p.waitForSelector('.groups .row');
+    },
+  ],
+  [
+    'shopping',
+    1280,
+    800,
+    '/larder?part=shopping',
+    async (p) => {
+      for (const label of ['Cheese and thyme scones', 'Rye and pear loaf', 'Parsnip and ginger muffins']) {
+        await p.getByLabel('Add a bake').selectOption({ label });
+        await p.waitForSelector(`.bakes .name:has-text("${label}")`);
+      }
+      await p.getByRole('button', { name: 'More of Cheese and thyme scones' }).click();
+      await p
+        .getByRole('checkbox', { name: /Buttermilk/ })
+        .first()
+        .check();
+    },
+  ],
+  ['label', 1280, 800, '/label/parsnip-and-ginger-muffins', sampled],
   ['larder', 1280, 800, '/larder'],
   ['larder-tins', 1280, 800, '/larder?part=tins'],
-  ['larder-kit', 1280, 800, '/larder?part=kit'],
 ];
 
 const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });

@@ -14,7 +14,6 @@ import {
   BehaviorSubject,
   catchError,
   concatMap,
-  debounceTime,
   distinctUntilChanged,
   filter,
   from,
@@ -22,6 +21,7 @@ import {
   of,
   switchMap,
   tap,
+  timer,
   toArray,
   type Observable,
 } from 'rxjs';
@@ -72,9 +72,14 @@ export class Learning {
     toObservable(this.request).pipe(
       filter((r) => r !== null),
       distinctUntilChanged(),
-      debounceTime(30),
       tap(() => this.busy.next(true)),
-      switchMap((r) => this.lessonOf(r).pipe(map((lesson) => ({ db: r.db, lesson })))),
+      // several changes in a row are learned from once
+      switchMap((r) =>
+        timer(30).pipe(
+          switchMap(() => this.lessonOf(r)),
+          map((lesson) => ({ db: r.db, lesson })),
+        ),
+      ),
       tap(({ db, lesson }) => {
         this.busy.next(false);
         if (lesson) void this.keep(db, lesson.learned);

@@ -67,7 +67,7 @@ export class WhyPart {
   }
 
   protected pct(x: number): string {
-    return x < 0.015 ? 'under 2 %' : `${Math.round(100 * x)} %`;
+    return x < 0.015 ? 'under 2 %' : x > 0.95 ? 'over 95 %' : `${Math.round(100 * x)} %`;
   }
   protected toggle(id: string): void {
     this.open.update((o) => (o === id ? null : id));
@@ -75,7 +75,10 @@ export class WhyPart {
   protected shown(c: LikelyCause, first: boolean): boolean {
     return this.open() === null ? first : this.open() === c.id;
   }
-  /** `three times`, `a little`. */
+  /** How strongly it speaks, as one to three signs. */
+  protected signs(e: { readonly for: boolean; readonly factor: number }): string {
+    return (e.for ? '+' : '−').repeat(e.factor < 1.8 ? 1 : e.factor < 6 ? 2 : 3);
+  }
   protected strength(factor: number): string {
     return factor < 1.6 ? 'a little' : factor < 3 ? 'somewhat' : factor < 8 ? 'much' : 'very much';
   }
