@@ -139,6 +139,12 @@ test('what it taught is drawn, can be learned anew, and every view foretells by 
   };
   await page.goto('/tins/cardamom-yogurt-round');
   await expect(page.getByText(/Your big oven runs about \d+ °C hot, from \d+ bakes/)).toBeVisible();
+  // the top rack is hotter still, and the one bake there says so
+  await page.getByRole('button', { name: 'change', exact: true }).click();
+  await page.getByLabel('Where it stands in the oven').selectOption('top');
+  await expect(page.getByText(/Your big oven runs about 1\d °C hot/)).toBeVisible();
+  await page.getByLabel('Where it stands in the oven').selectOption('middle');
+  await expect(page.getByText(/Your big oven runs about \d °C hot/)).toBeVisible();
   const learned = await told();
   await larder(page, 'Kit and measures');
   await expect(page.getByRole('link', { name: /in all \+\d+ °C, from \d+ bakes/ })).toBeVisible();

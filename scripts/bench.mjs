@@ -2,6 +2,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
+import { longLog } from './lib/long-log.mjs';
 import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
 import { serve } from './lib/serve.mjs';
@@ -185,6 +186,7 @@ try {
   console.log(
     `1,000 recipes read and stored: ${((Date.now() - from) / 1000).toFixed(1)} s; longest task on the main thread ${longest.toFixed(0)} ms  aim 50`,
   );
+  await longLog(browser, base, (line) => console.log(line));
 } finally {
   await browser.close();
   stop();

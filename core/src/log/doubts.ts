@@ -23,7 +23,7 @@ export function meant(minutes: number, expected: number, sd: number): number | n
   ];
   const near = ways
     .filter((m) => m > 1 && m < 600)
-    .map((m) => ({ m: Math.round(m), off: Math.abs(Math.log(m / expected)) }))
+    .map((m) => ({ m: Math.round(m), off: Math.abs(Math.log(Math.round(m) / expected)) }))
     .sort((a, b) => a.off - b.off)[0];
   return near && near.off < Math.max(0.12, 1.6 * sd) ? near.m : null;
 }

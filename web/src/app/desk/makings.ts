@@ -183,7 +183,9 @@ export class Makings {
     // what a diagnosis advised for this bake has been tried with it
     const doc = await this.store.database.working.get(b.formula.id);
     const trial = doc?.plan.trial;
-    if (!(await this.store.logBake({ ...record, observed, ...(trial && { trial }) }))) return null;
+    const rack = doc?.plan.rack;
+    if (!(await this.store.logBake({ ...record, observed, ...(trial && { trial }), ...(rack && { rack }) })))
+      return null;
     if (doc && trial) {
       const { trial: _tried, ...plan } = doc.plan;
       const was = { formula: doc.formula, plan: doc.plan };

@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import {
   coverAtFirst,
   laterStages,
+  racks,
   nextStage,
   withSetting,
   withStages,
   type BakeSetting,
   type BakeStage,
   type Cover,
+  type Rack,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
 import { degrees, readDegrees } from '../ui/words';
@@ -54,6 +56,18 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
         <select class="field" aria-label="Over it at first" (change)="cover($any($event.target).value)">
           @for (c of covers; track c.id) {
             <option [value]="c.id" [selected]="first() === c.id">{{ c.words }}</option>
+          }
+        </select>
+        @if (ovens().length > 1) {
+          <select class="field" aria-label="Which oven" (change)="which($any($event.target).value)">
+            @for (o of ovens(); track o.id) {
+              <option [value]="o.id" [selected]="o.id === ovenId()">{{ o.name }}</option>
+            }
+          </select>
+        }
+        <select class="field" aria-label="Where it stands in the oven" (change)="stands($any($event.target).value)">
+          @for (r of racks; track r) {
+            <option [value]="r" [selected]="r === rack()">{{ r }} rack</option>
           }
         </select>
         @if (later().length === 0) {
@@ -159,6 +173,8 @@ export class HeatSteps {
     return [
       c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c)}`,
       this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
+      ...(this.ovenId() === this.ovens()[0]?.id ? [] : [this.ovens().find((o) => o.id === this.ovenId())?.name ?? '']),
+      ...(this.rack() === 'middle' ? [] : [`${this.rack()} rack`]),
       ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
       ...this.later().map((s) => `after ${s.fromMin} min ${degrees(s.ovenC, true)}, ${cover(s.cover, 'later')}`),
     ].join('; ');
@@ -168,6 +184,10 @@ export class HeatSteps {
   );
   protected readonly first = computed(() => coverAtFirst(this.setting()));
   protected readonly later = computed(() => laterStages(this.setting()));
+  protected readonly racks = racks;
+  protected readonly ovens = computed(() => this.desk.kitchen().ovens);
+  protected readonly ovenId = computed(() => this.desk.plan().ovenId ?? this.ovens()[0]?.id);
+  protected readonly rack = computed<Rack>(() => this.desk.plan().rack ?? 'middle');
   protected readonly reached = computed(() => this.desk.plan().ovenReachedC ?? null);
 
   protected oven(how: string): void {
@@ -176,6 +196,18 @@ export class HeatSteps {
     void this.desk.change(warming ? 'into an oven not hot yet' : 'into a hot oven', {
       plan: { ...plan, ...(warming && { ovenReachedC: Math.min(100, this.setting().ovenC - 20) }) },
     });
+  }
+
+  protected which(id: string): void {
+    const { ovenId: _was, ...plan } = this.desk.plan();
+    const oven = this.ovens().find((o) => o.id === id);
+    void this.desk.change(`bake in the ${oven?.name ?? id}`, {
+      plan: { ...plan, ...(id !== this.ovens()[0]?.id && { ovenId: id }) },
+    });
+  }
+  protected stands(rack: Rack): void {
+    const { rack: _was, ...plan } = this.desk.plan();
+    void this.desk.change(`${rack} rack`, { plan: { ...plan, ...(rack !== 'middle' && { rack }) } });
   }
 
   protected setReached(e: Event): void {

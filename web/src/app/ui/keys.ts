@@ -106,6 +106,14 @@ export class KeysPanel {
       ],
     },
     {
+      title: 'Log',
+      rows: [
+        { keys: ['↑', '↓'], does: 'through the bakes; J and K too' },
+        { keys: ['L'], does: 'log a bake of the formula in hand' },
+        { keys: ['Esc'], does: 'leave the bake that is looked at' },
+      ],
+    },
+    {
       title: 'On the Bench',
       rows: [
         { keys: ['T'], does: 'try the advice that is shown; Enter keeps it' },

@@ -52,6 +52,7 @@ export class Photo {
   }
 
   private async load(id: string, small: boolean): Promise<string | null> {
+    if (this.store.name() === null) return null;
     const db = this.store.database;
     const row = await (small ? db.thumbs.get(id) : db.photos.get(id)).catch(() => undefined);
     if (!row) return null;
