@@ -112,7 +112,7 @@ export async function longLog(browser, base, say) {
   await (await waiting).saveAs(file);
   const out = (Date.now() - from) / 1000;
   from = Date.now();
-  await page.setInputFiles('orvin-own-data input[type=file]', { name: 'all.zip', mimeType: 'application/zip', buffer: (await import('node:fs')).readFileSync(file) }); // prettier-ignore
+  await page.setInputFiles('orvin-own-data input[type=file]', file);
   await page.getByText('is restored').waitFor({ timeout: 300_000 });
   say(`all of it into a zip: ${out.toFixed(1)} s; restored: ${((Date.now() - from) / 1000).toFixed(1)} s`);
   rmSync(file);
