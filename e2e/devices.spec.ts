@@ -87,9 +87,11 @@ for (const [name, width, height] of [
     if (await stick.isVisible()) await stick.click();
     await expect(withProbe).toContainText(/\d+ °C/);
     await page.getByRole('button', { name: 'scale, probe' }).click();
-    await does(page, '60 ×');
+    // no faster than a worker that is busy can follow: at a faster clock the other bake is due before it is foretold
+    await does(page, '10 ×');
     await expect(page.locator('orvin-probe-chart')).toBeVisible();
-    await expect(withProbe).toContainText(/min more|done, or nearly/);
+    await expect(withProbe).toContainText(/min more|done, or nearly/, { timeout: 60_000 });
+    await does(page, '60 ×');
     if (name === 'a laptop') expect(await serious(page)).toEqual([]);
     await does(page, 'unplug the probe');
     await expect(withProbe).toContainText('The probe is silent');
