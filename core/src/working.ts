@@ -13,7 +13,7 @@ export { assess, type Assessment, type AssessOptions } from './balance/assess.js
 export type { Advice } from './balance/advice.js';
 export { usualRanges, type Usual } from './balance/usual.js';
 export { effectOf, keepingTotal, moveTo, placeOnMap, toTotal, type Axis, type ItemEffect } from './balance/change.js';
-export type { Caution } from './balance/cautions.js';
+export { allergensOf, type Caution } from './balance/cautions.js';
 export type { Verdict } from './balance/verdict.js';
 export type { Totals } from './balance/totals.js';
 export type { Beam, Pull, WaterLine, Wet } from './balance/pulls.js';
@@ -199,18 +199,10 @@ export const shapes = [
 ] as const;
 export { merge3, same } from './formula/merge.js';
 export { outcomes, type BakeRecord, type Observed, type Outcome, type Result, type Trial } from './log/types.js';
-export {
-  goodness,
-  markScales,
-  offBest,
-  type Mark as MarkStep,
-  type MarkId,
-  type Marks,
-  type MarkScale,
-} from './log/marks.js';
+export { markScales, type Mark as MarkStep, type MarkId, type Marks, type MarkScale } from './log/marks.js';
 export { symptomIds, symptomName, symptoms, type SymptomId } from './log/symptoms.js';
+export { inputOf } from './log/seen.js';
 export {
-  inputOf,
   learn,
   reckonBake,
   reckonKey,
@@ -222,16 +214,16 @@ export {
 } from './log/learn.js';
 export { calibrationFor } from './bake/calibration.js';
 export { reckon, type Reckoned } from './bake/reckon.js';
-export { knownOf, learnedOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
+export { knownOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
 export { diagnose, type DiagnosedBake, type Diagnosis, type Evidence, type LikelyCause } from './diagnose/diagnose.js';
 export { followUp, type FollowUp } from './diagnose/history.js';
 export { causes, causeOf, type Cause, type CauseId } from './diagnose/causes.js';
-export type { Check } from './diagnose/tests.js';
+export type { Check } from './diagnose/checks.js';
 export type { NextTry } from './diagnose/next.js';
 export { cost, money, ovenEnergy, piecesOf, priceOf, type Cost, type OvenEnergy } from './larder/cost.js';
 export { nutrition, type Nutrients, type Nutrition } from './larder/nutrition.js';
 export { dietsOfFormula, stallLabel, STALL_CAUTION, type StallLabel } from './larder/label.js';
-export { shopping, shortWords, type PlannedBake, type Shopping, type ShoppingLine } from './larder/shopping.js';
+export { shopping, type PlannedBake, type Shopping, type ShoppingLine } from './larder/shopping.js';
 export { boughtFor, sectionOf, sections, stockNow, usedBy, type Section as ShopSection } from './larder/used.js';
 export {
   judgeSeries,

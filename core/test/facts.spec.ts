@@ -11,6 +11,7 @@ import {
   type Ingredient,
   type Kitchen,
 } from '../src/index.js';
+import { looks } from '../src/diagnose/checks.js';
 import { factsOf, type FactId } from '../src/diagnose/facts.js';
 import { plantedBake } from './support/faults.js';
 import { demo, demoKitchen } from './support/make.js';
@@ -158,6 +159,7 @@ describe('the table of causes', () => {
 
   it('takes its remedy back towards what is usual', () => {
     const moves = [['too much leavener', 'lift', -1], ['too sweet', 'sugar', -1], ['too fat', 'fat', -1], ['too wet', 'water', -1], ['left soda', 'left soda', -1], ['soda for powder', 'free soda', -1], ['low lift', 'lift', 1], ['lean', 'lean', -1], ['whole grain dry', 'water', 1]] as const; // prettier-ignore
+    let tried = 0;
     for (const [cause, fact, sign] of moves)
       for (let seed = 0; seed < 4; seed++) {
         const p = plantedBake(2000 + seed, cause);
@@ -165,8 +167,20 @@ describe('the table of causes', () => {
         if (!next) continue;
         const at = (g: Formula): number => factsOf(g, p.bake, p.kitchen).facts[fact]?.z ?? 0;
         const [before, after] = [at(p.formula), at(next.formula)];
+        tried++;
         // what lies off the scale stays there until it comes back onto it
         if (Math.abs(before) < 5.9) expect(sign * (after - before)).withContext(`${cause}, ${seed}: ${next.words}`).toBeGreaterThan(0); // prettier-ignore
       }
+    expect(tried).toBeGreaterThan(2 * moves.length);
+  });
+
+  it('knows of every look which causes it speaks of', () => {
+    const ids = new Set(causes.map((c) => c.id));
+    for (const l of looks) {
+      for (const id of Object.keys(l.yes)) expect(ids.has(id)).withContext(`${l.id}: ${id}`).toBeTrue();
+      expect(Object.values(l.yes).every((p) => p > 0 && p < 1))
+        .withContext(l.id)
+        .toBeTrue();
+    }
   });
 });

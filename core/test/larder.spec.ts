@@ -182,6 +182,13 @@ describe('stock', () => {
     expect(stockNow(counted, [])).toEqual(counted.stock);
   });
 
+  it('gives nothing for what was only tried out', () => {
+    const observed = { beganAt: 0, intoOvenAt: 0, weighed: [], added: [], skipped: [], ovenReadings: [] };
+    const tried = (['scale', 'probe', 'clock'] as const).map((x, i) => ({ ...bake(`t${i}`, 200), observed: { ...observed, simulated: [x] } })); // prettier-ignore
+    expect(stockNow(counted, tried)).toEqual(counted.stock);
+    expect(stockNow(counted, [{ ...bake('real', 200), observed }])['plain-flour']).toBe(850);
+  });
+
   it('never falls below nothing, and takes eggs for their parts', () => {
     expect(
       stockNow(

@@ -36,8 +36,8 @@ const PRIORS: Readonly<Record<string, number>> = {
   loss: 0.25,
   stand: 0.7,
 };
-export const priorSd = (key: string): number =>
-  PRIORS[key.slice(0, (key.indexOf(':') + 1 || key.length + 1) - 1)] ?? 0.1;
+/** A parameter that was to be learned anew is called as before, with a mark at its end (`nameAt`). */
+export const priorSd = (key: string): number => PRIORS[key.split(/[:~]/)[0] as string] as number;
 
 /** How long a batter waits between the end of mixing and the oven, min, until a kitchen has shown otherwise. */
 export const USUAL_WAIT_MIN = 4;
@@ -109,16 +109,4 @@ export function ovenOff(kitchen: Kitchen, ovenId: string, rack?: Rack): { mean: 
   const declared = kitchen.ovens.find((o) => o.id === ovenId)?.biasC ?? 0;
   const b = knownOf(kitchen.learned, [`bias:${ovenId}`, ...(rack && rack !== 'middle' ? [`rack:${ovenId}:${rack}`] : [])]); // prettier-ignore
   return { ...b, mean: declared + b.mean };
-}
-
-/** A part of what was learned: the parameters by these names and those of the whole kitchen. */
-export function learnedOf(l: Learned, wanted: (key: string) => boolean): Learned {
-  const at = l.keys.flatMap((k, i) => (wanted(k) ? [i] : []));
-  return {
-    keys: at.map((i) => l.keys[i] as string),
-    mean: at.map((i) => l.mean[i] as number),
-    cov: at.map((i) => at.map((j) => (l.cov[i] as readonly number[])[j] as number)),
-    bakes: at.map((i) => l.bakes[i] as number),
-    noise: l.noise,
-  };
 }

@@ -1,12 +1,12 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { symptomName, type SymptomId } from '../log/symptoms.js';
 import type { BakeRecord } from '../log/types.js';
-import { causes, type Cause, type CauseId } from './causes.js';
+import type { CauseId } from './causes.js';
 import { factsOf, type Diagnosed } from './facts.js';
 import { historyOf, type History } from './history.js';
 import { nextOf, type NextTry } from './next.js';
 import { rank, type Ranked } from './rank.js';
-import { tellingApart, type Check } from './tests.js';
+import { tellingApart, type Check } from './checks.js';
 
 /** One reason for or against a cause. */
 export interface Evidence {
@@ -121,6 +121,3 @@ function evidenceOf(r: Ranked, d: Diagnosed, seen: readonly SymptomId[], history
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const shareWords = (x: number): string =>
   x > 0.8 ? 'nearly all' : x > 0.6 ? 'most' : x > 0.4 ? 'about half of' : x > 0.2 ? 'some' : 'a few';
-
-/** All causes that can be thought of, for a table. */
-export const allCauses: readonly Cause[] = causes;

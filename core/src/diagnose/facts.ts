@@ -1,13 +1,12 @@
 import { ovenOff } from '../bake/learned.js';
 import { predictBake } from '../bake/predict.js';
-import { stageAt } from '../bake/oven.js';
-import { allStages } from '../bake/stages.js';
 import { assess, type Assessment } from '../balance/assess.js';
 import { familyFor, type Family } from '../balance/families.js';
 import { consistencyWords } from '../balance/totals.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
-import { inputOf, reckonBake } from '../log/learn.js';
+import { SODA_G_PER_MOL } from '../leavening/acids.js';
+import { centreOf, inputOf, meanHeight, rackOff } from '../log/seen.js';
 import type { BakeRecord } from '../log/types.js';
 import { degreesIn, degreesMore } from '../quantity/degrees.js';
 import { bowlPlan } from '../scale/bowls.js';
@@ -41,6 +40,9 @@ export const echoes: readonly (readonly FactId[])[] = [
   ['flour weighed', 'by the cup', 'water'],
 ];
 export const ECHO = 0.3;
+
+/** One sigma of an ordinary oven's air against its dial, K, as a thermometer on the rack reads it. A judgement. */
+export const AIR_K = 7;
 
 /** Where an edge of a usual range lies in sigmas: outside of it are about one ordinary formula in eight. */
 const EDGE = 1.5;
@@ -102,7 +104,7 @@ function ofFormula(f: Formula, a: Assessment, family: Family, kitchen: Kitchen, 
   const left = a.ledger.leftSodaGPer100gBatter.typical;
   set('left soda', (left - 0.12) / 0.1, left < 0.02 ? 'No soda is left over.' : `${left.toFixed(2)} g of soda is left over in 100 g batter; from 0.22 it darkens, from 0.48 it tastes.`); // prettier-ignore
   const soda = a.ledger.bicarbonateMmol;
-  const unmet = soda > 0 ? ((left / 84.007) * 1000 * t.batterG) / 100 / soda : 0;
+  const unmet = soda > 0 ? ((left / SODA_G_PER_MOL) * 1000 * t.batterG) / 100 / soda : 0;
   set('unmet soda', soda > 0 ? (unmet - 0.2) / 0.2 : -1.5, soda > 0 ? `${pct(unmet)} of the soda has no acid to meet.` : 'There is no soda in it.'); // prettier-ignore
   set('left acid', (a.ledger.leftAcidMeqPer100gBatter.typical - 1) / 1.5, `${whole(a.ledger.leftAcidMeqPer100gBatter.typical)} meq of acid is left over in 100 g batter.`); // prettier-ignore
   const free = allItems(f).reduce((s, i) => s + (ingredientFor(f, i, kitchen).leavener === 'soda' ? i.grams : 0), 0);
@@ -141,19 +143,19 @@ function ofBake(
     const off = b.minutes / needed - 1;
     set('time', Math.log(b.minutes / needed) / sd, `It had ${whole(b.minutes)} min; ${whole(needed)} is likely here${Math.abs(off) > 0.03 ? `, ${pct(off)} ${off < 0 ? 'less' : 'more'} than it needs` : ''}.`); // prettier-ignore
   }
-  const centre = r?.centreC ?? o?.probe?.at(-1)?.c;
-  if (centre !== undefined && p.doneC > 0)
-    set('centre', (centre - p.doneC) / 1.6, `The middle was ${degreesIn(shown, centre)}; it sets at ${degreesIn(shown, p.doneC)}.`); // prettier-ignore
+  // where its family sets, not where this baker likes it
+  const doneC = p.doneC > 0 ? p.doneC - (p.calibration?.doneK ?? 0) : null;
+  const centre = centreOf(b);
+  if (centre && doneC !== null)
+    set('centre', (centre.c - doneC) / 1.6, `The middle was ${degreesIn(shown, centre.c)}; it sets at ${degreesIn(shown, doneC)}.`); // prettier-ignore
   if (r?.outG !== undefined && r.outG > 0 && p.lossPct > 0) {
     const loss = 100 * (1 - r.outG / b.batterG);
     set('loss', Math.log(Math.max(0.5, loss) / p.lossPct) / 0.25, `It lost ${whole(loss)} % of its weight; ${whole(p.lossPct)} % would be likely.`); // prettier-ignore
   }
-  const settled = (o?.ovenReadings ?? []).filter((x) => x.min >= 10);
-  if (settled.length > 0) {
-    const stages = allStages(inputOf(b));
-    const off = settled.reduce((s, x) => s + x.ovenC - stageAt(stages, 60 * x.min).ovenC, 0) / settled.length;
-    set('air', off / 7, `A thermometer on the rack read ${degreesMore(shown, Math.abs(off))} ${off >= 0 ? 'more' : 'less'} than the dial.`); // prettier-ignore
-  } else {
+  const read = rackOff(b);
+  if (read)
+    set('air', read.k / AIR_K, `A thermometer on the rack read ${degreesMore(shown, Math.abs(read.k))} ${read.k >= 0 ? 'more' : 'less'} than the dial.`); // prettier-ignore
+  else {
     const off = ovenOff(kitchen, b.ovenId, b.rack);
     if (off.bakes >= 3 && off.sd < 9) set('air', off.mean / Math.hypot(6, off.sd), `From ${off.bakes} bakes, the air is about ${degreesMore(shown, Math.abs(off.mean))} ${off.mean >= 0 ? 'hotter' : 'cooler'} than the dial.`); // prettier-ignore
   }
@@ -207,17 +209,15 @@ function ofBake(
     const cool = skipped.some((x) => /^(?:cool|unmould)/.test(x));
     set('cooling skipped', cool ? 2.2 : -0.6, cool ? 'A step of cooling was left out.' : 'It was cooled as planned.');
   }
-  if (r?.heightMm !== undefined) {
-    const reck = reckonBake(b, kitchen);
-    if (reck && reck.batterMm > 0) {
-      const off = Math.log((r.edgeMm !== undefined ? (r.heightMm + r.edgeMm) / 2 : r.heightMm / 1.12) / (reck.batterMm * b.rise)); // prettier-ignore
-      set('height', off / 0.09, `It stood ${pct(Math.exp(off) - 1)} ${off < 0 ? 'lower' : 'higher'} than reckoned.`);
-    }
+  const height = meanHeight(r);
+  if (height !== null && p.batterMm > 0) {
+    const off = Math.log(height / (p.batterMm * b.rise));
+    set('height', off / 0.09, `It stood ${pct(Math.exp(off) - 1)} ${off < 0 ? 'lower' : 'higher'} than reckoned.`);
   }
   const rise = kitchen.learned ? kitchen.learned.keys.indexOf('rise') : -1;
   if (kitchen.learned && rise >= 0 && (kitchen.learned.bakes[rise] ?? 0) >= 3) {
     const mean = kitchen.learned.mean[rise] as number;
     set('rises', mean / 0.08, `Your bakes rise ${pct(Math.exp(mean) - 1)} ${mean < 0 ? 'less' : 'more'} than reckoned, from ${kitchen.learned.bakes[rise]}.`); // prettier-ignore
   }
-  return { doneC: p.doneC > 0 ? p.doneC : null, neededMin: needed };
+  return { doneC, neededMin: needed };
 }

@@ -7,7 +7,7 @@ import { onStep } from '../quantity/steps.js';
 import { scale } from '../scale/scale.js';
 import { withSetting } from '../bake/stages.js';
 import type { Cause, CauseId } from './causes.js';
-import type { Diagnosed } from './facts.js';
+import { AIR_K, type Diagnosed } from './facts.js';
 
 /** The next experiment: the formula with one change, ready to be kept as a version. */
 export interface NextTry {
@@ -101,7 +101,7 @@ function forTime(d: Diagnosed, kitchen: Kitchen, more: boolean): NextTry | null 
 
 /** The dial moved by what the air is off, a full ten degrees at least. */
 function turned(d: Diagnosed, kitchen: Kitchen, sign: 1 | -1): NextTry | null {
-  const off = Math.abs((d.facts.air?.z ?? 0) * 7);
+  const off = Math.abs((d.facts.air?.z ?? 0) * AIR_K);
   const step = Math.max(10, Math.min(30, Math.round(off / 5) * 5));
   const to = dialOf(d) + sign * step;
   return heated(d, { ovenC: to }, `Only this: the dial at ${degreesIn(kitchen.display.temperature, to)}, ${degreesMore(kitchen.display.temperature, step)} ${sign > 0 ? 'hotter' : 'lower'}; it will take ${sign > 0 ? 'a little less' : 'somewhat longer'}.`); // prettier-ignore

@@ -38,6 +38,8 @@ export interface KitchenFile {
   /** What the baker said of the day, and what is being made: a bake in hand travels with its kitchen. */
   readonly day?: object | null;
   readonly making?: Making | null;
+  /** What is to be shopped for, and what is in the basket. */
+  readonly shopping?: object | null;
   /** Series of small batches. */
   readonly series?: readonly Series[];
   /** Photos of bakes: in a zip each is a file of its own; without one they are left out, which is said. */
@@ -236,6 +238,7 @@ const bakeRecord = Joi.object({
   used: Joi.object().pattern(Joi.string(), positive),
   photos: Joi.array().items(id),
   excluded: Joi.boolean(),
+  confirmed: Joi.boolean(),
   trial: Joi.object({ from: id.required(), cause: id.required(), words: Joi.string().allow('').required() }).unknown(
     true,
   ),
@@ -356,6 +359,13 @@ const day = Joi.object({
     .required(),
 }).unknown(true);
 
+const shoppingList = Joi.object({
+  bakes: Joi.array()
+    .items(Joi.object({ id: id.required(), times: Joi.number().greater(0).required() }).unknown(true))
+    .required(),
+  basket: Joi.array().items(Joi.string()).required(),
+}).unknown(true);
+
 const kitchenFile = Joi.object({
   format: Joi.valid('orvin.kitchen').required(),
   version: Joi.valid(1).required(),
@@ -394,6 +404,7 @@ const kitchenFile = Joi.object({
   photos: Joi.array().items(photo),
   day: day.allow(null),
   making: making.allow(null),
+  shopping: shoppingList.allow(null),
 }).unknown(true);
 
 export type Checked<T> =
@@ -462,6 +473,7 @@ export function readFile(
   return { kind: 'text' };
 }
 
+export const checkShopping = (data: unknown): Checked<object> => check(shoppingList, data, 'shopping');
 export const checkSeries = (data: unknown): Checked<Series> => check(series, data, 'series');
 
 /** Checks what is being made at the counter. */

@@ -40,7 +40,7 @@ export interface PlannedBake {
   readonly factor?: number;
 }
 
-/** Stock below this share of what was needed counts as none: a spoon's worth at the bottom of a bag. */
+/** So little short counts as there: no scale in a kitchen would tell. */
 const HAIR_G = 0.5;
 
 /**
@@ -107,11 +107,4 @@ function wordsOf(missing: number, packs: number | null, packG: number | null, pi
     return `${n} ${n === 1 ? 'egg' : 'eggs'}${box}`;
   }
   return packs === null || packG === null ? grams(missing) : `${packs} × ${grams(packG)}`;
-}
-
-/** What will be short in a list, in words; empty when all is there. */
-export function shortWords(s: Shopping): string {
-  const names = s.buy.map((l) => l.name.replace(/,.*/, '').toLowerCase());
-  if (names.length === 0) return 'Everything for it is there.';
-  return `Short of ${names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ')}.`;
 }

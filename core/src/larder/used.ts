@@ -46,7 +46,8 @@ export function boughtFor(used: Readonly<Record<string, number>>): Record<string
 export function stockNow(kitchen: Kitchen, bakes: readonly BakeRecord[]): Record<string, number> {
   const taken: Record<string, number> = {};
   for (const b of bakes) {
-    if (!b.used) continue;
+    // what was only tried out, with simulated devices or a quick clock, has used nothing
+    if (!b.used || (b.observed?.simulated ?? []).length > 0) continue;
     for (const [id, g] of Object.entries(boughtFor(b.used))) {
       const since = kitchen.stockAt?.[id];
       if (since !== undefined && b.at >= since) taken[id] = (taken[id] ?? 0) + g;

@@ -1,11 +1,9 @@
 import { donenessOf, heatAt, priorSd, USUAL_NOISE, USUAL_WAIT_MIN, type Place } from '../bake/learned.js';
 import { fitRows, without, type Fitted, type Row } from '../bake/normal.js';
-import type { BakeInput } from '../bake/predict.js';
 import { reckon, timeAt, type Reckoned } from '../bake/reckon.js';
-import { stageAt } from '../bake/oven.js';
-import { allStages } from '../bake/stages.js';
 import type { Kitchen, Learned } from '../formula/types.js';
 import { meant } from './doubts.js';
+import { centreOf, inputOf, meanHeight, rackOff } from './seen.js';
 import type { BakeRecord } from './types.js';
 
 /** A simulated oven or a clock that ran faster says nothing of the kitchen's own. */
@@ -13,24 +11,6 @@ const tried = (b: BakeRecord): boolean => (b.observed?.simulated ?? []).some((x)
 
 /** Whether a bake may teach: not left out by the baker, not simulated, and with a time that can be one. */
 export const teaches = (b: BakeRecord): boolean => !b.excluded && !tried(b) && b.minutes > 0 && b.minutes < 600;
-
-/** What the bake model has to know of a logged bake. */
-export const inputOf = (b: BakeRecord): BakeInput => ({
-  family: b.family,
-  tin: b.tin.tin,
-  batterG: b.batterG,
-  ovenC: b.ovenC,
-  fan: b.fan,
-  ovenId: b.ovenId,
-  formulaId: b.formulaId,
-  densityGPerMl: b.densityGPerMl,
-  rise: b.rise,
-  ...(b.rack && { rack: b.rack }),
-  ...(b.composition && { composition: b.composition }),
-  ...(b.stages && { stages: b.stages }),
-  ...(b.ovenReachedC !== undefined && { ovenReachedC: b.ovenReachedC }),
-  ...(b.hotTin && { hotTin: true }),
-});
 
 /** What the model says of a logged bake in an ordinary kitchen; null when it would never be done. */
 export const reckonBake = (b: BakeRecord, kitchen: Kitchen): Reckoned | null => reckon(inputOf(b), kitchen);
@@ -57,9 +37,8 @@ const WANTED: Readonly<Record<BakeRecord['outcome'], readonly [shift: number, sd
 const PER_STEP = -0.025;
 /** One sigma of a thermometer in the middle (where it is put), K, and of the model's own course, ln. */
 const CENTRE_SD = { k: 1.5, log: 0.03 } as const;
-/** One sigma of one reading on the rack, K: the thermostat's swing. Readings before this many minutes are the door's. */
+/** One sigma of one reading on the rack, K: the thermostat's swing. */
 const RACK_SD = 4;
-const RACK_FROM_MIN = 10;
 /** One sigma of a height measured with a rule, of a cup of batter, and of a loss by the scale, in ln. */
 const RESULT_SD = { rise: 0.06, dense: 0.04, loss: 0.12, stand: 0.5 } as const;
 
@@ -84,13 +63,6 @@ function wanted(b: BakeRecord): readonly [number, number] {
   return moist === undefined ? [shift, sd] : [shift + PER_STEP * (moist - 3), Math.hypot(sd, 0.02)];
 }
 
-/** What a thermometer in the middle read when it came out: measured by hand, or the probe's last. */
-function centreOf(b: BakeRecord): { min: number; c: number } | null {
-  if (b.result?.centreC !== undefined) return { min: b.minutes, c: b.result.centreC };
-  const last = b.observed?.probe?.at(-1);
-  return last && last.min > 0 && last.min <= b.minutes * 1.05 ? last : null;
-}
-
 /** The slopes of the time row of a bake: what is predicted when nothing is known but where and what it is. */
 export function timeAtPlace(b: BakeRecord, r: Reckoned, kitchen: Kitchen): (readonly [string, number])[] {
   return [...heatAt(placeOfBake(b), r), ...donenessOf(b.formulaId, r.perDoneK)].map(
@@ -102,8 +74,8 @@ export function timeAtPlace(b: BakeRecord, r: Reckoned, kitchen: Kitchen): (read
 export function rowsOf(b: BakeRecord, r: Reckoned | null, kitchen: Kitchen, noise = USUAL_NOISE): Row[] {
   if (!teaches(b)) return [];
   const out: Row[] = [];
-  const add = (at: readonly (readonly [string, number])[], y: number, sd: number, robust = true): void => {
-    if (Number.isFinite(y)) out.push({ of: b.id, at: at.map(([k, s]) => [nameAt(k, b.at, kitchen), s] as const), y, sd, robust }); // prettier-ignore
+  const add = (at: readonly (readonly [string, number])[], y: number, sd: number): void => {
+    if (Number.isFinite(y)) out.push({ of: b.id, at: at.map(([k, s]) => [nameAt(k, b.at, kitchen), s] as const), y, sd, robust: !b.confirmed }); // prettier-ignore
   };
   const own = (key: string): readonly (readonly [string, number])[] => [
     [key, 1],
@@ -122,12 +94,8 @@ export function rowsOf(b: BakeRecord, r: Reckoned | null, kitchen: Kitchen, nois
     } else {
       add([...heat, ...donenessOf(b.formulaId, r.perDoneK)], Math.log(b.minutes / r.minutes) + shift, Math.hypot(noise, sd)); // prettier-ignore
     }
-    const { heightMm, edgeMm, outG } = b.result ?? {};
-    if (heightMm !== undefined && heightMm > 0 && r.batterMm > 0) {
-      // the crown stands above the mean and the edge below it; with both, their mean is it
-      const mean = edgeMm !== undefined && edgeMm > 0 ? (heightMm + edgeMm) / 2 : heightMm / 1.12;
-      add(own('rise'), Math.log(mean / (r.batterMm * b.rise)), RESULT_SD.rise);
-    }
+    const [height, outG] = [meanHeight(b.result), b.result?.outG];
+    if (height !== null && r.batterMm > 0) add(own('rise'), Math.log(height / (r.batterMm * b.rise)), RESULT_SD.rise);
     if (outG !== undefined && outG > 0 && outG < b.batterG && r.lossPct > 0)
       add(own('loss'), Math.log((100 * (1 - outG / b.batterG)) / r.lossPct), RESULT_SD.loss);
   }
@@ -135,21 +103,17 @@ export function rowsOf(b: BakeRecord, r: Reckoned | null, kitchen: Kitchen, nois
   if (cup && cup.ml > 0 && cup.g > 0) add(own('dense'), Math.log(cup.g / cup.ml / b.densityGPerMl), RESULT_SD.dense);
   const stood = b.observed?.stoodMin;
   if (stood !== undefined) add(own('stand'), Math.log(Math.max(0.5, stood) / USUAL_WAIT_MIN), RESULT_SD.stand);
-  const readings = (b.observed?.ovenReadings ?? []).filter((x) => x.min >= RACK_FROM_MIN);
-  if (readings.length > 0) {
-    const stages = allStages(inputOf(b));
-    const declared = kitchen.ovens.find((o) => o.id === b.ovenId)?.biasC ?? 0;
-    const off = readings.reduce((s, x) => s + x.ovenC - stageAt(stages, x.min * 60).ovenC, 0) / readings.length;
+  const off = rackOff(b);
+  if (off)
     add(
       [
         [`bias:${b.ovenId}`, 1],
         ...(b.rack && b.rack !== 'middle' ? [[`rack:${b.ovenId}:${b.rack}`, 1] as const] : []),
         ['thermometer', 1],
       ],
-      off - declared,
-      RACK_SD / Math.sqrt(Math.min(4, readings.length)),
+      off.k - (kitchen.ovens.find((o) => o.id === b.ovenId)?.biasC ?? 0),
+      RACK_SD / Math.sqrt(Math.min(4, off.readings)),
     );
-  }
   return out;
 }
 
@@ -235,7 +199,7 @@ export function learn(
   for (const r of fit.rows) for (const [k] of r.at) (seen.get(k) ?? seen.set(k, new Set()).get(k))?.add(r.of);
   const doubts = newest.flatMap((b) => {
     const r = reckoned[b.id];
-    if (!r || b.outcome === 'under' || b.outcome === 'over') return [];
+    if (!r || b.confirmed || b.outcome === 'under' || b.outcome === 'over') return [];
     const t = tell(b, r, fit, noise, kitchen);
     const off = Math.log(b.minutes / t.after) / t.sd;
     return Math.abs(off) < WILD ? [] : [doubtOf(b, t)];

@@ -22,16 +22,3 @@ export const markScales: readonly MarkScale[] = [
   { id: 'crust', name: 'Crust', steps: ['pale', 'light', 'golden', 'dark', 'burnt'], best: 3 },
   { id: 'taste', name: 'Taste', steps: ['not again', 'dull', 'all right', 'good', 'make it again'], best: 5 },
 ];
-
-/** Steps that a mark lies away from the best, below 0 for too little. */
-export const offBest = (id: MarkId, mark: Mark): number =>
-  mark - (markScales.find((s) => s.id === id) as MarkScale).best;
-
-/** How good a bake was by its marks, 0–1; null without any. Each scale counts the same. */
-export function goodness(marks: Marks | undefined): number | null {
-  const each = markScales.flatMap((s) => {
-    const m = marks?.[s.id];
-    return m === undefined ? [] : [1 - Math.abs(m - s.best) / (s.best === 3 ? 2 : 4)];
-  });
-  return each.length > 0 ? each.reduce((a, b) => a + b, 0) / each.length : null;
-}

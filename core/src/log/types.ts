@@ -95,6 +95,8 @@ export interface BakeRecord {
   readonly trial?: Trial;
   /** The series of small batches it belongs to, and its label there. */
   readonly experiment?: { readonly id: string; readonly label: string };
+  /** The baker has looked at a time that was asked about, and it is right: it counts like any other. */
+  readonly confirmed?: boolean;
   /** Left out of learning, at the baker's wish. */
   readonly excluded?: boolean;
 }

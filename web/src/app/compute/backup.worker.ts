@@ -1,14 +1,14 @@
-import { takenUp, type BakeRecord, type Kitchen, type Making } from '@orvin/core';
-import { readFile, type KitchenFile, type PhotoEntry, type VersionRecord } from '@orvin/core/format';
+import { readFile, type PhotoEntry } from '@orvin/core/format';
 import { expose } from 'comlink';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { KitchenDatabase } from '../data/database';
-import type { PhotoRecord, SeriesRow, WorkingRecord } from '../data/records';
+import { fillKitchen, kitchenFileOf } from '../data/kitchen-file';
+import type { PhotoRecord, ThumbRecord } from '../data/records';
 import { zipContent, zipDirectory } from './zip-directory';
 import type { BackupJobs, BackupProgress, Restored } from './backup-jobs';
 
-/** Rows that go through memory at once. */
-const AT_ONCE = { photos: 8, bakes: 500 } as const;
+/** Photos that go through memory at once. */
+const AT_ONCE = 8;
 /** Parts of a zip that are joined into one piece of a blob, so that thousands of photos make few pieces. */
 const JOIN_BYTES = 8e6;
 const KITCHEN = 'kitchen.json';
@@ -16,32 +16,6 @@ const ENDINGS: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/
 /** A name that no other photo has, whatever characters its id holds. */
 const fileOf = (id: string, type: string, n: number): string =>
   `photos/${n}-${id.replace(/[^\w.-]/g, '_').slice(0, 60)}.${ENDINGS[type] ?? 'bin'}`;
-
-/** The kitchen without its photos, and a list of what those are called beside it. */
-async function kitchenOf(db: KitchenDatabase, now: number, photos: readonly PhotoEntry[]): Promise<KitchenFile> {
-  const [meta, day, making, working, versions, bakes, series] = await Promise.all([
-    db.meta.get('kitchen'),
-    db.meta.get('day'),
-    db.meta.get('making'),
-    db.working.toArray(),
-    db.versions.toArray(),
-    db.bakes.toArray(),
-    db.series.toArray(),
-  ]);
-  return {
-    format: 'orvin.kitchen',
-    version: 1,
-    exportedAt: now,
-    kitchen: meta?.value as Kitchen,
-    formulas: working.map(({ id: _id, revision: _r, updatedAt: _u, ...rest }) => rest as KitchenFile['formulas'][number]), // prettier-ignore
-    versions: versions as VersionRecord[],
-    bakes: bakes.map((b) => b.bake),
-    series: series.map((s) => s.series),
-    ...(day?.value ? { day: day.value as object } : {}),
-    ...(making?.value ? { making: making.value as Making } : {}),
-    photos,
-  };
-}
 
 type Tell = (p: BackupProgress) => boolean | Promise<boolean>;
 
@@ -72,9 +46,9 @@ async function write(name: string, now: number, tell: Tell): Promise<Blob | null
       };
     });
     const entries: PhotoEntry[] = [];
-    for (let i = 0; i < ids.length; i += AT_ONCE.photos) {
+    for (let i = 0; i < ids.length; i += AT_ONCE) {
       if (!(await tell({ done: i, total, words: `${i} of ${ids.length} photos` }))) return null;
-      for (const p of await db.photos.bulkGet(ids.slice(i, i + AT_ONCE.photos))) {
+      for (const p of await db.photos.bulkGet(ids.slice(i, i + AT_ONCE))) {
         if (!p) continue;
         const file = fileOf(p.id, p.type, entries.length);
         // photos are compressed already
@@ -87,7 +61,7 @@ async function write(name: string, now: number, tell: Tell): Promise<Blob | null
     if (!(await tell({ done: ids.length, total, words: 'the kitchen, its formulas and the log' }))) return null;
     const part = new ZipDeflate(KITCHEN, { level: 6 });
     zip.add(part);
-    part.push(new TextEncoder().encode(JSON.stringify(await kitchenOf(db, now, entries))), true);
+    part.push(new TextEncoder().encode(JSON.stringify(await kitchenFileOf(db, now, entries))), true);
     zip.end();
     await ended;
     if (!(await tell({ done: total, total, words: 'done' }))) return null;
@@ -121,14 +95,14 @@ async function read(file: Blob, now: number, suffix: string, tell: Tell): Promis
     return null;
   };
   try {
-    await fill(db, k, now);
+    await fillKitchen(db, k, now);
     const entries = new Map((k.photos ?? []).map((p) => [p.file, p]));
     const inside = directory.filter((e) => entries.has(e.name));
-    for (let i = 0; i < inside.length; i += AT_ONCE.photos) {
+    for (let i = 0; i < inside.length; i += AT_ONCE) {
       const words = `${i} of ${inside.length} photos`;
       if (!(await tell({ done: i + 1, total: inside.length + 1, words }))) return away();
       const batch: PhotoRecord[] = [];
-      for (const e of inside.slice(i, i + AT_ONCE.photos)) {
+      for (const e of inside.slice(i, i + AT_ONCE)) {
         const p = entries.get(e.name) as PhotoEntry;
         const bytes = await zipContent(file, e);
         if (!bytes) throw new Error(`${e.name} is damaged`);
@@ -151,7 +125,7 @@ async function read(file: Blob, now: number, suffix: string, tell: Tell): Promis
 }
 
 /** A small picture for lists; what cannot be drawn here is shown from its large one. */
-async function thumbOf(p: PhotoRecord): Promise<{ id: string; bakeId: string; type: string; bytes: ArrayBuffer }> {
+async function thumbOf(p: PhotoRecord): Promise<ThumbRecord> {
   const own = { id: p.id, bakeId: p.bakeId, type: p.type, bytes: p.bytes };
   if (p.type === 'image/svg+xml') return own;
   try {
@@ -165,17 +139,6 @@ async function thumbOf(p: PhotoRecord): Promise<{ id: string; bakeId: string; ty
   } catch {
     return own;
   }
-}
-
-async function fill(db: KitchenDatabase, k: KitchenFile, now: number): Promise<void> {
-  await db.meta.put({ key: 'kitchen', value: k.kitchen, revision: 1 });
-  if (k.day) await db.meta.put({ key: 'day', value: k.day, revision: 1 });
-  if (k.making) await db.meta.put({ key: 'making', value: takenUp(k.making, k.exportedAt, now), revision: 1 });
-  await db.working.bulkPut(k.formulas.map((f, i): WorkingRecord => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i }) as WorkingRecord)); // prettier-ignore
-  await db.versions.bulkPut([...k.versions]);
-  for (let i = 0; i < k.bakes.length; i += AT_ONCE.bakes)
-    await db.bakes.bulkPut(k.bakes.slice(i, i + AT_ONCE.bakes).map((bake: BakeRecord) => ({ id: bake.id, bake, revision: 1 }))); // prettier-ignore
-  await db.series.bulkPut((k.series ?? []).map((series): SeriesRow => ({ id: series.id, at: series.at, series, revision: 1 }))); // prettier-ignore
 }
 
 const jobs: BackupJobs = { write, read };

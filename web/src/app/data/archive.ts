@@ -1,7 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { proxy, releaseProxy, wrap } from 'comlink';
 import type { BackupJobs, BackupProgress } from '../compute/backup-jobs';
-import { fileName } from './backup';
+import { download, fileName } from './backup';
 import { Kitchens } from './kitchens';
 import { Notices } from './notices';
 import { Store } from './store';
@@ -65,12 +65,7 @@ export class Archive {
       if (this.stopped) this.notices.say('The backup was stopped.');
       return false;
     }
-    const url = URL.createObjectURL(blob);
-    const a = document.createElement('a');
-    a.href = url;
-    a.download = fileName(name, 'kitchen').replace(/\.json$/, '.zip');
-    a.click();
-    setTimeout(() => URL.revokeObjectURL(url), 60_000);
+    download(fileName(name, 'kitchen').replace(/\.json$/, '.zip'), blob);
     this.notices.say(
       `Backed up: ${(blob.size / 1e6).toFixed(blob.size < 1e7 ? 1 : 0)} MB. Keep it somewhere else than this device.`,
     );

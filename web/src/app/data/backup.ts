@@ -1,16 +1,17 @@
 import { Injectable, inject } from '@angular/core';
-import type { Formula, Kitchen, Making } from '@orvin/core';
+import type { Formula, Kitchen } from '@orvin/core';
 import type { KitchenFile } from '@orvin/core/format';
+import { kitchenFileOf } from './kitchen-file';
 import { Store } from './store';
 
-/** Hands a text to the baker as a file. */
-export function download(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a text, or what was put together elsewhere, to the baker as a file. */
+export function download(name: string, what: string | Blob, type = 'application/json'): void {
+  const url = URL.createObjectURL(typeof what === 'string' ? new Blob([what], { type }) : what);
   const a = document.createElement('a');
   a.href = url;
   a.download = name;
   a.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
 const plainName = (title: string): string =>
@@ -35,31 +36,7 @@ export class Backup {
 
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
-    const db = this.store.database;
-    const [meta, day, making, working, versions, bakes, series] = await Promise.all([
-      db.meta.get('kitchen'),
-      db.meta.get('day'),
-      db.meta.get('making'),
-      db.working.toArray(),
-      db.versions.toArray(),
-      db.bakes.toArray(),
-      db.series.toArray(),
-    ]);
-    return {
-      format: 'orvin.kitchen',
-      version: 1,
-      exportedAt: Date.now(),
-      kitchen: meta?.value as Kitchen,
-      // whatever else a record holds came in with an import and goes out again; id, revision and date are this device's
-      formulas: working.map(
-        ({ id: _id, revision: _revision, updatedAt: _updatedAt, ...rest }) => rest as KitchenFile['formulas'][number],
-      ),
-      versions,
-      bakes: bakes.map((b) => b.bake),
-      series: series.map((s) => s.series),
-      ...(day?.value ? { day: day.value as object } : {}),
-      ...(making?.value ? { making: making.value as Making } : {}),
-    };
+    return kitchenFileOf(this.store.database, Date.now());
   }
 
   async exportKitchen(): Promise<void> {

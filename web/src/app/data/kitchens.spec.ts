@@ -54,7 +54,12 @@ describe('the kitchens on a device', () => {
 
   it('come back whole from their file, into a database of their own', async () => {
     await kitchens.start();
+    const shopping = { bakes: [{ id: 'parsnip-and-ginger-muffins', times: 2 }], basket: ['salt'] };
+    expect(await store.commit('kitchen', 'shop', 'meta', 'shopping', null, shopping)).toBeTrue();
+    const endless = { ...shopping, bakes: [{ id: 'x', times: 0 }] };
+    expect(await store.commit('kitchen', 'shop', 'meta', 'shopping', shopping, endless)).toBeFalse();
     const file = await TestBed.inject(Backup).whole();
+    expect(file.shopping).toEqual(shopping);
     const before = kitchens.current()?.db;
     await kitchens.restore(JSON.parse(JSON.stringify(file)) as typeof file);
     expect(kitchens.current()?.db).not.toBe(before);

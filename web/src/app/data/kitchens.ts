@@ -1,7 +1,8 @@
 import { Injectable, inject, signal } from '@angular/core';
-import { defaultKitchen, takenUp, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import { defaultKitchen, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
 import type { KitchenFile, VersionRecord } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
+import { fillKitchen } from './kitchen-file';
 import { Notices } from './notices';
 import type { KitchenEntry, PhotoRecord } from './records';
 import { Store } from './store';
@@ -56,7 +57,7 @@ export class Kitchens {
     const id = crypto.randomUUID().slice(0, 8);
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
     const kitchen: Kitchen = { ...defaultKitchen, id, name, locale: { ...defaultKitchen.locale, zone } };
-    await this.create(kitchen, [], [], [], false);
+    await this.create({ exportedAt: Date.now(), kitchen, formulas: [], versions: [], bakes: [] });
   }
 
   /** The sample kitchen from the application's own files; its dates move so that the last bake is recent. */
@@ -74,13 +75,18 @@ export class Kitchens {
       const shift = Date.now() - log.loadedAt;
       const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
       const photos = await Promise.all(bakes.flatMap((b) => (b.photos ?? []).map((id) => demoPhoto(id, b.id))));
+      const drawn = photos.filter((x) => x !== null);
       await this.create(
-        { ...kitchen, stockAt: Object.fromEntries(Object.entries(kitchen.stockAt ?? {}).map(([k, at]) => [k, at + shift])) }, // prettier-ignore
-        formulas.map((formula) => ({ formula, plan: {} })),
-        log.versions.map((v) => ({ ...v, at: v.at + shift })),
-        bakes,
+        {
+          exportedAt: Date.now(),
+          kitchen: { ...kitchen, stockAt: Object.fromEntries(Object.entries(kitchen.stockAt ?? {}).map(([k, at]) => [k, at + shift])) }, // prettier-ignore
+          formulas: formulas.map((formula) => ({ formula, plan: {} })),
+          versions: log.versions.map((v) => ({ ...v, at: v.at + shift })),
+          bakes,
+        },
+        // drawn ones are small already
+        { photos: drawn, thumbs: drawn.map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })) },
         true,
-        { photos: photos.filter((x) => x !== null) },
       );
     } catch {
       this.notices.problem(
@@ -93,11 +99,7 @@ export class Kitchens {
 
   /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
   async restore(file: KitchenFile): Promise<void> {
-    const { photos: _photos, ...rest } = file;
-    await this.create(file.kitchen, file.formulas, file.versions, file.bakes, false, {
-      ...rest,
-      ...(file.making && { making: takenUp(file.making, file.exportedAt, Date.now()) }),
-    });
+    await this.create(file);
   }
 
   /** Removes a kitchen from this device. The caller has asked, and offered the export. */
@@ -123,41 +125,17 @@ export class Kitchens {
   }
 
   private async create(
-    kitchen: Kitchen,
-    formulas: KitchenFile['formulas'],
-    versions: KitchenFile['versions'],
-    bakes: KitchenFile['bakes'],
-    demo: boolean,
-    more: Pick<KitchenFile, 'day' | 'making' | 'series'> & { readonly photos?: readonly PhotoRecord[] } = {},
+    file: Parameters<typeof fillKitchen>[1],
+    photos?: Parameters<typeof fillKitchen>[3],
+    demo = false,
   ): Promise<void> {
-    const id = `${kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
+    const id = `${file.kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
     await db.open();
     const now = Date.now();
-    await db.transaction(
-      'rw',
-      [db.working, db.versions, db.bakes, db.meta, db.photos, db.thumbs, db.series],
-      async () => {
-        await db.meta.put({ key: 'kitchen', value: kitchen, revision: 1 });
-        for (const key of ['day', 'making'] as const)
-          if (more[key]) await db.meta.put({ key, value: more[key], revision: 1 });
-        await db.working.bulkPut(
-          formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i })),
-        );
-        await db.versions.bulkPut([...versions]);
-        await db.bakes.bulkPut(bakes.map((bake) => ({ id: bake.id, bake, revision: 1 })));
-        await db.series.bulkPut(
-          (more.series ?? []).map((series) => ({ id: series.id, at: series.at, series, revision: 1 })),
-        );
-        await db.photos.bulkPut([...(more.photos ?? [])]);
-        // drawn ones are small already
-        await db.thumbs.bulkPut(
-          (more.photos ?? []).map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })),
-        );
-      },
-    );
+    await fillKitchen(db, file, now, photos);
     db.close();
-    await this.adopt({ id, name: kitchen.name, db: db.name, demo, createdAt: now });
+    await this.adopt({ id, name: file.kitchen.name, db: db.name, demo, createdAt: now });
   }
 
   /** Takes a database that has been filled among the kitchens, and opens it. */

@@ -72,7 +72,7 @@ export interface SeriesRow {
   readonly revision: number;
 }
 
-export type TableName = 'working' | 'bakes' | 'meta' | 'versions';
+export type TableName = 'working' | 'bakes' | 'meta' | 'versions' | 'series';
 
 /** One undoable change of one record; `null` stands for "not there". */
 export interface Command {

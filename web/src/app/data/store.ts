@@ -12,6 +12,7 @@ import type {
   MetaRecord,
   PhotoRecord,
   Plan,
+  SeriesRow,
   TableName,
   ThumbRecord,
   VersionRecord,
@@ -36,6 +37,7 @@ function body(table: TableName, record: unknown): unknown {
     const { name, note } = record as VersionRecord;
     return { name: name ?? '', note: note ?? '' };
   }
+  if (table === 'series') return (record as SeriesRow).series;
   return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
 }
 
@@ -45,22 +47,29 @@ let loaded: Promise<typeof import('@orvin/core/format')> | null = null;
 // eslint-disable-next-line @typescript-eslint/consistent-type-imports -- the module itself, loaded when first needed
 export const formats = (): Promise<typeof import('@orvin/core/format')> => (loaded ??= import('@orvin/core/format'));
 
+/** The tables whose records change by commands. */
+const undoable = (db: KitchenDatabase) => [db.working, db.bakes, db.meta, db.versions, db.series, db.commands];
+
 /** Thrown inside a write when a value does not fit its format; already told to the baker. */
 class Unfit extends Error {}
 
 /** What is wrong with a value that is to be stored, in words; null when it fits its open format. */
 async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
-  const { checkBake, checkDay, checkFormula, checkKitchen } = await formats();
+  const { checkBake, checkDay, checkFormula, checkKitchen, checkSeries, checkShopping } = await formats();
   const checked =
     table === 'working'
       ? checkFormula((value as Doc).formula)
       : table === 'bakes'
         ? checkBake(value)
-        : key === 'kitchen'
-          ? checkKitchen(value)
-          : key === 'day'
-            ? checkDay(value)
-            : null;
+        : table === 'series'
+          ? checkSeries(value)
+          : key === 'kitchen'
+            ? checkKitchen(value)
+            : key === 'day'
+              ? checkDay(value)
+              : key === 'shopping'
+                ? checkShopping(value)
+                : null;
   if (!checked || checked.ok) return null;
   const first = checked.problems[0];
   return first ? `${first.place}, ${first.words}` : 'it does not fit';
@@ -152,7 +161,7 @@ export class Store {
         );
         throw new Unfit();
       }
-      await db.transaction('rw', [db.working, db.bakes, db.meta, db.versions, db.commands], async () => {
+      await db.transaction('rw', undoable(db), async () => {
         const current = body(table, await this.read(db, table, key));
         const after =
           base === null || next === null || same(current, base)
@@ -222,7 +231,7 @@ export class Store {
   private async replay(doc: string, undone: 0 | 1): Promise<Command | null> {
     let moved: Command | null = null;
     await this.guarded(async (db) => {
-      await db.transaction('rw', [db.working, db.bakes, db.meta, db.versions, db.commands], async () => {
+      await db.transaction('rw', undoable(db), async () => {
         const range = db.commands.where('[doc+undone]').equals([doc, undone]);
         const command = undone === 0 ? await range.last() : await range.first();
         if (command?.seq === undefined) return;
@@ -276,6 +285,12 @@ export class Store {
     return this.live((db) => db.versions.where('formulaId').equals(formulaId).sortBy('n'));
   }
 
+  /** The formula as a bake had it; as it is now where its version is gone, null where both are. */
+  async formulaOf(bake: BakeRecord): Promise<Formula | null> {
+    const version = bake.versionId === null ? undefined : await this.database.versions.get(bake.versionId);
+    return version?.formula ?? (await this.database.working.get(bake.formulaId))?.formula ?? null;
+  }
+
   async logBake(bake: BakeRecord): Promise<boolean> {
     return this.commit('log', `log ${bake.title}`, 'bakes', bake.id, null, bake);
   }
@@ -290,28 +305,6 @@ export class Store {
     });
   }
 
-  /** Keeps a series of small batches as it stands now; one that does not fit its open format is not stored. */
-  putSeries(series: Series): Promise<boolean> {
-    return this.guarded(async (db) => {
-      const { checkSeries } = await formats();
-      const checked = checkSeries(series);
-      if (!checked.ok) {
-        const first = checked.problems[0];
-        this.notices.problem(`The series was not stored: ${first ? `${first.place}, ${first.words}` : 'it does not fit'}`, 'What is on disk stays as it was.'); // prettier-ignore
-        throw new Unfit();
-      }
-      await db.transaction('rw', db.series, async () => {
-        const old = await db.series.get(series.id);
-        await db.series.put({ id: series.id, at: series.at, series, revision: (old?.revision ?? 0) + 1 });
-      });
-    });
-  }
-  async dropSeries(id: string): Promise<void> {
-    const was = await this.database.series.get(id);
-    await this.guarded((db) => db.series.delete(id));
-    this.notices.say('The series is removed.', { label: 'put it back', run: () => void (was && this.putSeries(was.series)) }); // prettier-ignore
-  }
-
   private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {
     return table === 'working'
       ? db.working.get(key)
@@ -319,7 +312,9 @@ export class Store {
         ? db.bakes.get(key)
         : table === 'versions'
           ? db.versions.get(key)
-          : db.meta.get(key);
+          : table === 'series'
+            ? db.series.get(key)
+            : db.meta.get(key);
   }
 
   private async write(db: KitchenDatabase, table: TableName, key: string, value: unknown): Promise<void> {
@@ -333,7 +328,9 @@ export class Store {
         ? db.working.delete(key)
         : table === 'bakes'
           ? db.bakes.delete(key)
-          : db.meta.delete(key));
+          : table === 'series'
+            ? db.series.delete(key)
+            : db.meta.delete(key));
       return;
     }
     if (table === 'working') {
@@ -348,6 +345,10 @@ export class Store {
     } else if (table === 'bakes') {
       const old = await db.bakes.get(key);
       await db.bakes.put({ id: key, bake: value as BakeRecord, revision: (old?.revision ?? 0) + 1 });
+    } else if (table === 'series') {
+      const series = value as Series;
+      const old = await db.series.get(key);
+      await db.series.put({ id: key, at: series.at, series, revision: (old?.revision ?? 0) + 1 });
     } else {
       const old = await db.meta.get(key);
       await db.meta.put({ key, value, revision: (old?.revision ?? 0) + 1 });

@@ -11,15 +11,18 @@ import {
   type Reckoned,
 } from '@orvin/core';
 import {
-  BehaviorSubject,
   catchError,
   concatMap,
   distinctUntilChanged,
   filter,
   from,
   map,
+  merge,
   of,
+  scan,
+  share,
   switchMap,
+  takeUntil,
   tap,
   timer,
   toArray,
@@ -39,6 +42,13 @@ interface Kept {
   readonly learned: Learned;
 }
 
+interface Made {
+  readonly db: string;
+  readonly lesson: Lesson | null;
+}
+
+/** How long predictions wait for a log that was never reckoned, ms; then the kitchen as declared must do for a while. */
+const PATIENCE = 15_000;
 /** Bakes that are reckoned in one go, 10 to 60 ms each: what somebody waits for must not wait for them. */
 const AT_ONCE = 3;
 
@@ -52,8 +62,6 @@ export class Learning {
   private readonly compute = inject(Compute);
   private readonly desk = inject(Desk);
   readonly bakes = toSignal(this.store.bakes$);
-  /** True while something new is being learned. */
-  readonly busy = new BehaviorSubject(false);
 
   private readonly request = computed<Request | null>(
     () => {
@@ -72,16 +80,19 @@ export class Learning {
     toObservable(this.request).pipe(
       filter((r) => r !== null),
       distinctUntilChanged(),
-      tap(() => this.busy.next(true)),
-      // several changes in a row are learned from once
-      switchMap((r) =>
-        timer(30).pipe(
+      switchMap((r) => {
+        // several changes in a row are learned from once
+        const work = timer(30).pipe(
           switchMap(() => this.lessonOf(r)),
-          map((lesson) => ({ db: r.db, lesson })),
-        ),
-      ),
+          map((lesson): Made => ({ db: r.db, lesson })),
+          share(),
+        );
+        const late = timer(PATIENCE).pipe(map((): Made => ({ db: r.db, lesson: null })));
+        return merge(work, late.pipe(takeUntil(work)));
+      }),
+      // what was learned before holds until there is something newer
+      scan((was, now) => (now.lesson === null && was.db === now.db ? was : now)),
       tap(({ db, lesson }) => {
-        this.busy.next(false);
         if (lesson) void this.keep(db, lesson.learned);
       }),
     ),
@@ -92,13 +103,14 @@ export class Learning {
     const m = this.made();
     return m && m.db === this.store.name() ? m.lesson : null;
   });
-  /** The kitchen with what was learned of it; null until something is known of the log. */
+  /** The kitchen with what was learned of it, as declared where that takes long or fails; null while it is waited for. */
   readonly kitchen = computed<Kitchen | null>(
     () => {
       const lesson = this.lesson();
       const kept = this.kept();
       const learned = lesson?.learned ?? (kept && kept.db === this.store.name() ? kept.kept?.learned : undefined);
-      if (!learned && (this.bakes() === undefined || this.bakes()?.some(teaches))) return null;
+      const waits = this.made()?.db !== this.store.name() && (this.bakes()?.some(teaches) ?? true);
+      if (!learned && waits) return null;
       return { ...this.desk.kitchen(), ...(learned && { learned }) };
     },
     { equal: same },
@@ -145,10 +157,12 @@ export class Learning {
 
   private async keep(db: string, learned: Learned): Promise<void> {
     if (this.store.name() !== db) return;
-    const now = await this.store.database.meta.get('learned').catch(() => undefined);
+    // the kitchen may be left while this waits
+    const { meta } = this.store.database;
+    const now = await meta.get('learned').catch(() => undefined);
     if (now && same((now.value as Kept).learned, learned)) return;
     // worked out again at any time, so that a full disk costs nothing
-    await this.store.database.meta.put({ key: 'learned', value: { learned }, revision: (now?.revision ?? 0) + 1 }).catch(() => undefined); // prettier-ignore
+    await meta.put({ key: 'learned', value: { learned }, revision: (now?.revision ?? 0) + 1 }).catch(() => undefined);
   }
 }
 

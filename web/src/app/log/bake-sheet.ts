@@ -31,6 +31,7 @@ import { Desk } from '../desk/desk';
 import { Journal } from '../desk/journal';
 import { Learning } from '../desk/learning';
 import { Photo } from '../ui/photo';
+import { dateWords } from '../ui/when';
 import { degrees, dialWords, minuteWords, ovenScale, tinWords } from '../ui/words';
 import { MarksPart } from './marks-part';
 import { MeasureField } from './measure-field';
@@ -73,7 +74,7 @@ export class BakeSheet {
   protected readonly seen = computed<readonly SymptomId[]>(() => this.bake().result?.symptoms ?? []);
   protected readonly doubt = computed(() => {
     const d = this.learning.lesson()?.doubts.find((x) => x.bakeId === this.bake().id);
-    return d && !this.bake().excluded ? d : null;
+    return d && !this.bake().excluded && !this.bake().confirmed ? d : null;
   });
   protected readonly version = toSignal(
     toObservable(computed(() => this.bake().versionId)).pipe(
@@ -135,7 +136,7 @@ export class BakeSheet {
   }
 
   protected day(b: BakeRecord): string {
-    return DateTime.fromMillis(b.at, { zone: this.desk.kitchen().locale.zone }).setLocale('en').toFormat('d LLL');
+    return dateWords(b.at, this.desk.kitchen().locale.zone);
   }
   protected outcome(o: Outcome): void {
     if (o !== this.bake().outcome) void this.journal.change(this.bake(), `say how ${this.bake().title} came out`, { outcome: o }); // prettier-ignore
@@ -165,6 +166,10 @@ export class BakeSheet {
   }
   protected minutes(x: number | undefined): void {
     if (x !== undefined) void this.journal.change(this.bake(), `set right the time of ${this.bake().title}`, { minutes: x }); // prettier-ignore
+  }
+  /** The time was no slip: it counts in full, and is not asked about again. */
+  protected confirm(): void {
+    void this.journal.change(this.bake(), `confirm the time of ${this.bake().title}`, { confirmed: true });
   }
   protected oven(id: string): void {
     void this.journal.change(this.bake(), 'set right the oven', { ovenId: id });

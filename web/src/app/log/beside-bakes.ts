@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { differences, markScales, outcomes, symptomName, type BakeRecord, type Formula } from '@orvin/core';
-import { DateTime } from 'luxon';
+import { differences, markScales, outcomes, symptomName, type BakeRecord } from '@orvin/core';
 import { from, switchMap } from 'rxjs';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Photo } from '../ui/photo';
+import { dateWords } from '../ui/when';
 import { degrees, dialWords, tinWords } from '../ui/words';
 
 interface Row {
@@ -142,7 +142,9 @@ export class BesideBakes {
   protected readonly pair = computed(() => [this.one(), this.other()]);
   protected readonly formulas = toSignal(
     toObservable(this.pair).pipe(
-      switchMap(([a, b]) => from(Promise.all([this.formulaOf(a as BakeRecord), this.formulaOf(b as BakeRecord)]))),
+      switchMap(([a, b]) =>
+        from(Promise.all([this.store.formulaOf(a as BakeRecord), this.store.formulaOf(b as BakeRecord)])),
+      ),
       switchMap(([one, other]) => [{ one, other }]),
     ),
   );
@@ -151,13 +153,8 @@ export class BesideBakes {
     return f?.one && f.other ? differences(f.one, f.other).map((d) => d.words) : [];
   });
 
-  private async formulaOf(b: BakeRecord): Promise<Formula | null> {
-    const db = this.store.database;
-    const v = b.versionId === null ? undefined : await db.versions.get(b.versionId);
-    return v?.formula ?? (await db.working.get(b.formulaId))?.formula ?? null;
-  }
   protected when(b: BakeRecord): string {
-    return DateTime.fromMillis(b.at, { zone: this.desk.kitchen().locale.zone }).setLocale('en').toFormat('ccc d LLL yyyy'); // prettier-ignore
+    return dateWords(b.at, this.desk.kitchen().locale.zone, 'year');
   }
 
   protected readonly groups = computed<readonly { name: string; rows: readonly Row[] }[]>(() => {

@@ -1,17 +1,8 @@
 import { outcomes, symptomName, type BakeRecord } from '@orvin/core';
+import { dateWords } from '../ui/when';
 
 /** What a bake can be found by, in small letters; kept with the record, which never changes. */
 const texts = new WeakMap<BakeRecord, string>();
-
-const days = new Map<string, Intl.DateTimeFormat>();
-/** `Thursday 26 November 2026`; a formatter is dear to make. */
-function dayIn(zone: string): Intl.DateTimeFormat {
-  const had = days.get(zone);
-  if (had) return had;
-  const made = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }); // prettier-ignore
-  days.set(zone, made);
-  return made;
-}
 
 function textOf(b: BakeRecord, zone: string): string {
   const had = texts.get(b);
@@ -25,7 +16,7 @@ function textOf(b: BakeRecord, zone: string): string {
     ...(b.observed?.added ?? []),
     b.photos && b.photos.length > 0 ? 'photo' : '',
     b.rack ? `${b.rack} rack` : '',
-    dayIn(zone).format(b.at),
+    dateWords(b.at, zone, 'long'),
   ]
     .join('\n')
     .toLowerCase();

@@ -1,4 +1,5 @@
 import { outcomes, symptomName, type BakeRecord } from '@orvin/core';
+import { dateWords } from '../ui/when';
 import { dialWords } from '../ui/words';
 
 /** One bake as the timeline shows it. */
@@ -13,16 +14,6 @@ export interface Line {
   readonly at: number;
 }
 
-const days = new Map<string, Intl.DateTimeFormat>();
-/** `Tue 24 Nov`. A formatter is dear to make and cheap to use. */
-function shortDay(zone: string): Intl.DateTimeFormat {
-  const had = days.get(zone);
-  if (had) return had;
-  const made = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short' });
-  days.set(zone, made);
-  return made;
-}
-
 /** A time as a place on a strip whose middle is the likely one: a third sooner and later at its ends. */
 const place = (minutes: number, likely: number): number => Math.min(98, Math.max(2, 50 + 120 * Math.log(minutes / likely))); // prettier-ignore
 
@@ -31,7 +22,7 @@ export function lineOf(b: BakeRecord, zone: string): Line {
   const off = p ? Math.round((100 * (b.minutes - p.likely)) / p.likely) : 0;
   const seen = b.result?.symptoms ?? [];
   return {
-    when: shortDay(zone).format(b.at).replace(',', ''),
+    when: dateWords(b.at, zone, 'weekday'),
     tin: `${b.tin.count > 1 ? `${b.tin.count} × ` : ''}${b.tin.tin.name}, ${dialWords({ ovenC: b.ovenC, fan: b.fan })}${b.rack && b.rack !== 'middle' ? `, ${b.rack} rack` : ''}`, // prettier-ignore
     words: outcomes.find((o) => o.id === b.outcome)?.words ?? b.outcome,
     symptoms: seen.map(symptomName).join(', '),

@@ -1,7 +1,7 @@
 import { inputBinding, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, type BakeRecord, type Formula } from '@orvin/core';
+import { defaultKitchen, type BakeRecord, type Formula, type Series } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import type { Store } from '../data/store';
@@ -69,6 +69,7 @@ describe('work on the log', () => {
     expect(why.querySelector('h3')?.textContent).toContain('taken out too soon');
     expect(why.textContent).toContain('The middle was 85 °C');
     expect(why.querySelectorAll('.evidence .for').length).toBeGreaterThan(1);
+    expect(why.querySelector('.caution')?.textContent).toContain('Do not eat what is raw inside');
     button(fixture, 'try it as a new version').click();
     await expectAsync(until(async () => (await store.database.working.get('loaf'))?.plan.trial !== undefined)).toBeResolvedTo(true); // prettier-ignore
     const doc = await store.database.working.get('loaf');
@@ -111,6 +112,26 @@ describe('work on the log', () => {
     expect((await stored('b'))?.rack).toBe('top');
     for (let i = 0; i < 3; i++) await store.undo('log');
     expect(await stored('b')).toEqual(b);
+    fixture.destroy();
+  });
+
+  it('asks about a time that looks like a slip, and no more once it is said to be right', async () => {
+    const learning = TestBed.inject(Learning);
+    for (let i = 0; i < 5; i++) await store.logBake(loaf({ id: `c${i}`, at: 1000 + i, minutes: 50 }));
+    await store.logBake(loaf({ id: 'odd', at: 2000, minutes: 9 }));
+    await expectAsync(until(() => (TestBed.tick(), learning.lesson()?.doubts.some((d) => d.bakeId === 'odd') ?? false))).toBeResolvedTo(true); // prettier-ignore
+    const odd = (await stored('odd')) as BakeRecord;
+    const shown = signal(odd);
+    const fixture = TestBed.createComponent(BakeSheet, { bindings: [inputBinding('bake', shown)] });
+    await fixture.whenStable();
+    button(fixture, '9 min is right').click();
+    await store.settled();
+    shown.set((await stored('odd')) as BakeRecord);
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('.doubt')).toBeNull();
+    await expectAsync(until(() => (TestBed.tick(), learning.lesson()?.doubts.every((d) => d.bakeId !== 'odd') ?? false))).toBeResolvedTo(true); // prettier-ignore
+    await store.undo('log');
+    expect(await stored('odd')).toEqual(odd);
     fixture.destroy();
   });
 
@@ -180,6 +201,17 @@ describe('work on the log', () => {
     fixture = TestBed.createComponent(SeriesPart);
     await expectAsync(until(async () => (await fixture.whenStable(), host(fixture).querySelector('article') !== null))).toBeResolvedTo(true); // prettier-ignore
     expect(host(fixture).querySelector('article')?.textContent).toContain('175 °C or 160 °C');
+    // who tastes is told what it holds; what is thrown away comes back whole
+    host(fixture).querySelector<HTMLElement>('article .head')?.click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('.table')?.textContent).toMatch(/Contains [^.]*wheat/);
+    button(fixture, /remove/).click();
+    await expectAsync(until(async () => (await store.database.series.count()) === 0)).toBeResolvedTo(true);
+    await store.undo('log');
+    expect((await store.database.series.toArray()).map((r) => r.series)).toEqual(kept);
+    const broken = { ...kept[0], batches: [] } as unknown as Series;
+    expect(await store.commit('log', 'break it', 'series', broken.id, kept[0], broken)).toBeFalse();
+    expect((await store.database.series.toArray()).map((r) => r.series)).toEqual(kept);
     fixture.destroy();
   });
 

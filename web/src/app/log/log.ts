@@ -15,6 +15,7 @@ import { ovenOff, type BakeRecord } from '@orvin/core';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
+import { Panels } from '../ui/panels';
 import { Photo } from '../ui/photo';
 import { Undo } from '../ui/undo';
 import { degreesBy } from '../ui/words';
@@ -68,6 +69,7 @@ export class Log {
   protected readonly bakery = inject(Bakery);
   private readonly learning = inject(Learning);
   private readonly router = inject(Router);
+  private readonly panels = inject(Panels);
   protected readonly parts = parts;
   protected readonly linePx = LINE_PX;
   protected readonly asked = signal('');
@@ -164,7 +166,7 @@ export class Log {
   protected key(e: KeyboardEvent): void {
     const target = e.target as HTMLElement;
     if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey) return; // prettier-ignore
-    if (document.querySelector('.p-dialog')) return;
+    if (this.panels.anyOpen) return;
     const list = this.listed();
     const at = list.findIndex((b) => b.id === this.bake());
     const move = { ArrowDown: 1, ArrowUp: -1, j: 1, k: -1 }[e.key];

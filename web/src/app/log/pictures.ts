@@ -5,6 +5,7 @@ import { DateTime } from 'luxon';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
+import { dateWords } from '../ui/when';
 import { LogChart, type Points } from './log-chart';
 
 /** As many bakes as a chart can show so that each is still seen. */
@@ -118,7 +119,7 @@ export class Pictures {
   });
 
   private day(b: BakeRecord): string {
-    return DateTime.fromMillis(b.at, { zone: this.desk.kitchen().locale.zone }).setLocale('en').toFormat('d LLL');
+    return dateWords(b.at, this.desk.kitchen().locale.zone);
   }
 
   protected readonly times = computed(() => {

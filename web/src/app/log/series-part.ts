@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   allItems,
+  allergensOf,
   ingredientFor,
   isBatter,
   judgeSeries,
@@ -12,10 +13,11 @@ import {
   type Liking,
   type Series,
 } from '@orvin/core';
-import { DateTime } from 'luxon';
 import { map } from 'rxjs';
+import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
+import { dateWords } from '../ui/when';
 import { degrees, readDegrees } from '../ui/words';
 
 type Kind = 'amount' | 'oven' | 'hand';
@@ -41,6 +43,7 @@ const SHARES = [
 })
 export class SeriesPart {
   private readonly store = inject(Store);
+  private readonly notices = inject(Notices);
   protected readonly desk = inject(Desk);
   protected readonly shares = SHARES;
   protected readonly share = signal<number>(SHARES[1].share);
@@ -60,10 +63,11 @@ export class SeriesPart {
   protected readonly list = computed(() =>
     this.all().map((s) => ({
       series: s,
-      when: DateTime.fromMillis(s.at, { zone: this.desk.kitchen().locale.zone }).setLocale('en').toFormat('d LLL'),
+      when: dateWords(s.at, this.desk.kitchen().locale.zone),
       // the order of baking is nobody's business at the table
       tasting: [...s.batches].sort((a, b) => a.label.localeCompare(b.label)),
       result: judgeSeries(s),
+      contains: this.containsWords(s),
       what: s.factors.map((f) => this.factorWords(s, f)).join(' and '),
     })),
   );
@@ -73,6 +77,15 @@ export class SeriesPart {
   });
   protected readonly batches = computed(() => this.drafts().reduce((n, d) => n * d.texts.filter((t) => t.trim() !== '').length, 1)); // prettier-ignore
 
+  /** A series is kept as bakes are: checked, and undone with the log. */
+  private keep(label: string, base: Series | null, next: Series | null): Promise<boolean> {
+    return this.store.commit('log', label, 'series', (next ?? base)?.id ?? '', base, next);
+  }
+
+  private containsWords(s: Series): string {
+    const all = new Set(s.batches.flatMap((b) => allergensOf(b.formula, this.desk.kitchen())));
+    return all.size > 0 ? `Contains ${[...all].join(', ')}.` : 'No listed allergen among the ingredients.';
+  }
   private factorWords(s: Series, f: Factor): string {
     if (f.kind === 'oven') return `the oven at ${f.ovenC.map((c) => degrees(c)).join(' or ')}`;
     if (f.kind === 'hand') return f.ways.join(' or ').toLowerCase();
@@ -145,7 +158,7 @@ export class SeriesPart {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const id = crypto.randomUUID();
     const made = planSeries(f, factors, { share: this.share(), seed, id, at: Date.now() }, this.desk.kitchen());
-    await this.store.putSeries(made);
+    await this.keep(`plan small batches of ${f.title}`, null, made);
     this.open.set(id);
   }
 
@@ -153,7 +166,7 @@ export class SeriesPart {
     const name = this.newName().trim() || `taster ${s.tasters.length + 1}`;
     if (s.tasters.some((t) => t.name === name)) return this.problem.set(`There is a ${name} already.`);
     this.newName.set('');
-    await this.store.putSeries({ ...s, tasters: [...s.tasters, { name, likes: {} }] });
+    await this.keep(`add ${name} to the tasting`, s, { ...s, tasters: [...s.tasters, { name, likes: {} }] });
   }
   protected like(s: Series, taster: number, label: string, x: Liking): void {
     const tasters = s.tasters.map((t, i) => {
@@ -161,16 +174,17 @@ export class SeriesPart {
       const { [label]: was, ...rest } = t.likes;
       return { ...t, likes: was === x ? rest : { ...rest, [label]: x } };
     });
-    void this.store.putSeries({ ...s, tasters });
+    void this.keep(`mark ${label}`, s, { ...s, tasters });
   }
   protected order(s: Series, taster: number): readonly string[] {
     return orderFor(s, taster);
   }
   protected reveal(s: Series): void {
-    void this.store.putSeries({ ...s, opened: true });
+    void this.keep('open the labels', s, { ...s, opened: true });
   }
   protected async remove(s: Series): Promise<void> {
-    await this.store.dropSeries(s.id);
+    if (!(await this.keep(`remove the small batches of ${s.title}`, s, null))) return;
+    this.notices.say('The series is removed.', { label: 'put it back', run: () => void this.store.undo('log') });
   }
   /** Takes a batch to the shelf as a formula of its own, so that the counter can make it. */
   protected async shelve(s: Series, label: string): Promise<void> {

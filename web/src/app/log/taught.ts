@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { knownOf, ovenOff, racks, USUAL_WAIT_MIN, type BakeRecord } from '@orvin/core';
-import { DateTime } from 'luxon';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
+import { dateWords } from '../ui/when';
 import { degreesBy, ovenScale } from '../ui/words';
 import { OvenDial } from './oven-dial';
 
@@ -145,7 +145,7 @@ export class Taught {
     return x === 0 ? '0' : `${x > 0 ? '+' : '−'}${Math.abs(x)}`;
   }
   private day(b: BakeRecord): string {
-    return DateTime.fromMillis(b.at, { zone: this.desk.kitchen().locale.zone }).setLocale('en').toFormat('d LLL');
+    return dateWords(b.at, this.desk.kitchen().locale.zone);
   }
 
   /** Learns something anew from now on; what its older bakes taught of other things stays. */

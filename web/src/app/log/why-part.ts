@@ -13,6 +13,9 @@ import { Undo } from '../ui/undo';
 /** What an outcome in one word says besides the symptoms that were pressed. */
 const says: Partial<Record<BakeRecord['outcome'], SymptomId>> = { sunk: 'sunk', dense: 'flat', dry: 'dry' };
 
+/** What tells that the middle may be raw. */
+const RAW: readonly SymptomId[] = ['gummy', 'wet streak', 'dark outside, raw inside', 'sunk'];
+
 /** Why it came out so: causes by how likely they are, the evidence, what would tell them apart, and the next try. */
 @Component({
   selector: 'orvin-why-bake',
@@ -37,6 +40,8 @@ export class WhyPart {
     const said = says[b.outcome];
     return [...new Set([...(b.result?.symptoms ?? []), ...(said ? [said] : [])])];
   });
+  /** Something of it may not be baked through. */
+  protected readonly raw = computed(() => this.bake().outcome === 'under' || RAW.some((s) => this.seen().includes(s)));
   private readonly request = computed(() => {
     const kitchen = this.learning.kitchen();
     return kitchen ? { bake: this.bake(), seen: this.seen(), kitchen, all: this.learning.bakes() ?? [] } : null;
@@ -46,7 +51,7 @@ export class WhyPart {
       distinctUntilChanged(),
       switchMap((r) => {
         if (!r) return of(null);
-        return from(this.formulaOf(r.bake)).pipe(
+        return from(this.store.formulaOf(r.bake)).pipe(
           switchMap((formula) => {
             if (!formula) return of(null);
             // of other bakes only what speaks of this one: the same formula, the same oven
@@ -59,12 +64,6 @@ export class WhyPart {
     ),
     { initialValue: null as Diagnosis | null },
   );
-
-  private async formulaOf(b: BakeRecord) {
-    const db = this.store.database;
-    const version = b.versionId === null ? undefined : await db.versions.get(b.versionId);
-    return version?.formula ?? (await db.working.get(b.formulaId))?.formula ?? null;
-  }
 
   protected pct(x: number): string {
     return x < 0.015 ? 'under 2 %' : x > 0.95 ? 'over 95 %' : `${Math.round(100 * x)} %`;

@@ -22,8 +22,8 @@ interface Look {
 }
 
 /** Looks that cost little. The chances are judgements. */
-const looks: readonly Look[] = [
-  { id: 'middle', words: 'Next time put a thermometer into the middle before it comes out: below its setting temperature means too soon.', yes: { underbaked: 0.9, 'oven cool': 0.4, 'deep tin': 0.45, 'dark outside': 0.5, 'oven hot': 0.4 }, else: 0.08, known: 'centre' },
+export const looks: readonly Look[] = [
+  { id: 'middle', words: 'Next time put a thermometer into the middle before it comes out: below its setting temperature means too soon.', yes: { underbaked: 0.9, 'oven cool': 0.4, 'deep tin': 0.45, 'dark tin': 0.3, 'oven hot': 0.4 }, else: 0.08, known: 'centre' },
   { id: 'air', words: 'Hang a thermometer on the rack for a whole bake: 15 °C or more above the dial means a hot oven, as much below a cool one.', yes: { 'oven hot': 0.85, 'burnt base': 0.35 }, else: 0.1, known: 'air' },
   { id: 'air low', words: 'Hang a thermometer on the rack for a whole bake: 15 °C or more below the dial means a cool oven.', yes: { 'oven cool': 0.85, underbaked: 0.3 }, else: 0.08, known: 'air' },
   { id: 'hot water', words: 'Stir half a teaspoon of the powder into half a cup of hot water: if it hardly foams, the powder is spent.', yes: { 'old powder': 0.92 }, else: 0.04 },
