@@ -77,9 +77,15 @@ export class SeriesPart {
   });
   protected readonly batches = computed(() => this.drafts().reduce((n, d) => n * d.texts.filter((t) => t.trim() !== '').length, 1)); // prettier-ignore
 
-  /** A series is kept as bakes are: checked, and undone with the log. */
-  private keep(label: string, base: Series | null, next: Series | null): Promise<boolean> {
-    return this.store.commit('log', label, 'series', (next ?? base)?.id ?? '', base, next);
+  private turn: Promise<boolean> = Promise.resolve(true);
+  /** Changes a series as it is on disk, one press after the other: they come faster than the screen follows. */
+  private change(label: string, id: string, next: (now: Series) => Series | null): Promise<boolean> {
+    const after = this.turn.catch(() => false);
+    this.turn = after.then(async () => {
+      const now = (await this.store.database.series.get(id))?.series;
+      return now !== undefined && this.store.commit('log', label, 'series', id, now, next(now));
+    });
+    return this.turn;
   }
 
   private containsWords(s: Series): string {
@@ -158,7 +164,7 @@ export class SeriesPart {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const id = crypto.randomUUID();
     const made = planSeries(f, factors, { share: this.share(), seed, id, at: Date.now() }, this.desk.kitchen());
-    await this.keep(`plan small batches of ${f.title}`, null, made);
+    await this.store.commit('log', `plan small batches of ${f.title}`, 'series', id, null, made);
     this.open.set(id);
   }
 
@@ -166,24 +172,23 @@ export class SeriesPart {
     const name = this.newName().trim() || `taster ${s.tasters.length + 1}`;
     if (s.tasters.some((t) => t.name === name)) return this.problem.set(`There is a ${name} already.`);
     this.newName.set('');
-    await this.keep(`add ${name} to the tasting`, s, { ...s, tasters: [...s.tasters, { name, likes: {} }] });
+    await this.change(`add ${name} to the tasting`, s.id, (now) => ({ ...now, tasters: [...now.tasters, { name, likes: {} }] })); // prettier-ignore
   }
   protected like(s: Series, taster: number, label: string, x: Liking): void {
-    const tasters = s.tasters.map((t, i) => {
-      if (i !== taster) return t;
+    const marked = (t: Series['tasters'][number]) => {
       const { [label]: was, ...rest } = t.likes;
       return { ...t, likes: was === x ? rest : { ...rest, [label]: x } };
-    });
-    void this.keep(`mark ${label}`, s, { ...s, tasters });
+    };
+    void this.change(`mark ${label}`, s.id, (now) => ({ ...now, tasters: now.tasters.map((t, i) => (i === taster ? marked(t) : t)) })); // prettier-ignore
   }
   protected order(s: Series, taster: number): readonly string[] {
     return orderFor(s, taster);
   }
   protected reveal(s: Series): void {
-    void this.keep('open the labels', s, { ...s, opened: true });
+    void this.change('open the labels', s.id, (now) => ({ ...now, opened: true }));
   }
   protected async remove(s: Series): Promise<void> {
-    if (!(await this.keep(`remove the small batches of ${s.title}`, s, null))) return;
+    if (!(await this.change(`remove the small batches of ${s.title}`, s.id, () => null))) return;
     this.notices.say('The series is removed.', { label: 'put it back', run: () => void this.store.undo('log') });
   }
   /** Takes a batch to the shelf as a formula of its own, so that the counter can make it. */
