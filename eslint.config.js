@@ -38,6 +38,12 @@ export default tseslint.config(
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'orvin', style: 'kebab-case' }],
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',
       '@typescript-eslint/no-extraneous-class': 'off',
+      // over plain http, from another device in the house, these are not there
+      'no-restricted-properties': [
+        'error',
+        { object: 'crypto', property: 'randomUUID', message: 'Secure contexts only. Use data/ids.' },
+        { object: 'crypto', property: 'subtle', message: 'Secure contexts only.' },
+      ],
     },
   },
   {

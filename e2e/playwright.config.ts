@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { chromiumArgs, chromiumPath } from './src/browser.mjs';
+import { browserPath, chromiumArgs } from './src/browser.mjs';
 
 const port = 4380;
 
@@ -22,7 +22,7 @@ export default defineConfig({
     locale: 'en-GB',
     colorScheme: 'light',
     reducedMotion: 'reduce',
-    launchOptions: { executablePath: chromiumPath, args: chromiumArgs },
+    launchOptions: { executablePath: browserPath() ?? undefined, args: chromiumArgs },
     trace: 'off',
   },
   webServer: {

@@ -1,7 +1,7 @@
 // Speed: the core by itself, then the application in the browser. Prints figures; judges nothing.
 import { readFileSync, readdirSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
-import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
+import { browserPath, chromiumArgs } from '../e2e/src/browser.mjs';
 import { longLog } from './lib/long-log.mjs';
 import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
@@ -14,7 +14,7 @@ if (!process.argv.includes('--browser')) run(process.execPath, ['--import', 'tsx
 
 const { chromium } = await import('@playwright/test');
 const { base, stop } = await serve(4392);
-const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });
+const browser = await chromium.launch({ executablePath: browserPath() ?? undefined, args: chromiumArgs });
 /** A cake of thirty lines: the cardamom round with a little of everything. */
 function thirtyLines() {
   const f = JSON.parse(readFileSync(`${root}demo/formulas/cardamom-yogurt-round.json`, 'utf8'));

@@ -1,10 +1,11 @@
 // Makes WebAssembly of the bake model's inner loop: core/kernel to core/src/bake/kernel.bytes.ts.
 // With --check it writes nothing and fails when the bytes that are there are not what the source makes.
 import { readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { format, resolveConfig } from 'prettier';
 import asc from 'assemblyscript/asc';
 
-const root = new URL('..', import.meta.url).pathname;
+const root = fileURLToPath(new URL('../', import.meta.url));
 const to = `${root}core/src/bake/kernel.bytes.ts`;
 
 const { error, stderr, binary } = await compiled('index.ts');

@@ -1,5 +1,5 @@
 // Remakes docs/screenshots from the demo kitchen at a fixed time.
-import { chromiumArgs, chromiumPath } from '../e2e/src/browser.mjs';
+import { browserPath, chromiumArgs } from '../e2e/src/browser.mjs';
 import { ensureBrowser, ensureBuilt } from './lib/ready.mjs';
 import { serve } from './lib/serve.mjs';
 
@@ -255,7 +255,7 @@ const shots = [
   ['larder-tins', 1280, 800, '/larder?part=tins'],
 ];
 
-const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArgs });
+const browser = await chromium.launch({ executablePath: browserPath() ?? undefined, args: chromiumArgs });
 try {
   for (const [name, width, height, path, act] of shots) {
     if (only && !only.split(',').includes(name)) continue;

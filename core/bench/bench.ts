@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import type * as Core from '../src/index.js';
 import type { Formula, Tin } from '../src/index.js';
 import type * as Grid from '../src/bake/grid.js';
@@ -154,7 +155,7 @@ await import('./adapt.js');
 
 function nanosecondsInC(): number | null {
   const out = join(mkdtempSync(join(tmpdir(), 'orvin-')), 'sweep');
-  const built = spawnSync('cc', ['-O2', '-o', out, new URL('sweep.c', import.meta.url).pathname]);
+  const built = spawnSync('cc', ['-O2', '-o', out, fileURLToPath(new URL('sweep.c', import.meta.url))]);
   if (built.status !== 0) return null;
   const ran = spawnSync(out, ['3000'], { encoding: 'utf8' });
   return ran.status === 0 ? Number(ran.stdout.split(' ')[0]) : null;

@@ -3,8 +3,12 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { browserPath } from '../../e2e/src/browser.mjs';
+import { nodeTrouble } from './node-version.mjs';
 
-export const root = new URL('../..', import.meta.url).pathname;
+/** The repository's folder, with a slash at its end; whatever is in its name. */
+export const root = fileURLToPath(new URL('../../', import.meta.url));
 const cache = join(root, '.cache');
 
 /** Runs a command in the repository and stops the script when it fails. */
@@ -33,9 +37,12 @@ const keep = (name, stamp) => {
   writeFileSync(join(cache, name), stamp);
 };
 
+const readJson = (path) => JSON.parse(readFileSync(join(root, path), 'utf8'));
+
 export function ensureInstalled() {
-  if (Number(process.versions.node.split('.')[0]) < 20) {
-    console.error(`Orvin needs Node 20 or newer; this is ${process.version}.`);
+  const trouble = nodeTrouble(process.versions.node, readJson('package.json').engines.node);
+  if (trouble !== null) {
+    console.error(trouble);
     process.exit(1);
   }
   const stamp = stampOf([readFileSync(join(root, 'package-lock.json')), process.version]);
@@ -46,28 +53,30 @@ export function ensureInstalled() {
   keep('installed', stamp);
 }
 
+/** The browser that the checks drive: CHROME_BIN, one that is installed, or Debian's, where it may be installed. */
 export function ensureBrowser() {
-  const known = [
-    '/usr/bin/chromium',
-    '/usr/bin/chromium-browser',
-    '/usr/bin/google-chrome',
-    '/usr/bin/google-chrome-stable',
-  ];
-  const found = () => known.find((p) => existsSync(p));
-  if (found()) return found();
-  if (process.getuid?.() !== 0) {
+  const found = () => browserPath();
+  const there = found();
+  if (there && existsSync(there)) return there;
+  if (there) {
+    console.error(`CHROME_BIN names ${there}, which is not there. Set it to a browser's program, or unset it.`);
+    process.exit(1);
+  }
+  if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
     console.error('The tests need Chromium or Chrome. Install one, for instance with: sudo apt-get install chromium');
+    console.error('One in an unusual place is named by CHROME_BIN.');
     process.exit(1);
   }
   console.log('Installing Chromium…');
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
   run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env });
-  if (!found()) {
+  const now = found();
+  if (!now) {
     console.error('Chromium could not be installed. Install it by hand, then run this again.');
     process.exit(1);
   }
-  return found();
+  return now;
 }
 
 /** Path, size and time of every file the build depends on. */

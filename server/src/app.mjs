@@ -4,7 +4,7 @@ import helmet from '@fastify/helmet';
 import files from '@fastify/static';
 import fastify from 'fastify';
 import { standIns } from './standins/socket.mjs';
-import { policy, UNHASHED, WORKER, workerPolicy } from './policy.mjs';
+import { FILE, policy, UNHASHED, WORKER, workerPolicy } from './policy.mjs';
 
 /**
  * The server of the built application. It holds no data: kitchens live in the browser. A simulated scale and probe for
@@ -43,8 +43,8 @@ export async function makeApp({ root, port, lan = false }) {
   await standIns(app, { origins: (host) => (lan ? [canonical, `http://${host}`] : [canonical]) });
   app.get('/health', async () => ({ ok: true }));
   app.setNotFoundHandler(async (request, reply) => {
-    const wantsPage = request.method === 'GET' && !/\.[a-z0-9]+$/i.test(request.url.split('?')[0] ?? '');
-    if (!wantsPage) return reply.code(404).type('text/plain').send('Not here.');
+    const path = request.url.split('?')[0] ?? '';
+    if (request.method !== 'GET' || FILE.test(path)) return reply.code(404).type('text/plain').send('Not here.');
     return reply.header('cache-control', 'no-cache').sendFile('index.html');
   });
   return app;

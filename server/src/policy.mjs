@@ -25,6 +25,12 @@ export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'
   .map(([name, values]) => `${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)} ${values.join(' ')}`)
   .join('; ');
 
+/**
+ * Addresses that only a file can have: at the top with an ending, or in a folder of files. All others are pages of the
+ * application, whose last part is a name that the baker gave and may hold a dot.
+ */
+export const FILE = /^\/(?:[^/]*\.[^/]*|(?:demo|icons|media|wasm)\/.*)$/;
+
 /** Files whose name does not change with their content, and which must therefore be asked for each time. */
 export const UNHASHED =
   /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|wasm\/.*|)$/;

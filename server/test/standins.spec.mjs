@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import { defaultKitchen } from '@orvin/core';
 import WebSocket from 'ws';
 import { makeApp } from '../src/app.mjs';
@@ -137,7 +138,7 @@ describe('the socket', () => {
   const port = 4391;
   let app;
   beforeAll(async () => {
-    app = await makeApp({ root: new URL('../src', import.meta.url).pathname, port });
+    app = await makeApp({ root: fileURLToPath(new URL('../src', import.meta.url)), port });
     await app.listen({ port, host: 'localhost' });
   });
   afterAll(() => app.close());

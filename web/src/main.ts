@@ -1,11 +1,14 @@
 import { bootstrapApplication } from '@angular/platform-browser';
 import { App } from './app/app';
 import { appConfig } from './app/app.config';
+import { NO_ANSWER, PATIENCE_MS, say, whyNot } from './start-words';
 
-bootstrapApplication(App, appConfig).catch((e: unknown) => {
-  const root = document.querySelector('orvin-root');
-  if (root)
-    root.textContent =
-      'Orvin could not start in this browser. It needs a current one with storage allowed for this page; private windows may not allow it.';
-  console.error(e);
-});
+const root = document.querySelector('orvin-root');
+const waiting = setTimeout(() => root && say(root, NO_ANSWER), PATIENCE_MS);
+
+bootstrapApplication(App, appConfig)
+  .catch((e: unknown) => {
+    if (root) say(root, whyNot(e));
+    console.error(e);
+  })
+  .finally(() => clearTimeout(waiting));

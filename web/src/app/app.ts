@@ -87,7 +87,9 @@ export class App {
     const target = e.target as HTMLElement;
     const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable;
     const meta = e.ctrlKey || e.metaKey;
-    if (meta && e.key.toLowerCase() === 'z' && !(typing && target.tagName === 'TEXTAREA')) {
+    // in a text area, and in a field of a view that keeps its steps itself, the browser takes back what is typed
+    const letters = typing && (target.tagName === 'TEXTAREA' || this.undo.scope() === 'own');
+    if (meta && e.key.toLowerCase() === 'z' && !letters) {
       e.preventDefault();
       if (typing) target.blur();
       void (e.shiftKey ? this.undo.redo() : this.undo.undo());

@@ -20,7 +20,6 @@ import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
-import { Undo } from '../ui/undo';
 import { bakeWords, degrees, tinWords } from '../ui/words';
 import { AdviceBar } from './advice';
 import { Around } from './around';
@@ -80,7 +79,6 @@ export class Bench {
   protected readonly hand = inject(Hand);
   protected readonly around = inject(Around);
   protected readonly proposals = inject(Proposals);
-  private readonly undo = inject(Undo);
   private readonly router = inject(Router);
 
   protected readonly formula = this.desk.shown;
@@ -185,7 +183,6 @@ export class Bench {
       const f = untracked(() => this.desk.formula());
       if (undoable && f) void this.around.look(f.id);
     });
-    this.undo.scope.set('formula');
   }
 
   protected ingredient(item: Item) {

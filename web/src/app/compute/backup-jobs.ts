@@ -1,3 +1,5 @@
+import type { Problem } from '@orvin/core';
+
 /** How far a backup or a restore has come. */
 export interface BackupProgress {
   readonly done: number;
@@ -7,7 +9,15 @@ export interface BackupProgress {
 
 /** What a restore has read: the new database, filled and closed, or what was wrong with the file. */
 export type Restored =
-  | { readonly ok: true; readonly db: string; readonly id: string; readonly name: string; readonly photos: number }
+  | {
+      readonly ok: true;
+      readonly db: string;
+      readonly id: string;
+      readonly name: string;
+      readonly photos: number;
+      /** What was left out of it or set to what is usual. */
+      readonly amiss: readonly Problem[];
+    }
   | { readonly ok: false; readonly words: string; readonly remedy: string };
 
 /** Everything of a kitchen into one zip and back, in a worker: hundreds of megabytes never stand in memory at once. */

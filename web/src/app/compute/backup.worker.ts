@@ -2,7 +2,7 @@ import { readFile, type PhotoEntry } from '@orvin/core/format';
 import { expose } from 'comlink';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { KitchenDatabase } from '../data/database';
-import { fillKitchen, kitchenFileOf } from '../data/kitchen-file';
+import { fillKitchen, kitchenFileOf, usualKitchen } from '../data/kitchen-file';
 import type { PhotoRecord, ThumbRecord } from '../data/records';
 import { zipContent, zipDirectory } from './zip-directory';
 import type { BackupJobs, BackupProgress, Restored } from './backup-jobs';
@@ -82,7 +82,7 @@ async function read(file: Blob, now: number, suffix: string, tell: Tell): Promis
   if (!(await tell({ done: 0, total: 1, words: 'looking into the file' }))) return null;
   const text = await zipContent(file, kitchen).catch(() => null);
   if (!text) return damaged;
-  const parsed = readFile(new TextDecoder().decode(text));
+  const parsed = readFile(new TextDecoder().decode(text), usualKitchen());
   if (parsed.kind === 'problem') return fail(`${parsed.problems[0]?.place ?? 'The file'}: ${parsed.problems[0]?.words ?? ''}`, parsed.problems[0]?.remedy ?? ''); // prettier-ignore
   if (parsed.kind !== 'kitchen') return fail('What is in this zip is not a whole kitchen.', 'Choose the file that “back up everything” made.'); // prettier-ignore
 
@@ -113,7 +113,7 @@ async function read(file: Blob, now: number, suffix: string, tell: Tell): Promis
     }
     const photos = inside.length;
     db.close();
-    return { ok: true, db: db.name, id, name: k.kitchen.name, photos };
+    return { ok: true, db: db.name, id, name: k.kitchen.name, photos, amiss: parsed.amiss };
   } catch (e) {
     await away();
     const full = e instanceof Error && /quota/i.test(`${e.name} ${e.message}`);

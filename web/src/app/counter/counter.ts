@@ -25,7 +25,6 @@ import {
 import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
 import { Makings } from '../desk/makings';
-import { Undo } from '../ui/undo';
 import { Updates } from '../ui/updates';
 import { ovenScale } from '../ui/words';
 import { Devices } from '../devices/devices';
@@ -39,6 +38,7 @@ import { WaitPart, span } from './wait-part';
 import { WatchProbe } from './watch-probe';
 import { grams, WeighPart } from './weigh-part';
 import { NOTHING_G, Work, type Place } from './work';
+import { newId } from '../data/ids';
 
 const MIN = 60_000;
 /** A second tap within this is a floury finger, not a wish. */
@@ -91,7 +91,6 @@ export class Counter implements OnDestroy {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
-    inject(Undo).scope.set('day');
     this.devices.here.set(true);
     effect(() => this.follow.want(this.work.wanted()));
     this.follow.right$.subscribe((r) => void this.rested(r));
@@ -334,8 +333,7 @@ export class Counter implements OnDestroy {
 
   protected timer(minutes: number): void {
     this.timing.set(false);
-    if (!this.doubled())
-      void this.makings.add({ kind: 'timer', timerId: crypto.randomUUID(), name: `${minutes} min`, minutes });
+    if (!this.doubled()) void this.makings.add({ kind: 'timer', timerId: newId(), name: `${minutes} min`, minutes });
   }
 
   protected stop(a: Alarm): void {

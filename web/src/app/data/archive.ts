@@ -1,10 +1,12 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { proxy, releaseProxy, wrap } from 'comlink';
 import type { BackupJobs, BackupProgress } from '../compute/backup-jobs';
+import { tellAmiss } from './amiss';
 import { download, fileName } from './backup';
 import { Kitchens } from './kitchens';
 import { Notices } from './notices';
 import { Store } from './store';
+import { shortId } from './ids';
 
 /** A backup or a restore that is under way. */
 export interface Running extends BackupProgress {
@@ -74,9 +76,7 @@ export class Archive {
 
   /** Fills a new database from a zip and only then opens it. */
   async restore(file: Blob): Promise<boolean> {
-    const made = await this.work('restore', (w, tell) =>
-      w.read(file, Date.now(), crypto.randomUUID().slice(0, 6), tell),
-    );
+    const made = await this.work('restore', (w, tell) => w.read(file, Date.now(), shortId(), tell));
     if (!made) {
       if (this.stopped) this.notices.say('The restore was stopped; the kitchen that was open is as it was.');
       return false;
@@ -87,6 +87,7 @@ export class Archive {
     }
     await this.kitchens.adopt({ id: made.id, name: made.name, db: made.db, demo: false, createdAt: Date.now() });
     this.notices.say(`${made.name} is restored${made.photos > 0 ? `, with ${made.photos} ${made.photos === 1 ? 'photo' : 'photos'}` : ''}. The other kitchens are still here.`); // prettier-ignore
+    tellAmiss(this.notices, file instanceof File ? file.name : 'The backup', made.amiss);
     return true;
   }
 }

@@ -1,4 +1,4 @@
-import { takenUp, type Kitchen, type Making } from '@orvin/core';
+import { defaultKitchen, takenUp, type Kitchen, type Making } from '@orvin/core';
 import type { KitchenFile, PhotoEntry } from '@orvin/core/format';
 import type { KitchenDatabase } from './database';
 import type { PhotoRecord, ThumbRecord, WorkingRecord } from './records';
@@ -7,6 +7,12 @@ import type { PhotoRecord, ThumbRecord, WorkingRecord } from './records';
 const LOOSE = ['day', 'making', 'shopping'] as const;
 /** Bakes that are written at once. */
 const AT_ONCE = 500;
+
+/** A kitchen as it comes, in this device's time zone. */
+export const usualKitchen = (): Kitchen => ({
+  ...defaultKitchen,
+  locale: { ...defaultKitchen.locale, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+});
 
 /**
  * A kitchen's database as one file in Orvin's open format, without the photos' bytes. Here as in the worker of the

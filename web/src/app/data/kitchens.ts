@@ -1,11 +1,12 @@
 import { Injectable, inject, signal } from '@angular/core';
-import { defaultKitchen, type BakeRecord, type Formula, type Kitchen } from '@orvin/core';
+import type { BakeRecord, Formula, Kitchen } from '@orvin/core';
 import type { KitchenFile, VersionRecord } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
-import { fillKitchen } from './kitchen-file';
+import { fillKitchen, usualKitchen } from './kitchen-file';
 import { Notices } from './notices';
 import type { KitchenEntry, PhotoRecord } from './records';
 import { Store } from './store';
+import { shortId } from './ids';
 
 interface DemoIndex {
   readonly kitchen: string;
@@ -43,9 +44,10 @@ export class Kitchens {
 
   async enter(entry: KitchenEntry): Promise<void> {
     await this.store.open(entry.db);
-    await this.registry.settings.put({ key: 'current', value: entry.id });
     await this.refresh();
     this.current.set(entry);
+    // for the next start only: a device that is full must not keep this kitchen shut
+    await this.setSetting('current', entry.id);
   }
 
   async switchTo(id: string): Promise<void> {
@@ -54,9 +56,7 @@ export class Kitchens {
   }
 
   async startEmpty(name: string): Promise<void> {
-    const id = crypto.randomUUID().slice(0, 8);
-    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    const kitchen: Kitchen = { ...defaultKitchen, id, name, locale: { ...defaultKitchen.locale, zone } };
+    const kitchen: Kitchen = { ...usualKitchen(), id: shortId(8), name };
     await this.create({ exportedAt: Date.now(), kitchen, formulas: [], versions: [], bakes: [] });
   }
 
@@ -129,7 +129,7 @@ export class Kitchens {
     photos?: Parameters<typeof fillKitchen>[3],
     demo = false,
   ): Promise<void> {
-    const id = `${file.kitchen.id}-${crypto.randomUUID().slice(0, 6)}`;
+    const id = `${file.kitchen.id}-${shortId()}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
     await db.open();
     const now = Date.now();
@@ -152,7 +152,8 @@ export class Kitchens {
     return (await this.registry.settings.get(key))?.value;
   }
 
+  /** Keeps a setting of this device; says so where it cannot be kept. */
   async setSetting(key: string, value: unknown): Promise<void> {
-    await this.registry.settings.put({ key, value });
+    await this.registry.settings.put({ key, value }).catch((e: unknown) => this.notices.trouble(e));
   }
 }

@@ -14,6 +14,8 @@ export interface Notice {
 @Injectable({ providedIn: 'root' })
 export class Notices {
   private next = 1;
+  /** Hands over the open kitchen as a file; offered wherever something could not be stored. */
+  rescue: Notice['action'] | null = null;
   readonly list = signal<readonly Notice[]>([]);
 
   say(words: string, action?: Notice['action'], about?: string): void {
@@ -22,9 +24,17 @@ export class Notices {
     setTimeout(() => this.drop(id), 6000);
   }
 
-  problem(words: string, remedy: string): void {
+  problem(words: string, remedy: string, action?: Notice['action']): void {
     if (this.list().some((n) => n.words === words)) return;
-    this.add({ kind: 'problem', words, remedy });
+    this.add({ kind: 'problem', words, remedy, ...(action && { action }) });
+  }
+
+  /** Says what could not be stored, how full it is where that is the reason, and offers the kitchen as a file. */
+  async trouble(e: unknown): Promise<void> {
+    const { words, remedy, full } = storageTrouble(e);
+    if (this.list().some((n) => n.words.startsWith(words))) return;
+    const room = full ? await roomWords() : '';
+    this.problem(room === '' ? words : `${words} ${room}`, remedy, this.rescue ?? undefined);
   }
 
   drop(id: number): void {
@@ -38,13 +48,24 @@ export class Notices {
   }
 }
 
-/** What a failed write most likely means, in words with a remedy. */
-export function storageTrouble(e: unknown): { words: string; remedy: string } {
+/** How much of its room is taken, in words; empty where the browser does not tell. */
+export async function roomWords(): Promise<string> {
+  // over plain http there is no one to ask
+  const { usage, quota } = (await navigator.storage?.estimate?.().catch(() => null)) ?? {};
+  if (usage === undefined || !quota) return '';
+  return `It holds ${megabytes(usage)} of the ${megabytes(quota)} that the browser allows here.`;
+}
+const megabytes = (bytes: number): string =>
+  bytes < 1e9 ? `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
+
+/** What a failed write most likely means, in words with a remedy; `full` when there was no room for it. */
+export function storageTrouble(e: unknown): { words: string; remedy: string; full?: true } {
   const name = e instanceof Error ? `${e.name} ${(e as { inner?: Error }).inner?.name ?? ''}` : '';
   if (/Quota/.test(name))
     return {
       words: 'This device has no room left for Orvin.',
       remedy: 'Export the kitchen to a file, free some space, then carry on. What is on the screen is still here.',
+      full: true,
     };
   if (/DatabaseClosed|InvalidState/.test(name))
     return { words: 'The kitchen was closed by another tab.', remedy: 'Reload this tab to carry on.' };

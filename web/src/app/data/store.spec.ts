@@ -7,6 +7,7 @@ import { Backup } from './backup';
 import { KitchenDatabase, SCHEMA_1, SCHEMA_2 } from './database';
 import { Notices, storageTrouble } from './notices';
 import { Store, type Doc } from './store';
+import { newId } from './ids';
 
 const base: Formula = {
   ...readRecipe('Oat scones\n300 g plain flour\n15 g baking powder\n60 g butter\n180 g milk').formula,
@@ -22,7 +23,7 @@ describe('the store', () => {
   let name: string;
 
   beforeEach(async () => {
-    name = `test-${crypto.randomUUID()}`;
+    name = `test-${newId()}`;
     store = TestBed.inject(Store);
     await store.open(name);
     await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
@@ -151,7 +152,7 @@ describe('the store', () => {
 
 describe('the database', () => {
   it('opens what schema version 1 stored, and lets a newer tab upgrade', async () => {
-    const name = `fixture-${crypto.randomUUID()}`;
+    const name = `fixture-${newId()}`;
     const { Dexie } = await import('dexie');
     const old = new Dexie(name);
     old.version(1).stores(SCHEMA_1);

@@ -5,7 +5,7 @@ import type { Observable } from 'rxjs';
 import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';
 import { bakeList } from './bake-list';
 import { KitchenDatabase } from './database';
-import { Notices, storageTrouble } from './notices';
+import { Notices } from './notices';
 import type {
   BakeRow,
   Command,
@@ -18,6 +18,7 @@ import type {
   VersionRecord,
   WorkingRecord,
 } from './records';
+import { shortId } from './ids';
 
 const MAX_COMMANDS = 300;
 
@@ -195,7 +196,7 @@ export class Store {
       }
       await db.transaction('rw', [db.working, db.versions, db.commands], async () => {
         const taken = await db.working.get(formula.id);
-        const key = taken ? `${formula.id}-${crypto.randomUUID().slice(0, 4)}` : formula.id;
+        const key = taken ? `${formula.id}-${shortId(4)}` : formula.id;
         const own = { ...formula, id: key };
         const at = Date.now();
         const after: Doc = { formula: own, plan: {} };
@@ -305,6 +306,11 @@ export class Store {
     });
   }
 
+  /** Keeps what only makes the next start handier, such as what was in hand. On a full device that is all that is lost. */
+  async remark(key: string, value: unknown): Promise<void> {
+    await this.open$.value?.meta.put({ key, value, revision: 1 }).catch(() => undefined);
+  }
+
   private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {
     return table === 'working'
       ? db.working.get(key)
@@ -374,8 +380,7 @@ export class Store {
         return true;
       } catch (e) {
         if (e instanceof Unfit) return false;
-        const { words, remedy } = storageTrouble(e);
-        this.notices.problem(words, remedy);
+        await this.notices.trouble(e);
         return false;
       }
     });

@@ -7,7 +7,6 @@ import { SelectModule } from 'primeng/select';
 import { download } from '../data/backup';
 import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
-import { Undo } from '../ui/undo';
 import { degrees } from '../ui/words';
 import { bakeLanes, ovenLanes, share, spanOf, ticksOf, type Block, type Span } from './lanes';
 
@@ -133,7 +132,6 @@ export class Day {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
-    inject(Undo).scope.set('day');
     this.book.tick();
     const timer = setInterval(() => this.book.tick(), 20_000);
     effect((done) => done(() => clearInterval(timer)));

@@ -8,6 +8,7 @@ import {
   type Kitchen,
   type TinFit,
 } from '@orvin/core';
+import { newId } from '../data/ids';
 
 /** What is known of a bake beside its formula and its tin. */
 export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {
@@ -28,7 +29,7 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
   const share = whole > 0 ? Math.min(1, (fit.batterG * fit.count) / whole) : 1;
   const used = Object.entries(usedBy(f, share)).map(([id, g]) => [id, Math.round(100 * g) / 100] as const);
   return {
-    id: crypto.randomUUID(),
+    id: newId(),
     formulaId: f.id,
     title: f.title,
     family: f.family,

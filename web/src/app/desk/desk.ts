@@ -131,7 +131,7 @@ export class Desk {
     if (this.id$.value !== id) return;
     this.missing.set(record === undefined);
     this.take(id, record);
-    if (record) await this.store.database.meta.put({ key: 'inHand', value: id, revision: 1 });
+    if (record) await this.store.remark('inHand', id);
   }
 
   /** Takes up again what was in hand before the reload, unless a view has taken something up already. */

@@ -4,6 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { Shrinking } from '../compute/shrinking';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
+import { newId } from '../data/ids';
 
 const PICTURES = /^image\/(?:jpeg|png|webp|avif|gif|bmp|heic|heif)$/;
 /** Larger files are no photo of a cake. */
@@ -58,7 +59,7 @@ export class Journal {
         );
         continue;
       }
-      const id = crypto.randomUUID();
+      const id = newId();
       if (
         await this.store.addPhoto(
           { id, bakeId: bake.id, ...o.value.photo },

@@ -20,10 +20,11 @@ import {
   type Standing,
   type Step,
 } from '@orvin/core';
-import { Notices, storageTrouble } from '../data/notices';
+import { Notices } from '../data/notices';
 import { formats, Store } from '../data/store';
 import { recordOf } from './bake-record';
 import { Desk } from './desk';
+import { newId } from '../data/ids';
 
 type Without<T> = T extends unknown ? Omit<T, 'at'> : never;
 /** A happening before it has its instant. */
@@ -131,7 +132,7 @@ export class Makings {
       ...b,
       order: orderOf(steps(b.formula, { fits: b.fits }, kitchen), b.id, plan),
     }));
-    await this.write(() => ({ id: crypto.randomUUID(), beganAt: Date.now(), bakes: ordered, happenings: [] }));
+    await this.write(() => ({ id: newId(), beganAt: Date.now(), bakes: ordered, happenings: [] }));
   }
 
   /** Takes down that something happened, now unless another instant is said. */
@@ -252,8 +253,7 @@ export class Makings {
         known = { db: db.name, making };
       });
     } catch (e) {
-      const { words, remedy } = storageTrouble(e);
-      this.notices.problem(words, remedy);
+      await this.notices.trouble(e);
     } finally {
       this.pending--;
       // while more is under way, what this tab believes is newer; what could not be written is not believed

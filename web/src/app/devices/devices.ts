@@ -6,6 +6,7 @@ import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import type { Link, ProbeDevice, ScaleDevice, StandInState } from './device';
 import { StandIns, type Place } from './stand-ins';
+import { newId } from '../data/ids';
 
 /**
  * The scale and the probe of this kitchen, whatever they are. Today only simulated ones can be chosen; a real one is
@@ -59,7 +60,7 @@ export class Devices {
   /** Wants the simulated devices, or no longer. */
   async tryOut(on: boolean): Promise<void> {
     // a key of its own, so that two browsers do not pour onto one scale
-    const value = on ? { standIns: crypto.randomUUID() } : null;
+    const value = on ? { standIns: newId() } : null;
     await this.store.database.meta.put({ key: 'devices', value, revision: 1 });
   }
 

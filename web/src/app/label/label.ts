@@ -4,7 +4,6 @@ import { cost, money, nutrition, stallLabel } from '@orvin/core';
 import { Notices } from '../data/notices';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
-import { Undo } from '../ui/undo';
 
 /** Allergens that laws of many places ask to be named; whatever else is the baker's to add by hand on the paper. */
 const LISTED = ['gluten', 'egg', 'milk', 'nuts', 'peanut', 'soy', 'sesame', 'lupin', 'mustard', 'celery', 'sulphites'] as const; // prettier-ignore
@@ -88,7 +87,6 @@ export class LabelView {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
-    inject(Undo).scope.set('formula');
   }
 
   protected toggle(a: string): void {

@@ -16,6 +16,7 @@ import { RouterLink } from '@angular/router';
 import { Learning } from '../desk/learning';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
+import { shortId } from '../data/ids';
 
 type Measures = Kitchen['measures'];
 /** Measures, schools, ovens, bowls, mixer, powder and place: what every figure is worked out for. */
@@ -231,10 +232,7 @@ export class Kit {
     const k = this.kitchen();
     this.edit.change('a new oven', {
       ...k,
-      ovens: [
-        ...k.ovens,
-        { id: `oven-${crypto.randomUUID().slice(0, 6)}`, name: 'New oven', litres: 60, fan: false, racks: 3 },
-      ],
+      ovens: [...k.ovens, { id: `oven-${shortId()}`, name: 'New oven', litres: 60, fan: false, racks: 3 }],
     });
   }
 
@@ -268,7 +266,7 @@ export class Kit {
     const k = this.kitchen();
     this.edit.change('a new bowl', {
       ...k,
-      bowls: [...k.bowls, { id: `bowl-${crypto.randomUUID().slice(0, 6)}`, name: 'New bowl', ml: 3000 }],
+      bowls: [...k.bowls, { id: `bowl-${shortId()}`, name: 'New bowl', ml: 3000 }],
     });
   }
 

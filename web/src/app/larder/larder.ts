@@ -3,7 +3,6 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute, RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import { Desk } from '../desk/desk';
-import { Undo } from '../ui/undo';
 import { Ingredients } from './ingredients';
 import { Kit } from './kit';
 import { OwnData } from './own-data';
@@ -35,8 +34,4 @@ export class Larder {
   protected readonly parts = parts;
   private readonly asked = toSignal(inject(ActivatedRoute).queryParamMap.pipe(map((m) => m.get('part'))));
   protected readonly part = computed(() => parts.find((p) => p.id === this.asked()) ?? parts[0]);
-
-  constructor() {
-    inject(Undo).scope.set('kitchen');
-  }
 }

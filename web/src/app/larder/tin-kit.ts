@@ -13,6 +13,7 @@ import {
 import { TinSection } from '../ui/tin-section';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
+import { shortId } from '../data/ids';
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
@@ -170,7 +171,7 @@ export class TinKit {
       return;
     }
     const k = this.kitchen();
-    const id = `${use.tin.id}-${crypto.randomUUID().slice(0, 4)}`;
+    const id = `${use.tin.id}-${shortId(4)}`;
     this.edit.change(`add ${use.tin.name}`, { ...k, tins: [...k.tins, { ...use.tin, id }] });
     this.picked.set(id);
     words.value = '';

@@ -17,7 +17,6 @@ import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
 import { Panels } from '../ui/panels';
 import { Photo } from '../ui/photo';
-import { Undo } from '../ui/undo';
 import { degreesBy } from '../ui/words';
 import { BakeSheet } from './bake-sheet';
 import { BesideBakes } from './beside-bakes';
@@ -118,7 +117,6 @@ export class Log {
       const id = this.id();
       if (id !== undefined) void this.desk.pickUp(id);
     });
-    inject(Undo).scope.set('log');
     // a bake that was asked for by the address stands in the middle of the list
     effect(() => {
       const [port, wanted] = [this.port(), this.bake()];

@@ -19,6 +19,7 @@ import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { dateWords } from '../ui/when';
 import { degrees, readDegrees } from '../ui/words';
+import { newId } from '../data/ids';
 
 type Kind = 'amount' | 'oven' | 'hand';
 /** What is typed of one thing that is to vary. */
@@ -162,7 +163,7 @@ export class SeriesPart {
       return;
     }
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
-    const id = crypto.randomUUID();
+    const id = newId();
     const made = planSeries(f, factors, { share: this.share(), seed, id, at: Date.now() }, this.desk.kitchen());
     await this.store.commit('log', `plan small batches of ${f.title}`, 'series', id, null, made);
     this.open.set(id);

@@ -8,7 +8,6 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
-import { Undo } from '../ui/undo';
 
 /** What an outcome in one word says besides the symptoms that were pressed. */
 const says: Partial<Record<BakeRecord['outcome'], SymptomId>> = { sunk: 'sunk', dense: 'flat', dry: 'dry' };
@@ -31,7 +30,6 @@ export class WhyPart {
   private readonly desk = inject(Desk);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
-  private readonly undo = inject(Undo);
   protected readonly open = signal<string | null>(null);
   protected readonly name = symptomName;
 
@@ -101,7 +99,6 @@ export class WhyPart {
       label: 'take it back',
       run: () => void this.desk.undo().then(() => this.desk.undo()),
     });
-    this.undo.scope.set('formula');
     await this.router.navigate(['/bench', b.formulaId]);
   }
 }

@@ -4,6 +4,8 @@ import type { Formula, Kitchen } from '@orvin/core';
 import type { RecipeDraft } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import { Compute } from '../compute/compute';
+import { tellAmiss } from '../data/amiss';
+import { usualKitchen } from '../data/kitchen-file';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
 import { formats, Store } from '../data/store';
@@ -173,13 +175,14 @@ export class Intake {
     }
     const text = await file.text();
     const { readFile } = await formats();
-    const read = readFile(text);
+    const read = readFile(text, usualKitchen());
     switch (read.kind) {
       case 'kitchen':
         await this.kitchens.restore(read.value);
         this.notices.say(
           `${read.value.kitchen.name} is open, with ${read.value.formulas.length} formulas and ${read.value.bakes.length} bakes.`,
         );
+        tellAmiss(this.notices, file.name, read.amiss);
         await this.router.navigate(['/shelf']);
         return [];
       case 'formula':

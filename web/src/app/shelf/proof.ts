@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   ElementRef,
   Injector,
   afterNextRender,
@@ -25,6 +26,7 @@ import { settle, type Choice, type Doubt, type Mark } from '@orvin/core/reading'
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
+import { Undo } from '../ui/undo';
 import { bakeWords, tinWords } from '../ui/words';
 import { Intake, type Reading, type Settled } from './intake';
 
@@ -64,7 +66,6 @@ interface ProofLine {
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof.html',
   styleUrl: './proof.scss',
-  host: { '(document:keydown)': 'key($event)' },
 })
 export class Proof {
   private readonly intake = inject(Intake);
@@ -155,6 +156,12 @@ export class Proof {
   protected readonly open = computed(() => this.draft()?.doubts.length ?? 0);
 
   constructor() {
+    const undo = inject(Undo);
+    undo.own.set({
+      label: () => (this.past().length > 0 ? 'the last answer' : null),
+      undo: () => this.takeBack(),
+    });
+    inject(DestroyRef).onDestroy(() => undo.own.set(null));
     void this.intake.restore().then(() => {
       if (!this.intake.reading()) void this.router.navigate(['/shelf']);
     });
@@ -239,14 +246,6 @@ export class Proof {
     }, draft);
     this.past.update((p) => [...p.slice(-40), r]);
     this.intake.hold({ ...r, text, draft: again });
-  }
-
-  protected key(e: KeyboardEvent): void {
-    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test((e.target as HTMLElement).tagName);
-    if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !typing && this.past().length > 0) {
-      e.preventDefault();
-      this.takeBack();
-    }
   }
 
   protected async shelve(): Promise<void> {

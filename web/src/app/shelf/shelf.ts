@@ -19,7 +19,6 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { TinSection } from '../ui/tin-section';
-import { Undo } from '../ui/undo';
 import { Intake } from './intake';
 
 interface Standing {
@@ -69,10 +68,6 @@ export class Shelf {
       .slice(0, this.boards())
       .map((w) => this.stand(w.formula)),
   );
-
-  constructor() {
-    inject(Undo).scope.set('formula');
-  }
 
   private stand(f: Formula): Standing {
     const kitchen = this.kitchen();
@@ -140,15 +135,13 @@ export class Shelf {
     const record = await this.store.database.working.get(s.id);
     if (!record) return;
     if (this.desk.id() === s.id) this.desk.putDown();
-    await this.store.commit(
-      s.id,
-      `take away "${s.title}"`,
-      'working',
-      s.id,
-      { formula: record.formula, plan: record.plan },
-      null,
-    );
-    this.notices.say(`${s.title} is off the shelf.`, { label: 'put it back', run: () => void this.store.undo(s.id) });
+    const doc = { formula: record.formula, plan: record.plan };
+    await this.store.commit('shelf', `take away "${s.title}"`, 'working', s.id, doc, null);
+    this.notices.say(`${s.title} is off the shelf.`, {
+      label: 'put it back',
+      // as a step of its own: another may have been taken away since
+      run: () => void this.store.commit('shelf', `put back "${s.title}"`, 'working', s.id, null, doc),
+    });
   }
 }
 

@@ -20,7 +20,6 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
-import { Undo } from '../ui/undo';
 import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
 import { BakeChart } from './bake-chart';
 import { FinishPart } from './finish-part';
@@ -186,7 +185,6 @@ export class Tins {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
-    inject(Undo).scope.set('formula');
   }
 
   protected choose(tin: Tin): void {

@@ -7,7 +7,6 @@ import { switchMap } from 'rxjs';
 import type { VersionRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
-import { Undo } from '../ui/undo';
 import { treeOf } from './tree';
 
 /** Height of a row of the drawing, px; each version takes so many as it needs. */
@@ -66,7 +65,6 @@ export class Versions {
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));
-    inject(Undo).scope.set('formula');
   }
 
   /** Where a lane stands in the drawing, px from the left. */
