@@ -7,7 +7,7 @@ import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
 import { serve } from './lib/serve.mjs';
 
-ensureBuilt();
+await ensureBuilt();
 ensureBrowser();
 // `--browser` leaves the core out
 if (!process.argv.includes('--browser')) run(process.execPath, ['--import', 'tsx', 'core/bench/bench.ts']);

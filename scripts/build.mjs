@@ -1,4 +1,4 @@
 // Builds core/dist and web/dist when they are stale.
 import { ensureBuilt } from './lib/ready.mjs';
 
-ensureBuilt();
+await ensureBuilt();

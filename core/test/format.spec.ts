@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { checkFormula, checkKitchenFile, readFile } from '../src/format/index.js';
 import { demoIds } from './support/make.js';
+import { published } from './support/schemas.js';
 
 const docs = new URL('../../docs/formats/', import.meta.url);
 const text = (path: string): string => readFileSync(new URL(path, docs), 'utf8');
@@ -31,6 +32,13 @@ describe('the open formats', () => {
     expect(files('invalid').length).toBeGreaterThanOrEqual(10);
     for (const name of files('invalid'))
       expect(judge('invalid', name)).withContext(name).toEqual({ joi: false, schema: false });
+  });
+
+  it('are published as they are checked', () => {
+    for (const [name, schema] of Object.entries(published()))
+      expect(JSON.parse(text(name)) as object)
+        .withContext(`${name}: npm run derive`)
+        .toEqual(JSON.parse(JSON.stringify(schema)) as object);
   });
 
   it('cover the sample kitchen', () => {

@@ -2,7 +2,10 @@
 
 /** @param {string} version such as 22.12.0 */
 const parts = (version) => {
-  const [major = 0, minor = 0, patch = 0] = version.replace(/^v/, '').split('.').map((x) => Number.parseInt(x, 10));
+  const [major = 0, minor = 0, patch = 0] = version
+    .replace(/^v/, '')
+    .split('.')
+    .map((x) => Number.parseInt(x, 10));
   return { major, minor, patch };
 };
 const atLeast = (a, b) =>

@@ -1,22 +1,27 @@
 // What has to be there before anything runs: packages, a browser, a current build. Needs only Node and apt.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { browserPath } from '../../e2e/src/browser.mjs';
+import { compressAhead } from './compress.mjs';
 import { nodeTrouble } from './node-version.mjs';
+import { bundleSample } from './sample.mjs';
 
 /** The repository's folder, with a slash at its end; whatever is in its name. */
 export const root = fileURLToPath(new URL('../../', import.meta.url));
 const cache = join(root, '.cache');
+
+const quiet = () => ({ ...process.env, NG_CLI_ANALYTICS: 'false', NO_UPDATE_NOTIFIER: '1' });
 
 /** Runs a command in the repository and stops the script when it fails. */
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, {
     cwd: root,
     stdio: 'inherit',
-    env: { ...process.env, NG_CLI_ANALYTICS: 'false', NO_UPDATE_NOTIFIER: '1' },
+    env: quiet(),
     ...options,
   });
   if (done.error) throw done.error;
@@ -29,6 +34,15 @@ const must = (command, args, why) => {
     process.exit(1);
   }
 };
+
+/** The same, beside other work. */
+async function mustEnd(command, args, why) {
+  const child = spawn(command, args, { cwd: root, stdio: 'inherit', env: quiet() });
+  const [status] = await once(child, 'close');
+  if (status === 0) return;
+  console.error(`${why} failed: ${command} ${args.join(' ')}`);
+  process.exit(1);
+}
 
 const stampOf = (parts) => parts.reduce((h, p) => h.update(p), createHash('sha256')).digest('hex');
 const same = (name, stamp) => existsSync(join(cache, name)) && readFileSync(join(cache, name), 'utf8') === stamp;
@@ -92,18 +106,24 @@ function sources(dir) {
     });
 }
 
-export function ensureBuilt() {
+/** Builds the core and the application side by side, unless what stands there is current. */
+export async function ensureBuilt() {
   ensureInstalled();
   const stamp = stampOf([
     ...sources('core/src'),
     ...sources('web'),
     ...sources('demo'),
+    ...sources('scripts/lib'),
     readFileSync(join(root, 'angular.json')),
     readFileSync(join(root, 'package-lock.json')),
   ]);
   if (existsSync(join(root, 'web/dist/index.html')) && same('built', stamp)) return;
   console.log('Building Orvin…');
-  must('npm', ['run', '-s', 'build', '-w', 'core'], 'Building the core');
-  must('npx', ['ng', 'build'], 'Building the application');
+  bundleSample();
+  await Promise.all([
+    mustEnd('npm', ['run', '-s', 'build', '-w', 'core'], 'Building the core'),
+    mustEnd('npx', ['ng', 'build'], 'Building the application'),
+  ]);
+  await compressAhead(join(root, 'web/dist'));
   keep('built', stamp);
 }

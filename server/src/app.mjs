@@ -27,15 +27,19 @@ export async function makeApp({ root, port, lan = false }) {
     crossOriginEmbedderPolicy: { policy: 'require-corp' },
     strictTransportSecurity: false,
   });
-  // each answer is compressed as it goes out: the best quality takes seconds for a worker's script, this one moments
+  // files lie compressed beside themselves; what does not is compressed as it goes out
   const brotliOptions = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
   await app.register(compress, { encodings: ['br', 'gzip'], threshold: 1024, brotliOptions });
   await app.register(files, {
     root,
     wildcard: true,
     cacheControl: false,
+    preCompressed: true,
     setHeaders: (reply, path) => {
-      const name = path.slice(root.length).replaceAll('\\', '/');
+      const name = path
+        .slice(root.length)
+        .replaceAll('\\', '/')
+        .replace(/\.(?:br|gz)$/, '');
       if (WORKER.test(name)) reply.header('content-security-policy', workerPolicy);
       reply.header('cache-control', UNHASHED.test(name) ? 'no-cache' : 'public, max-age=31536000, immutable');
     },

@@ -1,5 +1,4 @@
 import {
-  CSP_NONCE,
   inject,
   isDevMode,
   provideAppInitializer,
@@ -8,35 +7,31 @@ import {
 } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
-import { PrimeNG, providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
 import { Kitchens } from './data/kitchens';
-import { formats } from './data/store';
 import { Desk } from './desk/desk';
-import { enamel } from './ui/enamel';
 import { Theme } from './ui/theme';
+import { allThere } from './ui/ahead';
+
+/** Fetches the view that the address asks for while the kitchen is being opened. */
+function viewAhead(): void {
+  const first = location.pathname.split('/')[1] || 'shelf';
+  void routes.find((r) => r.path?.split('/')[0] === first)?.loadComponent?.();
+}
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
-    providePrimeNG({
-      theme: { preset: enamel, options: { darkModeSelector: '[data-theme=dim]', cssLayer: false } },
-      ripple: false,
-    }),
-    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:8000' }),
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: () => allThere() }),
     provideAppInitializer(async () => {
-      const prime = inject(PrimeNG);
-      const nonce = inject(CSP_NONCE, { optional: true });
       const theme = inject(Theme);
       const kitchens = inject(Kitchens);
       const desk = inject(Desk);
-      if (nonce) prime.csp.set({ nonce });
+      viewAhead();
       await kitchens.start();
       await theme.start();
       await desk.resume();
-      // at once: while the service worker takes everything in for offline use, a page has to wait for its files
-      setTimeout(() => void formats());
     }),
   ],
 };

@@ -1,15 +1,17 @@
 import type { Routes } from '@angular/router';
+import { withPrime } from './ui/prime';
 import type { UndoScope } from './ui/undo';
 
-/** What undo takes back in a view. */
-const undo = (scope: UndoScope) => ({ data: { undo: scope } });
+/** What undo takes back in a view, which is built of the component library. */
+const undo = (scope: UndoScope) => ({ data: { undo: scope }, canActivate: [withPrime] });
 
 /** The views, in the order of the work. Each loads when it is first needed. */
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   {
+    // the first screen does without the component library
     path: 'shelf',
-    ...undo('shelf'),
+    data: { undo: 'shelf' satisfies UndoScope },
     title: 'Shelf · Orvin',
     loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf),
   },
@@ -21,6 +23,7 @@ export const routes: Routes = [
   },
   {
     path: 'compose',
+    ...undo('none'),
     title: 'New formula · Orvin',
     loadComponent: () => import('./compose/compose').then((m) => m.ComposeView),
   },

@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, Injector, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { filter, map, tap } from 'rxjs';
+import { NavigationEnd, Router, RouterLink, RouterOutlet, type Routes } from '@angular/router';
+import { filter, first, map, tap } from 'rxjs';
 import { Kitchens } from './data/kitchens';
 import { Notices } from './data/notices';
 import { Desk } from './desk/desk';
+import { Ahead } from './ui/ahead';
 import { FinderPanel } from './ui/finder';
 import { KeysPanel } from './ui/keys';
 import { Panels } from './ui/panels';
@@ -42,6 +43,12 @@ const within: Readonly<Record<string, string>> = {
   read: 'shelf',
 };
 
+/** Loads the views, in the order in which a formula goes through them. */
+function aheadOf(routes: Routes): (() => unknown)[] {
+  const all = ['bench', 'tins', 'read', 'day', 'counter', 'log', 'larder', 'shelf', 'compose', 'card', 'versions'];
+  return all.flatMap((view) => routes.find((r) => r.path?.split('/')[0] === view)?.loadComponent ?? []);
+}
+
 /** The rail with the views hung on it, the view, what is said at the foot, and the overlays. */
 @Component({
   selector: 'orvin-root',
@@ -75,6 +82,18 @@ export class App {
     const path = this.url().split(/[/?#]/)[1] ?? '';
     return within[path] ?? path;
   });
+
+  constructor() {
+    const ahead = inject(Ahead);
+    const injector = inject(Injector);
+    this.router.events.pipe(first((e) => e instanceof NavigationEnd)).subscribe(() => {
+      void ahead.gather(aheadOf(this.router.config));
+    });
+    this.notices.rescue = {
+      label: 'export the kitchen',
+      run: () => void import('./data/backup').then(({ Backup }) => injector.get(Backup).exportKitchen()),
+    };
+  }
 
   protected link(h: Hook): readonly string[] | null {
     if (!h.hand) return ['/', h.path];

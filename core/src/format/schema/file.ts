@@ -54,7 +54,11 @@ export const kitchenFile = Joi.object({
   bakes: Joi.array().items(bakeRecord).required(),
   series: Joi.array().items(series),
   photos: Joi.array().items(photo),
-  day: day.allow(null),
-  making: making.allow(null),
-  shopping: shoppingList.allow(null),
+  day: day
+    .allow(null)
+    .description('what the baker said of the day: formulas, when all is ready by the clock on the wall, what is held'),
+  making: making
+    .allow(null)
+    .description('what is being made: the bakes as they were begun, and all that has happened since'),
+  shopping: shoppingList.allow(null).description('what is to be baked, and what lies in the basket'),
 }).unknown(true);

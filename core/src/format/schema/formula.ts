@@ -19,10 +19,10 @@ const entered = Joi.object({
 }).unknown(true);
 const item = Joi.object({
   id: id.required(),
-  ingredient: id.required(),
-  words: words.required(),
+  ingredient: id.required().description('catalogue id, or the id of an own ingredient'),
+  words: words.required().description('the baker’s own words for the line'),
   entered: entered.allow(null).required(),
-  grams: positive.required(),
+  grams: positive.required().description('the truth of the amount'),
   optional: Joi.boolean(),
   pieces: Joi.boolean(),
   premixed: Joi.boolean(),

@@ -51,7 +51,7 @@ const oven = Joi.object({
   fan: Joi.boolean().required(),
   biasC: Joi.number().min(-150).max(150),
   racks: Joi.number().integer().min(1).max(40),
-  rackMm: Joi.array().items(Joi.number().greater(0)).length(2),
+  rackMm: Joi.array().items(Joi.number().greater(0)).length(2).description('inside width and depth of a rack, mm'),
 }).unknown(true);
 const bowl = Joi.object({
   id: id.required(),
@@ -90,8 +90,8 @@ export const kitchen = Joi.object({
   bowls: Joi.array().items(bowl).required(),
   mixer: Joi.object({ name: Joi.string().required(), flourLimitG: positive }).unknown(true),
   powders: Joi.array().items(powder).required(),
-  people: Joi.number().integer().min(1).max(9),
-  coolingRacks: Joi.number().integer().min(0).max(40),
+  people: Joi.number().integer().min(1).max(9).description('pairs of hands; 1 when left out'),
+  coolingRacks: Joi.number().integer().min(0).max(40).description('racks of about 45 × 30 cm; 2 when left out'),
   altitudeM: Joi.number().min(-500).max(6000).required(),
   roomC: Joi.number().min(-10).max(50).required(),
   ownIngredients: Joi.array().items(ownIngredient).required(),
@@ -102,8 +102,8 @@ export const kitchen = Joi.object({
     )
     .required(),
   stock: amounts.required(),
-  stockAt: instants,
-  forgotten: instants,
+  stockAt: instants.description('when each was counted, ms since 1970'),
+  forgotten: instants.description('from when on something is learned anew, ms since 1970'),
   energyPerKwh: positive,
   learned,
   locale: Joi.object({

@@ -89,6 +89,11 @@ export abstract class Pool<J extends JobsOf<J>> {
     void worker;
   }
 
+  /** Has a worker stand ready, so that the first job need not wait for its script. */
+  warm(): void {
+    if (this.hands.length === 0) this.hire();
+  }
+
   private pump(): void {
     while (this.waiting.length > 0) {
       const hand = this.hands.find((h) => !h.busy) ?? (this.hands.length < this.size ? this.hire() : null);

@@ -18,7 +18,7 @@ export class Solving extends Pool<SolveJobs> {
   private warming: Subscription | null = null;
 
   /** Loads the solver and tries it, once, so that the first wish does not wait for it. */
-  warm(): void {
+  override warm(): void {
     // should it fail, the first wish says so
     this.warming ??= super.run('warm', 'warm', this.wasm).subscribe();
   }

@@ -1,7 +1,8 @@
-import { defaultKitchen, takenUp, type Kitchen, type Making } from '@orvin/core';
+import type { Kitchen, Learned, Making } from '@orvin/core';
+import { defaultKitchen, takenUp } from '@orvin/core/first';
 import type { KitchenFile, PhotoEntry } from '@orvin/core/format';
 import type { KitchenDatabase } from './database';
-import type { PhotoRecord, ThumbRecord, WorkingRecord } from './records';
+import type { PhotoRecord, ReckonedRecord, ThumbRecord, WorkingRecord } from './records';
 
 /** What is kept under a name of its own and travels with its kitchen: the day, what is being made, the shopping list. */
 const LOOSE = ['day', 'making', 'shopping'] as const;
@@ -49,12 +50,19 @@ export async function kitchenFileOf(
   };
 }
 
+/** What comes with a kitchen's file besides: photos, and what its log is known to teach. */
+interface Beside {
+  readonly photos: readonly PhotoRecord[];
+  readonly thumbs: readonly ThumbRecord[];
+  readonly taught?: { readonly reckoned: readonly ReckonedRecord[]; readonly learned: Learned };
+}
+
 /** Fills a new database with a kitchen; what was being made goes on from where its clock stood. */
 export async function fillKitchen(
   db: KitchenDatabase,
   file: Omit<KitchenFile, 'format' | 'version'>,
   now: number,
-  photos: { readonly photos: readonly PhotoRecord[]; readonly thumbs: readonly ThumbRecord[] } = { photos: [], thumbs: [] }, // prettier-ignore
+  beside: Beside = { photos: [], thumbs: [] },
 ): Promise<void> {
   const loose = {
     ...file,
@@ -76,7 +84,10 @@ export async function fillKitchen(
     for (let i = 0; i < file.bakes.length; i += AT_ONCE)
       await db.bakes.bulkPut(file.bakes.slice(i, i + AT_ONCE).map((bake) => ({ id: bake.id, bake, revision: 1 })));
     await db.series.bulkPut((file.series ?? []).map((s) => ({ id: s.id, at: s.at, series: s, revision: 1 })));
-    await db.photos.bulkPut([...photos.photos]);
-    await db.thumbs.bulkPut([...photos.thumbs]);
+    await db.photos.bulkPut([...beside.photos]);
+    await db.thumbs.bulkPut([...beside.thumbs]);
+    if (!beside.taught) return;
+    await db.reckoned.bulkPut([...beside.taught.reckoned]);
+    await db.meta.put({ key: 'learned', value: { learned: beside.taught.learned }, revision: 1 });
   });
 }

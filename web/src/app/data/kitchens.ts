@@ -1,25 +1,33 @@
 import { Injectable, inject, signal } from '@angular/core';
-import type { BakeRecord, Formula, Kitchen } from '@orvin/core';
+import type { BakeRecord, Formula, Kitchen, Learned } from '@orvin/core';
 import type { KitchenFile, VersionRecord } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
 import { fillKitchen, usualKitchen } from './kitchen-file';
 import { Notices } from './notices';
-import type { KitchenEntry, PhotoRecord } from './records';
+import type { KitchenEntry, PhotoRecord, ReckonedRecord } from './records';
 import { Store } from './store';
 import { shortId } from './ids';
 
-interface DemoIndex {
-  readonly kitchen: string;
-  readonly log: string;
-  readonly formulas: readonly string[];
+/** The sample kitchen as it is built into the application: all its files in one. */
+interface Sample {
+  readonly kitchen: Kitchen;
+  readonly log: { readonly loadedAt: number; readonly bakes: BakeRecord[]; readonly versions: VersionRecord[] };
+  readonly formulas: readonly Formula[];
+  /** Drawn pictures of its bakes, as SVG. */
+  readonly photos: Readonly<Record<string, string>>;
+  /** What its log teaches, kept with it, so that no first start has to work it out. */
+  readonly taught: { readonly reckoned: readonly ReckonedRecord[]; readonly learned: Learned };
 }
 
-/** A drawn picture of the sample kitchen; null when it is not to be had, which costs nothing else. */
-async function demoPhoto(id: string, bakeId: string): Promise<PhotoRecord | null> {
-  const answer = await fetch(`demo/photos/${id.replace(/^demo-/, '')}.svg`).catch(() => null);
-  if (!answer?.ok) return null;
-  return { id, bakeId, type: 'image/svg+xml', width: 480, height: 360, bytes: await answer.arrayBuffer() };
-}
+/** A drawn picture; small already. */
+const drawn = (id: string, bakeId: string, svg: string): PhotoRecord => ({
+  id,
+  bakeId,
+  type: 'image/svg+xml',
+  width: 480,
+  height: 360,
+  bytes: new TextEncoder().encode(svg).buffer,
+});
 
 /** The kitchens on this device: open one, start an empty one, load the sample kitchen, restore one from a file. */
 @Injectable({ providedIn: 'root' })
@@ -62,20 +70,18 @@ export class Kitchens {
 
   /** The sample kitchen from the application's own files; its dates move so that the last bake is recent. */
   async loadDemo(): Promise<void> {
-    const get = async <T>(path: string): Promise<T> => {
-      const answer = await fetch(`demo/${path}`);
-      if (!answer.ok) throw new Error(`demo/${path}: ${answer.status}`);
-      return (await answer.json()) as T;
-    };
     try {
-      const index = await get<DemoIndex>('index.json');
-      const kitchen = await get<Kitchen>(index.kitchen);
-      const log = await get<{ loadedAt: number; bakes: BakeRecord[]; versions: VersionRecord[] }>(index.log);
-      const formulas = await Promise.all(index.formulas.map((f) => get<Formula>(f)));
+      const answer = await fetch('demo/sample.json');
+      if (!answer.ok) throw new Error(`demo/sample.json: ${answer.status}`);
+      const { kitchen, log, formulas, photos, taught } = (await answer.json()) as Sample;
       const shift = Date.now() - log.loadedAt;
       const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
-      const photos = await Promise.all(bakes.flatMap((b) => (b.photos ?? []).map((id) => demoPhoto(id, b.id))));
-      const drawn = photos.filter((x) => x !== null);
+      const pictures = bakes.flatMap((b) =>
+        (b.photos ?? []).flatMap((id) => {
+          const svg = photos[id.replace(/^demo-/, '')];
+          return svg === undefined ? [] : [drawn(id, b.id, svg)];
+        }),
+      );
       await this.create(
         {
           exportedAt: Date.now(),
@@ -84,8 +90,11 @@ export class Kitchens {
           versions: log.versions.map((v) => ({ ...v, at: v.at + shift })),
           bakes,
         },
-        // drawn ones are small already
-        { photos: drawn, thumbs: drawn.map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })) },
+        {
+          photos: pictures,
+          thumbs: pictures.map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })),
+          taught,
+        },
         true,
       );
     } catch {
@@ -126,14 +135,14 @@ export class Kitchens {
 
   private async create(
     file: Parameters<typeof fillKitchen>[1],
-    photos?: Parameters<typeof fillKitchen>[3],
+    beside?: Parameters<typeof fillKitchen>[3],
     demo = false,
   ): Promise<void> {
     const id = `${file.kitchen.id}-${shortId()}`;
     const db = new KitchenDatabase(`orvin-kitchen-${id}`);
     await db.open();
     const now = Date.now();
-    await fillKitchen(db, file, now, photos);
+    await fillKitchen(db, file, now, beside);
     db.close();
     await this.adopt({ id, name: file.kitchen.name, db: db.name, demo, createdAt: now });
   }

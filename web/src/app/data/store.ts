@@ -1,5 +1,6 @@
 import { Injectable, inject, signal } from '@angular/core';
-import { merge3, same, type BakeRecord, type Formula, type Kitchen, type Series } from '@orvin/core';
+import type { BakeRecord, Formula, Kitchen, Series } from '@orvin/core';
+import { merge3, same } from '@orvin/core/first';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
 import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';

@@ -1,17 +1,7 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import {
-  allItems,
-  applyChanges,
-  assess,
-  defaultKitchen,
-  same,
-  type Advice,
-  type Change,
-  type Formula,
-  type Kitchen,
-  type TinUse,
-} from '@orvin/core';
+import type { Advice, Change, Formula, Kitchen, TinUse } from '@orvin/core';
+import { allItems, applyChanges, assess, defaultKitchen, same } from '@orvin/core/first';
 import { BehaviorSubject, of, switchMap } from 'rxjs';
 import type { Command, Plan, WorkingRecord } from '../data/records';
 import { Store, type Doc } from '../data/store';

@@ -119,7 +119,7 @@ export class Learning {
   private lessonOf(r: Request): Observable<Lesson | null> {
     return from(this.reckoned(r)).pipe(
       switchMap((all) => all),
-      switchMap((facts) => this.compute.run('learn', 'learn', r.bakes, facts, r.kitchen)),
+      switchMap((facts) => this.compute.run('later:learn', 'learn', r.bakes, facts, r.kitchen)),
       map((o) => (o.ok ? o.value : null)),
       catchError(() => of(null)),
     );

@@ -1,17 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import {
-  assess,
-  defaultKitchen,
-  familyOf,
-  fitTins,
-  outcomes,
-  type BakeRecord,
-  type Formula,
-  type TinFit,
-} from '@orvin/core';
-import { DateTime } from 'luxon';
+import type { Formula, TinFit } from '@orvin/core';
+import { assess, defaultKitchen, familyOf, fitTins, outcomes } from '@orvin/core/first';
 import { NEVER, switchMap } from 'rxjs';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
@@ -19,6 +10,7 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { TinSection } from '../ui/tin-section';
+import { ago } from '../ui/when';
 import { Intake } from './intake';
 
 interface Standing {
@@ -47,23 +39,25 @@ export class Shelf {
   protected readonly desk = inject(Desk);
   protected readonly kitchens = inject(Kitchens);
   protected readonly backup = inject(Backup);
-  private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
+  private readonly known = toSignal(this.store.kitchen$);
+  private readonly kitchen = computed(() => this.known() ?? defaultKitchen);
   // while many come in the shelf rests, or each would have it read all the others again
   private readonly working = toSignal(
     toObservable(this.intake.importing).pipe(switchMap((busy) => (busy ? NEVER : this.store.working$))),
   );
-  private readonly bakes = toSignal(this.store.bakes$, { initialValue: [] as readonly BakeRecord[] });
+  private readonly bakes = toSignal(this.store.bakes$);
   protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
   protected readonly problem = signal('');
-  protected readonly loaded = computed(() => this.working() !== undefined);
+  /** All that a board shows is there: weighed up before that, each would be weighed up again. */
+  protected readonly loaded = computed(() => !!this.working() && !!this.known() && !!this.bakes());
 
   protected readonly total = computed(() => this.working()?.length ?? 0);
   /** Drawn a few boards at a time: a shelf of a thousand would take its time to draw and to look over. */
   protected readonly boards = signal(60);
 
   protected readonly standing = computed<readonly Standing[]>(() =>
-    [...(this.working() ?? [])]
+    (this.loaded() ? [...(this.working() ?? [])] : [])
       .sort((a, b) => a.formula.title.localeCompare(b.formula.title))
       .slice(0, this.boards())
       .map((w) => this.stand(w.formula)),
@@ -74,9 +68,9 @@ export class Shelf {
     const a = assess(f, kitchen);
     const worst = [...a.verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
     const fine = !worst || worst.severity === 'note';
-    const bake = this.bakes().find((b) => b.formulaId === f.id);
+    const bake = this.bakes()?.find((b) => b.formulaId === f.id);
     const how = outcomes.find((o) => o.id === bake?.outcome)?.words;
-    const when = bake ? ago(bake.at, kitchen.locale.zone) : null;
+    const when = bake ? ago(bake.at, Date.now(), kitchen.locale.zone) : null;
     return {
       id: f.id,
       title: f.title,
@@ -143,19 +137,6 @@ export class Shelf {
       run: () => void this.store.commit('shelf', `put back "${s.title}"`, 'working', s.id, null, doc),
     });
   }
-}
-
-/** In days up to three weeks, then by the calendar. */
-function ago(at: number, zone: string): string {
-  const then = DateTime.fromMillis(at, { zone });
-  const days = DateTime.now().setZone(zone).startOf('day').diff(then.startOf('day'), 'days').days;
-  return days < 1
-    ? 'today'
-    : days < 2
-      ? 'yesterday'
-      : days < 21
-        ? `${Math.round(days)} days ago`
-        : (then.toRelativeCalendar({ locale: 'en' }) ?? '');
 }
 
 const rank = (s: string): number => ['note', 'unusual', 'faulty'].indexOf(s);

@@ -1,9 +1,11 @@
-import { Injectable, signal } from '@angular/core';
+import { Injectable, inject, signal } from '@angular/core';
 import type { Formula } from '@orvin/core';
+import { Prime } from './prime';
 
 /** Which overlay is open: the reason behind a figure, the sheet of keys, or the finder. One at a time. */
 @Injectable({ providedIn: 'root' })
 export class Panels {
+  private readonly prime = inject(Prime);
   readonly why = signal<string | null>(null);
   /** The formula whose figure is asked about; null for the one in hand. */
   readonly about = signal<Formula | null>(null);
@@ -11,19 +13,24 @@ export class Panels {
   readonly find = signal(false);
 
   explain(key: string, about: Formula | null = null): void {
-    this.closeAll();
-    this.about.set(about);
-    this.why.set(key);
+    this.show(() => {
+      this.about.set(about);
+      this.why.set(key);
+    });
   }
 
   openKeys(): void {
-    this.closeAll();
-    this.keys.set(true);
+    this.show(() => this.keys.set(true));
   }
 
   openFind(): void {
+    this.show(() => this.find.set(true));
+  }
+
+  private show(open: () => void): void {
     this.closeAll();
-    this.find.set(true);
+    if (this.prime.ready()) open();
+    else void this.prime.load().then(open);
   }
 
   closeAll(): void {

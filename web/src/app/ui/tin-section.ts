@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { outlineOf, type Tin, type TinFit } from '@orvin/core';
+import type { Tin, TinFit } from '@orvin/core';
+import { outlineOf } from '@orvin/core/first';
 
 export interface Corner {
   readonly x: number;

@@ -19,3 +19,22 @@ export function dateWords(at: number, zone: string, shape: keyof typeof shapes =
   made.set(key, format);
   return format.format(at).replaceAll(',', '');
 }
+
+/** The calendar day at an instant, in a time zone, counted from 1970. */
+function dayOf(at: number, zone: string): number {
+  const key = `parts ${zone}`;
+  const format = made.get(key) ?? new Intl.DateTimeFormat('en-GB', { timeZone: zone, year: 'numeric', month: 'numeric', day: 'numeric' }); // prettier-ignore
+  made.set(key, format);
+  const of = Object.fromEntries(format.formatToParts(at).map((p) => [p.type, Number(p.value)]));
+  return Math.round(Date.UTC(of['year'] ?? 1970, (of['month'] ?? 1) - 1, of['day'] ?? 1) / 86_400_000);
+}
+const relative = new Intl.RelativeTimeFormat('en', { numeric: 'auto' });
+
+/** How long ago, by the kitchen's calendar: in days up to three weeks, then in weeks, months and years. */
+export function ago(at: number, now: number, zone: string): string {
+  const days = dayOf(now, zone) - dayOf(at, zone);
+  if (days < 1) return 'today';
+  if (days < 21) return relative.format(-days, 'day');
+  if (days < 60) return relative.format(-Math.round(days / 7), 'week');
+  return days < 365 ? relative.format(-Math.round(days / 30.4), 'month') : relative.format(-Math.round(days / 365.25), 'year'); // prettier-ignore
+}

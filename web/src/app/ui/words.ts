@@ -1,5 +1,6 @@
 import { signal } from '@angular/core';
-import { degreesIn, degreesMore, dialIn, toCelsius, type BakeSetting, type TinUse } from '@orvin/core';
+import type { BakeSetting, TinUse } from '@orvin/core';
+import { degreesIn, degreesMore, dialIn, toCelsius } from '@orvin/core/first';
 
 /** The scale that the kitchen's oven is marked in; set by the desk, followed by every view. */
 export const ovenScale = signal<'C' | 'F'>('C');
