@@ -8,9 +8,8 @@ const program = `
   import { writeFileSync } from 'node:fs';
   import { taught } from './core/test/support/sample.ts';
   import { published } from './core/test/support/schemas.ts';
-  // nine figures are more than any of it is good for
-  const short = (_key, x) => (typeof x === 'number' ? Number(x.toPrecision(9)) : x);
-  const keep = (path, what, space) => writeFileSync(path, JSON.stringify(what, short, space) + '\\n');
+
+  const keep = (path, what, space) => writeFileSync(path, JSON.stringify(what, null, space) + '\\n');
   for (const [name, schema] of Object.entries(published())) keep('docs/formats/' + name, schema, 2);
   keep('demo/taught.json', taught());
 `;

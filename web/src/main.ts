@@ -1,14 +1,17 @@
 import { bootstrapApplication } from '@angular/platform-browser';
 import { App } from './app/app';
 import { appConfig } from './app/app.config';
-import { NO_ANSWER, PATIENCE_MS, say, whyNot } from './start-words';
+import { RegistryDatabase } from './app/data/database';
+import { REGISTRY } from './app/data/kitchens';
+import { say, whyNot } from './start-words';
 
-const root = document.querySelector('orvin-root');
-const waiting = setTimeout(() => root && say(root, NO_ANSWER), PATIENCE_MS);
+// the browser's storage wakes while the application is put together; should it fail, that is said when it is asked for
+const registry = new RegistryDatabase();
+registry.open().catch(() => undefined);
 
-bootstrapApplication(App, appConfig)
-  .catch((e: unknown) => {
-    if (root) say(root, whyNot(e));
-    console.error(e);
-  })
-  .finally(() => clearTimeout(waiting));
+bootstrapApplication(App, {
+  providers: [...appConfig.providers, { provide: REGISTRY, useValue: registry }],
+}).catch((e: unknown) => {
+  say(whyNot(e));
+  console.error(e);
+});

@@ -32,11 +32,12 @@ export function whyNot(e: unknown): Said {
   };
 }
 
-/** Puts the words where the application will be; it takes their place when it starts. */
-export function say(root: Element, { words, remedy }: Said): void {
+/** Lays the words over the page; what is returned takes them away again. */
+export function say({ words, remedy }: Said): () => void {
   const box = document.createElement('div');
   box.className = 'not-started';
   box.setAttribute('role', 'alert');
+  const sheet = document.createElement('div');
   const h = document.createElement('h1');
   h.textContent = words;
   const p = document.createElement('p');
@@ -46,6 +47,24 @@ export function say(root: Element, { words, remedy }: Said): void {
   again.className = 'press first';
   again.textContent = 'try again';
   again.addEventListener('click', () => location.reload());
-  box.append(h, p, again);
-  root.replaceChildren(box);
+  sheet.append(h, p, again);
+  box.append(sheet);
+  document.body.append(box);
+  return () => box.remove();
+}
+
+/** Waits for the storage to be there: says so when it does not answer, and why when it cannot be had. */
+export async function watchStart(opening: Promise<void>): Promise<void> {
+  let clear: () => void = () => undefined;
+  const waiting = setTimeout(() => (clear = say(NO_ANSWER)), PATIENCE_MS);
+  try {
+    await opening;
+    clear();
+  } catch (e) {
+    clear();
+    say(whyNot(e));
+    console.error(e);
+  } finally {
+    clearTimeout(waiting);
+  }
 }

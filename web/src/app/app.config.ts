@@ -10,6 +10,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './app.routes';
 import { Kitchens } from './data/kitchens';
 import { Desk } from './desk/desk';
+import { watchStart } from '../start-words';
 import { Theme } from './ui/theme';
 import { allThere } from './ui/ahead';
 
@@ -24,14 +25,18 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: () => allThere() }),
-    provideAppInitializer(async () => {
-      const theme = inject(Theme);
-      const kitchens = inject(Kitchens);
+    // nothing waits for it here: the rail is drawn while the storage wakes, and each view asks for the kitchen itself
+    provideAppInitializer(() => {
       const desk = inject(Desk);
+      const kitchens = inject(Kitchens);
+      const theme = inject(Theme);
+      theme.start();
       viewAhead();
-      await kitchens.start();
-      await theme.start();
-      await desk.resume();
+      void watchStart(kitchens.start().then(() => desk.resume()));
+      void kitchens.start().then(
+        async () => theme.recall(await kitchens.setting('theme')),
+        () => undefined,
+      );
     }),
   ],
 };

@@ -1,15 +1,22 @@
 import type { Routes } from '@angular/router';
+import { inject } from '@angular/core';
+import { Kitchens } from './data/kitchens';
 import { withPrime } from './ui/prime';
 import type { UndoScope } from './ui/undo';
 
-/** What undo takes back in a view, which is built of the component library. */
-const undo = (scope: UndoScope) => ({ data: { undo: scope }, canActivate: [withPrime] });
+const inKitchen = (): Promise<true> =>
+  inject(Kitchens)
+    .start()
+    .then(() => true);
+
+/** What undo takes back in a view, which begins when the kitchen is open and the component library is there. */
+const undo = (scope: UndoScope) => ({ data: { undo: scope }, canActivate: [inKitchen, withPrime] });
 
 /** The views, in the order of the work. Each loads when it is first needed. */
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   {
-    // the first screen does without the component library
+    // the first screen does without the component library, and is drawn while the kitchen is opened
     path: 'shelf',
     data: { undo: 'shelf' satisfies UndoScope },
     title: 'Shelf · Orvin',

@@ -51,43 +51,44 @@ export async function kitchenFileOf(
 }
 
 /** What comes with a kitchen's file besides: photos, and what its log is known to teach. */
-interface Beside {
+export interface Beside {
   readonly photos: readonly PhotoRecord[];
   readonly thumbs: readonly ThumbRecord[];
   readonly taught?: { readonly reckoned: readonly ReckonedRecord[]; readonly learned: Learned };
 }
+
+/** The working copies of a file's formulas, newest first. */
+export const workingOf = (file: Pick<KitchenFile, 'formulas'>, now: number): WorkingRecord[] =>
+  file.formulas.map((f, i) => ({ ...f, id: f.formula.id, plan: f.plan ?? {}, revision: 1, updatedAt: now - i }));
 
 /** Fills a new database with a kitchen; what was being made goes on from where its clock stood. */
 export async function fillKitchen(
   db: KitchenDatabase,
   file: Omit<KitchenFile, 'format' | 'version'>,
   now: number,
-  beside: Beside = { photos: [], thumbs: [] },
+  { taught }: Pick<Beside, 'taught'> = {},
 ): Promise<void> {
   const loose = {
     ...file,
     ...(file.making && { making: takenUp(file.making, file.exportedAt, now) satisfies Making }),
   };
-  await db.transaction('rw', db.tables, async () => {
+  await db.transaction('rw', [db.meta, db.working, db.versions, db.bakes, db.series], async () => {
     await db.meta.put({ key: 'kitchen', value: file.kitchen, revision: 1 });
     for (const key of LOOSE) if (loose[key]) await db.meta.put({ key, value: loose[key], revision: 1 });
-    await db.working.bulkPut(
-      file.formulas.map((f, i): WorkingRecord => ({
-        ...f,
-        id: f.formula.id,
-        plan: f.plan ?? {},
-        revision: 1,
-        updatedAt: now - i,
-      })),
-    );
+    await db.working.bulkPut(workingOf(file, now));
     await db.versions.bulkPut([...file.versions]);
     for (let i = 0; i < file.bakes.length; i += AT_ONCE)
       await db.bakes.bulkPut(file.bakes.slice(i, i + AT_ONCE).map((bake) => ({ id: bake.id, bake, revision: 1 })));
     await db.series.bulkPut((file.series ?? []).map((s) => ({ id: s.id, at: s.at, series: s, revision: 1 })));
-    await db.photos.bulkPut([...beside.photos]);
-    await db.thumbs.bulkPut([...beside.thumbs]);
-    if (!beside.taught) return;
-    await db.reckoned.bulkPut([...beside.taught.reckoned]);
-    await db.meta.put({ key: 'learned', value: { learned: beside.taught.learned }, revision: 1 });
+    if (taught) await db.meta.put({ key: 'learned', value: { learned: taught.learned }, revision: 1 });
+  });
+}
+
+/** Puts in what no view waits for: photos, and what the model says of each bake, which could be worked out again. */
+export async function fillBeside(db: KitchenDatabase, { photos, thumbs, taught }: Beside): Promise<void> {
+  await db.transaction('rw', [db.photos, db.thumbs, db.reckoned], async () => {
+    await db.photos.bulkPut([...photos]);
+    await db.thumbs.bulkPut([...thumbs]);
+    if (taught) await db.reckoned.bulkPut([...taught.reckoned]);
   });
 }

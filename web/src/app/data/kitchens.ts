@@ -1,8 +1,8 @@
-import { Injectable, inject, signal } from '@angular/core';
+import { Injectable, InjectionToken, inject, signal } from '@angular/core';
 import type { BakeRecord, Formula, Kitchen, Learned } from '@orvin/core';
 import type { KitchenFile, VersionRecord } from '@orvin/core/format';
 import { KitchenDatabase, RegistryDatabase } from './database';
-import { fillKitchen, usualKitchen } from './kitchen-file';
+import { fillBeside, fillKitchen, usualKitchen, workingOf, type Beside } from './kitchen-file';
 import { Notices } from './notices';
 import type { KitchenEntry, PhotoRecord, ReckonedRecord } from './records';
 import { Store } from './store';
@@ -19,6 +19,15 @@ interface Sample {
   readonly taught: { readonly reckoned: readonly ReckonedRecord[]; readonly learned: Learned };
 }
 
+/** The sample as `early.js` asked for it before the application was there; null when it did not. */
+const early = async (): Promise<Sample | null> =>
+  (await (globalThis as { orvinSample?: Promise<Sample | null> }).orvinSample) ?? null;
+async function fetched(): Promise<Sample> {
+  const answer = await fetch('demo/sample.json');
+  if (!answer.ok) throw new Error(`demo/sample.json: ${answer.status}`);
+  return (await answer.json()) as Sample;
+}
+
 /** A drawn picture; small already. */
 const drawn = (id: string, bakeId: string, svg: string): PhotoRecord => ({
   id,
@@ -29,33 +38,50 @@ const drawn = (id: string, bakeId: string, svg: string): PhotoRecord => ({
   bytes: new TextEncoder().encode(svg).buffer,
 });
 
+type NewKitchen = Parameters<typeof fillKitchen>[1];
+
+/** The registry of this device; opened as early as can be, since it takes its time. */
+export const REGISTRY = new InjectionToken<RegistryDatabase>('registry', {
+  providedIn: 'root',
+  factory: () => new RegistryDatabase(),
+});
+
 /** The kitchens on this device: open one, start an empty one, load the sample kitchen, restore one from a file. */
 @Injectable({ providedIn: 'root' })
 export class Kitchens {
   private readonly store = inject(Store);
   private readonly notices = inject(Notices);
-  private readonly registry = new RegistryDatabase();
+  private readonly registry = inject(REGISTRY);
+  private begun: Promise<void> | null = null;
   readonly current = signal<KitchenEntry | null>(null);
   readonly all = signal<readonly KitchenEntry[]>([]);
 
-  /** Opens the kitchen used last; on the very first start, the sample kitchen. */
-  async start(): Promise<void> {
+  /** Opens the kitchen used last, once; on the very first start, the sample kitchen. */
+  start(): Promise<void> {
+    return (this.begun ??= this.open());
+  }
+
+  private async open(): Promise<void> {
     await this.registry.open();
     const id = (await this.registry.settings.get('current'))?.value;
+    // one that another tab has cleared is gone; any other will do
     const entry =
-      typeof id === 'string'
-        ? await this.registry.kitchens.get(id)
-        : await this.registry.kitchens.toCollection().first();
+      (typeof id === 'string' ? await this.registry.kitchens.get(id) : undefined) ??
+      (await this.registry.kitchens.toCollection().first());
     if (entry) await this.enter(entry);
     else await this.loadDemo();
   }
 
   async enter(entry: KitchenEntry): Promise<void> {
     await this.store.open(entry.db);
+    await this.entered(entry);
+  }
+
+  private async entered(entry: KitchenEntry): Promise<void> {
     await this.refresh();
     this.current.set(entry);
     // for the next start only: a device that is full must not keep this kitchen shut
-    await this.setSetting('current', entry.id);
+    void this.setSetting('current', entry.id);
   }
 
   async switchTo(id: string): Promise<void> {
@@ -71,9 +97,7 @@ export class Kitchens {
   /** The sample kitchen from the application's own files; its dates move so that the last bake is recent. */
   async loadDemo(): Promise<void> {
     try {
-      const answer = await fetch('demo/sample.json');
-      if (!answer.ok) throw new Error(`demo/sample.json: ${answer.status}`);
-      const { kitchen, log, formulas, photos, taught } = (await answer.json()) as Sample;
+      const { kitchen, log, formulas, photos, taught } = (await early()) ?? (await fetched());
       const shift = Date.now() - log.loadedAt;
       const bakes = log.bakes.map((b) => ({ ...b, at: b.at + shift }));
       const pictures = bakes.flatMap((b) =>
@@ -133,18 +157,26 @@ export class Kitchens {
     return (await navigator.storage?.persist?.()) ?? false;
   }
 
-  private async create(
-    file: Parameters<typeof fillKitchen>[1],
-    beside?: Parameters<typeof fillKitchen>[3],
-    demo = false,
-  ): Promise<void> {
+  private async create(file: NewKitchen, beside?: Beside, demo = false): Promise<void> {
     const id = `${file.kitchen.id}-${shortId()}`;
-    const db = new KitchenDatabase(`orvin-kitchen-${id}`);
-    await db.open();
+    const db = this.store.made(`orvin-kitchen-${id}`);
     const now = Date.now();
-    await fillKitchen(db, file, now, beside);
-    db.close();
-    await this.adopt({ id, name: file.kitchen.name, db: db.name, demo, createdAt: now });
+    const entry = { id, name: file.kitchen.name, db: db.name, demo, createdAt: now };
+    // with no kitchen to go back to there is nothing to keep open: it is shown while it is being written
+    if (this.current() === null) await this.shownAtOnce(db, file, now, beside);
+    else await fillKitchen(db, file, now, beside);
+    await this.registry.kitchens.put(entry);
+    if (this.store.name() !== db.name) this.store.take(db);
+    await this.entered(entry);
+    if (beside) await fillBeside(db, beside);
+  }
+
+  private async shownAtOnce(db: KitchenDatabase, file: NewKitchen, now: number, beside?: Beside): Promise<void> {
+    const bakes = [...file.bakes].sort((a, b) => b.at - a.at);
+    const filling = fillKitchen(db, file, now, beside);
+    // whatever is read from now on waits for what is being written
+    this.store.take(db, { kitchen: file.kitchen, working: workingOf(file, now), bakes });
+    await filling.finally(() => this.store.seeded());
   }
 
   /** Takes a database that has been filled among the kitchens, and opens it. */

@@ -3,7 +3,7 @@ import type { BakeRecord, Formula, Kitchen, Series } from '@orvin/core';
 import { merge3, same } from '@orvin/core/first';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
-import { BehaviorSubject, filter, from, map, shareReplay, switchMap } from 'rxjs';
+import { BehaviorSubject, concat, defer, filter, from, map, of, shareReplay, switchMap } from 'rxjs';
 import { bakeList } from './bake-list';
 import { KitchenDatabase } from './database';
 import { Notices } from './notices';
@@ -26,6 +26,13 @@ const MAX_COMMANDS = 300;
 export interface Doc {
   readonly formula: Formula;
   readonly plan: Plan;
+}
+
+/** A kitchen that is being written, as it will be read. */
+export interface Seed {
+  readonly kitchen: Kitchen;
+  readonly working: WorkingRecord[];
+  readonly bakes: readonly BakeRecord[];
 }
 
 /** What is worth undoing in a record: all but its revision and dates. */
@@ -87,14 +94,22 @@ export class Store {
   private readonly open$ = new BehaviorSubject<KitchenDatabase | null>(null);
   private readonly ready$ = this.open$.pipe(filter((db): db is KitchenDatabase => db !== null));
   private queue: Promise<unknown> = Promise.resolve();
+  private seed: Seed | null = null;
 
-  readonly working$ = this.live((db) => db.working.orderBy('updatedAt').reverse().toArray());
+  readonly working$ = this.live(
+    (db) => db.working.orderBy('updatedAt').reverse().toArray(),
+    (s) => s.working,
+  );
   /** All bakes, newest first. Only those that changed are read again. */
   readonly bakes$: Observable<readonly BakeRecord[]> = bakeList(this.ready$).pipe(
+    (list) => defer(() => (this.seed ? concat(of(this.seed.bakes), list) : list)),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
   readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
-  readonly kitchen$ = this.live((db) => db.meta.get('kitchen')).pipe(
+  readonly kitchen$ = this.live(
+    (db) => db.meta.get('kitchen'),
+    (s): MetaRecord | undefined => ({ key: 'kitchen', value: s.kitchen, revision: 1 }),
+  ).pipe(
     map((m) => m?.value as Kitchen | undefined),
     filter((k): k is Kitchen => k !== undefined),
     shareReplay(1),
@@ -111,14 +126,29 @@ export class Store {
   }
 
   async open(name: string): Promise<void> {
-    const db = new KitchenDatabase(name, () =>
+    const db = this.made(name);
+    await db.open();
+    this.take(db);
+  }
+
+  /** A kitchen's database that is neither open nor this store's yet. */
+  made(name: string): KitchenDatabase {
+    return new KitchenDatabase(name, () =>
       this.notices.problem(
         'A newer Orvin is running in another tab.',
         'Reload this tab to go on with it; nothing is lost.',
       ),
     );
-    await db.open();
+  }
+
+  /**
+   * Goes over to a database.
+   *
+   * @param seed what is being written into it just now: shown meanwhile; every read waits for the writing by itself
+   */
+  take(db: KitchenDatabase, seed: Seed | null = null): void {
     const old = this.open$.value;
+    this.seed = seed;
     this.open$.next(db);
     this.opened.set(db.name);
     old?.close();
@@ -131,8 +161,18 @@ export class Store {
   }
 
   /** Records as they are, and again after every change in this or another tab. */
-  live<T>(query: (db: KitchenDatabase) => Promise<T>): Observable<T> {
-    return this.ready$.pipe(switchMap((db) => from(liveQuery(() => query(db)))));
+  live<T>(query: (db: KitchenDatabase) => Promise<T>, seeded?: (s: Seed) => T): Observable<T> {
+    return this.ready$.pipe(
+      switchMap((db) => {
+        const stored = from(liveQuery(() => query(db)));
+        return seeded && this.seed ? concat(of(seeded(this.seed)), stored) : stored;
+      }),
+    );
+  }
+
+  /** What was being written is there. */
+  seeded(): void {
+    this.seed = null;
   }
 
   formula$(id: string): Observable<WorkingRecord | undefined> {

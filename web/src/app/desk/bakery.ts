@@ -144,10 +144,6 @@ export class Bakery {
     { equal: same },
   );
 
-  readonly ownBake = this.predicted('own', () => {
-    const input = this.own()?.inputs[0];
-    return input ? { ...input, ...this.where() } : null;
-  });
   private readonly wanted = signal('');
   /** Which of several kinds of tin is looked at: its bake is shown, followed and logged. */
   readonly shown = computed(() =>
@@ -157,7 +153,16 @@ export class Bakery {
     ),
   );
   readonly shownFit = computed<TinFit | null>(() => this.target()?.fits[this.shown()] ?? null);
-  readonly targetBake = this.predicted('target', () => this.target()?.inputs[this.shown()] ?? null);
+  private readonly targetInput = computed(() => this.target()?.inputs[this.shown()] ?? null);
+  readonly targetBake = this.predicted('target', this.targetInput);
+  private readonly ownInput = computed(() => {
+    const input = this.own()?.inputs[0];
+    return input ? { ...input, ...this.where() } : null;
+  });
+  /** While the formula stands in its own tin both are one bake, and it is worked out once. */
+  private readonly alone = computed(() => same(this.ownInput(), this.targetInput()));
+  private readonly ownApart = this.predicted('own', () => (this.alone() ? null : this.ownInput()));
+  readonly ownBake = computed(() => (this.alone() ? this.targetBake() : this.ownApart()));
   /** The bakes of the tins beside it, in the same oven; a short plan of each is enough. */
   readonly beside = toSignal(
     toObservable(

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { Injectable, computed, inject, untracked } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   reckonKey,
@@ -11,6 +11,7 @@ import {
   type Reckoned,
 } from '@orvin/core';
 import {
+  ReplaySubject,
   catchError,
   concatMap,
   distinctUntilChanged,
@@ -22,6 +23,7 @@ import {
   scan,
   share,
   switchMap,
+  take,
   takeUntil,
   tap,
   timer,
@@ -49,6 +51,10 @@ interface Made {
 
 /** How long predictions wait for a log that was never reckoned, ms; then the kitchen as declared must do for a while. */
 const PATIENCE = 15_000;
+/** What was learned last holds; whether that is still what the log says is looked into when nobody waits, ms. */
+const NO_HURRY = 5000;
+/** Several changes in a row are learned from once, ms. */
+const TOGETHER = 30;
 /** Bakes that are reckoned in one go, 10 to 60 ms each: what somebody waits for must not wait for them. */
 const AT_ONCE = 3;
 
@@ -62,14 +68,17 @@ export class Learning {
   private readonly compute = inject(Compute);
   private readonly desk = inject(Desk);
   readonly bakes = toSignal(this.store.bakes$);
+  /** The kitchen as declared; nothing is reckoned for one that is not known yet. */
+  private readonly known = toSignal(this.store.kitchen$);
 
   private readonly request = computed<Request | null>(
     () => {
       const bakes = this.bakes();
       const db = this.store.name();
-      return bakes === undefined || db === null
+      const kitchen = this.known();
+      return bakes === undefined || db === null || kitchen === undefined
         ? null
-        : { db, bakes: bakes.filter(teaches).map(short), kitchen: this.desk.kitchen() };
+        : { db, bakes: bakes.filter(teaches).map(short), kitchen };
     },
     { equal: same },
   );
@@ -80,9 +89,10 @@ export class Learning {
     toObservable(this.request).pipe(
       filter((r) => r !== null),
       distinctUntilChanged(),
-      switchMap((r) => {
-        // several changes in a row are learned from once
-        const work = timer(30).pipe(
+      switchMap((r, n) => {
+        const soon = n > 0 || untracked(() => this.kept()?.kept) == null;
+        const work = merge(timer(soon ? TOGETHER : NO_HURRY), this.wanted).pipe(
+          take(1),
           switchMap(() => this.lessonOf(r)),
           map((lesson): Made => ({ db: r.db, lesson })),
           share(),
@@ -97,6 +107,13 @@ export class Learning {
       }),
     ),
   );
+
+  /** Emits when somebody looks at what was learned. */
+  private readonly wanted = new ReplaySubject<void>(1);
+  /** Somebody looks at what was learned: it is worked out now, if it has not been. */
+  hurry(): void {
+    this.wanted.next();
+  }
 
   /** What was learned, with what is doubted and how well it foretells; null until it is worked out. */
   readonly lesson = computed(() => {

@@ -113,6 +113,7 @@ export class Log {
   });
 
   constructor() {
+    this.learning.hurry();
     effect(() => {
       const id = this.id();
       if (id !== undefined) void this.desk.pickUp(id);

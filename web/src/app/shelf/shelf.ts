@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import type { Formula, TinFit } from '@orvin/core';
-import { assess, defaultKitchen, familyOf, fitTins, outcomes } from '@orvin/core/first';
+import type { BakeRecord, Formula } from '@orvin/core';
+import { defaultKitchen, familyOf, outcomes } from '@orvin/core/first';
 import { NEVER, switchMap } from 'rxjs';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
@@ -11,16 +11,13 @@ import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { TinSection } from '../ui/tin-section';
 import { ago } from '../ui/when';
+import { Boards } from './boards';
 import { Intake } from './intake';
 
 interface Standing {
   readonly id: string;
   readonly title: string;
   readonly family: string;
-  readonly verdict: string;
-  readonly severity: 'ok' | 'note' | 'unusual' | 'faulty';
-  readonly last: string;
-  readonly fit: TinFit | null;
 }
 
 /** The formulas, standing in their tins on the shelf, with what they need and how they last came out. */
@@ -49,38 +46,45 @@ export class Shelf {
   protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
   protected readonly problem = signal('');
-  /** All that a board shows is there: weighed up before that, each would be weighed up again. */
+  /** All that a board says is there: drawn before that, each would be drawn again. */
   protected readonly loaded = computed(() => !!this.working() && !!this.known() && !!this.bakes());
 
   protected readonly total = computed(() => this.working()?.length ?? 0);
   /** Drawn a few boards at a time: a shelf of a thousand would take its time to draw and to look over. */
   protected readonly boards = signal(60);
 
-  protected readonly standing = computed<readonly Standing[]>(() =>
+  private readonly onBoards = computed(() =>
     (this.loaded() ? [...(this.working() ?? [])] : [])
       .sort((a, b) => a.formula.title.localeCompare(b.formula.title))
-      .slice(0, this.boards())
-      .map((w) => this.stand(w.formula)),
+      .slice(0, this.boards()),
   );
+  protected readonly standing = computed<readonly Standing[]>(() => this.onBoards().map((w) => this.stand(w.formula)));
+  protected readonly weighed = inject(Boards).weighed;
+
+  constructor() {
+    const boards = inject(Boards);
+    effect(() => {
+      const [records, kitchen] = [this.onBoards(), this.kitchen()];
+      untracked(() => void boards.weigh(records, kitchen));
+    });
+  }
 
   private stand(f: Formula): Standing {
-    const kitchen = this.kitchen();
-    const a = assess(f, kitchen);
-    const worst = [...a.verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
-    const fine = !worst || worst.severity === 'note';
-    const bake = this.bakes()?.find((b) => b.formulaId === f.id);
-    const how = outcomes.find((o) => o.id === bake?.outcome)?.words;
-    const when = bake ? ago(bake.at, Date.now(), kitchen.locale.zone) : null;
-    return {
-      id: f.id,
-      title: f.title,
-      family: familyOf(f.family).name,
-      verdict: fine ? 'in balance' : firstClause(worst.words),
-      severity: fine ? 'ok' : worst.severity,
-      last: when ? `baked ${when}: ${how ?? ''}` : 'not baked yet',
-      fit: f.tins && f.tins.length > 0 ? (fitTins(f, f.tins, kitchen)[0] ?? null) : null,
-    };
+    return { id: f.id, title: f.title, family: familyOf(f.family).name };
   }
+
+  /** How it last came out; said once the boards are drawn, since a calendar takes its time at first. */
+  protected readonly last = computed<ReadonlyMap<string, string>>(() => {
+    if (this.weighed().size === 0) return new Map();
+    const zone = this.kitchen().locale.zone;
+    const now = Date.now();
+    const words = (b: BakeRecord): string =>
+      `baked ${ago(b.at, now, zone)}: ${outcomes.find((o) => o.id === b.outcome)?.words ?? ''}`;
+    const all = new Map<string, string>();
+    // newest first
+    for (const b of this.bakes() ?? []) if (!all.has(b.formulaId)) all.set(b.formulaId, words(b));
+    return all;
+  });
 
   protected typed(e: Event): void {
     this.text.set((e.target as HTMLTextAreaElement).value);
@@ -138,6 +142,3 @@ export class Shelf {
     });
   }
 }
-
-const rank = (s: string): number => ['note', 'unusual', 'faulty'].indexOf(s);
-const firstClause = (words: string): string => words.split(/[:.]/)[0] ?? words;

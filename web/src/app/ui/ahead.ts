@@ -11,6 +11,11 @@ const gathered = new ReplaySubject<void>(1);
  */
 export const allThere = (): Observable<void> => gathered;
 
+/** Between things that are not wanted soon, and from the last of them to the service worker, ms. */
+const APART_MS = 400;
+const SETTLE_MS = 4000;
+const rest = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+
 /** Resolves when the page has nothing else to do; where browsers do not tell, after a while. */
 const idle = (): Promise<void> =>
   new Promise((done) => {
@@ -29,13 +34,15 @@ export class Ahead {
   async gather(views: readonly (() => unknown)[]): Promise<void> {
     if (this.begun) return;
     this.begun = true;
-    const [first, ...others] = views;
-    const things = [first, () => this.prime.load(), () => this.compute.warm(), formats, ...others];
-    for (const thing of things) {
+    const [bench, tins, ...others] = views;
+    const soon = [bench, () => this.prime.load(), tins, () => this.compute.warm()];
+    for (const [i, thing] of [...soon, formats, ...others].entries()) {
+      if (i >= soon.length) await rest(APART_MS);
       await idle();
       // one that cannot be had now is asked for again by whoever needs it
       await Promise.resolve(thing?.()).catch(() => undefined);
     }
+    await rest(SETTLE_MS);
     await idle();
     gathered.next();
   }

@@ -28,13 +28,14 @@ function dayOf(at: number, zone: string): number {
   const of = Object.fromEntries(format.formatToParts(at).map((p) => [p.type, Number(p.value)]));
   return Math.round(Date.UTC(of['year'] ?? 1970, (of['month'] ?? 1) - 1, of['day'] ?? 1) / 86_400_000);
 }
-const relative = new Intl.RelativeTimeFormat('en', { numeric: 'auto' });
+const before = (n: number, unit: string): string => `${n} ${unit}${n === 1 ? '' : 's'} ago`;
 
 /** How long ago, by the kitchen's calendar: in days up to three weeks, then in weeks, months and years. */
 export function ago(at: number, now: number, zone: string): string {
   const days = dayOf(now, zone) - dayOf(at, zone);
   if (days < 1) return 'today';
-  if (days < 21) return relative.format(-days, 'day');
-  if (days < 60) return relative.format(-Math.round(days / 7), 'week');
-  return days < 365 ? relative.format(-Math.round(days / 30.4), 'month') : relative.format(-Math.round(days / 365.25), 'year'); // prettier-ignore
+  if (days < 2) return 'yesterday';
+  if (days < 21) return before(days, 'day');
+  if (days < 60) return before(Math.round(days / 7), 'week');
+  return days < 365 ? before(Math.round(days / 30.4), 'month') : before(Math.round(days / 365.25), 'year');
 }
