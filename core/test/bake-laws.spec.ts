@@ -20,6 +20,7 @@ import { simulate } from '../src/bake/run.js';
 import { setupOf, typicalComposition } from '../src/bake/setup.js';
 import { round23 as round } from './support/heat.js';
 import { demoKitchen } from './support/make.js';
+import { size } from './support/runs.js';
 
 const kit = demoKitchen().tins;
 const walled = kit.filter((t) => t.shape !== 'mound' && t.shape !== 'slab');
@@ -45,7 +46,7 @@ describe('a bake in any tin', () => {
         expect(t({ fan: true })).toBeLessThan(now);
         expect(t({ startC: 8 })).toBeGreaterThan(now);
       }),
-      { numRuns: 12 },
+      { numRuns: size(12, 6) },
     );
   });
 
@@ -104,7 +105,7 @@ describe('a bake in any tin', () => {
         expect(at('first look')).toBeLessThanOrEqual(at('out'));
         if (p.plan.some((m) => m.kind === 'turn')) expect(at('turn')).toBeLessThan(at('first look'));
       }),
-      { numRuns: 12 },
+      { numRuns: size(12, 6) },
     );
   });
 

@@ -8,6 +8,7 @@ import { rackPlan } from '../src/tin/rack.js';
 import { outlineOf } from '../src/tin/geometry.js';
 import { bestOfEveryOrder } from './support/every-order.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
+import { size } from './support/runs.js';
 
 const MIN = 60_000;
 const noon = Date.UTC(2026, 4, 9, 12);
@@ -92,7 +93,7 @@ describe('a day planned back from serving', () => {
         expect(p.problems).toEqual([]);
         for (const b of bakes) expect(at(p.tasks, b.id, 'ready').startsAt).toBeLessThanOrEqual(noon);
       }),
-      { numRuns: 60 },
+      { numRuns: size(60, 20) },
     );
   });
 
@@ -106,7 +107,7 @@ describe('a day planned back from serving', () => {
         expect([r.waitingMin, r.startsAt, r.heatings]).toEqual([p.waitingMin, p.startsAt, p.heatings]);
         expect(p.exact).toBeTrue();
       }),
-      { numRuns: 25 },
+      { numRuns: size(25, 8) },
     );
   });
 
@@ -121,7 +122,7 @@ describe('a day planned back from serving', () => {
         ovens: fc.integer({ min: 1, max: 2 }),
         late: fc.array(fc.integer({ min: 0, max: 90 }), { minLength: 3, maxLength: 3 }),
       }),
-      { numRuns: 100, seed: 7 },
+      { numRuns: size(100, 30), seed: 7 },
     );
     days.forEach((d, i) => {
       const bakes = bakesOf(i % 20 === 0 ? d.three : d.two).map((b, n) => ({
@@ -138,7 +139,7 @@ describe('a day planned back from serving', () => {
   });
 
   it('is never worse than one bake after another, on large days, and says how far from the best it may be', () => {
-    const days = fc.sample(some(4, 8), { numRuns: 200, seed: 11 });
+    const days = fc.sample(some(4, 8), { numRuns: size(200, 40), seed: 11 });
     const alone = new Map(demoIds.map((id) => [id, planDay(bakesOf([id]), kitchen, noon, 0)]));
     let better = 0;
     for (const bakes of days) {
@@ -149,7 +150,7 @@ describe('a day planned back from serving', () => {
       expect(p.gapMin).toBeGreaterThanOrEqual(0);
       expect(p.waitingMin - p.gapMin).toBeLessThanOrEqual(p.waitingMin);
     }
-    expect(better).toBeGreaterThan(100);
+    expect(better).toBeGreaterThan(days.length / 2);
   });
 });
 
@@ -190,7 +191,7 @@ describe('a day that cannot be as it is wished', () => {
           expect(q.problems).toEqual([]);
         }
       }),
-      { numRuns: 20 },
+      { numRuns: size(20, 6) },
     );
     expect(planDay(bakesOf(['cheese-and-thyme-scones']), kitchen, noon, 0).problems).toEqual([]);
   });
@@ -267,7 +268,7 @@ describe('the kitchen of a day', () => {
         const two = planDay(bakes, { ...defaultKitchen, people: 2 }, noon, 0);
         expect(two.waitingMin).toBeLessThanOrEqual(one.waitingMin);
       }),
-      { numRuns: 15 },
+      { numRuns: size(15, 5) },
     );
   });
 });

@@ -1,6 +1,7 @@
 import type { BakeInput, ForecastPlan, ProbeReading } from '../src/index.js';
 import { bakeInputOf, fitTins, forecast, forecastPlan } from '../src/index.js';
 import { demo, demoKitchen } from './support/make.js';
+import { size } from './support/runs.js';
 import { alteredBake, matchedBake, strangeBake, type ProbedBake } from './support/strange-oven.js';
 
 const kitchen = demoKitchen();
@@ -31,7 +32,11 @@ function score(bakes: readonly { readonly b: ProbedBake; readonly plan: Forecast
 describe('the forecast from a probe', () => {
   const of = (make: typeof strangeBake, n: number) =>
     Array.from({ length: n }, (_, i) => ({ b: make(inputs[i % 3] as BakeInput, kitchen, i + 1), plan: plans[i % 3] as ForecastPlan })); // prettier-ignore
-  const [matched, altered, strange] = [of(matchedBake, 18), of(alteredBake, 15), of(strangeBake, 12)];
+  const [matched, altered, strange] = [
+    of(matchedBake, size(18, 12)),
+    of(alteredBake, size(15, 12)),
+    of(strangeBake, size(12, 9)),
+  ];
 
   it('comes nearer as it is read, where the oven is as the model thinks', () => {
     const [half, late] = [score(matched, 0.5), score(matched, 0.75)];

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readRecipe, readRecipes } from '../src/index.js';
 import { corpus, recipeCorpus } from './support/corpus.js';
 import { oneLine } from './support/line.js';
+import { runs } from './support/runs.js';
 
 const lines = [...corpus('lines.txt'), ...corpus('held-out.txt')].map((c) => c.line);
 const recipes = recipeCorpus().map((r) => r.text);
@@ -145,11 +146,11 @@ describe('whatever is pasted', () => {
   it('words of recipes in any order give a formula', () => {
     fc.assert(
       fc.property(fc.array(bits, { maxLength: 24 }), (w) => sound(w.join(' '))),
-      { numRuns: 6000 },
+      { numRuns: runs(6000) },
     );
   });
   it('any string at all', () => {
-    fc.assert(fc.property(fc.string({ unit: 'binary', maxLength: 160 }), sound), { numRuns: 5000 });
+    fc.assert(fc.property(fc.string({ unit: 'binary', maxLength: 160 }), sound), { numRuns: runs(5000) });
   });
   it('real lines cut, doubled and run together', () => {
     const cut = fc
@@ -162,31 +163,31 @@ describe('whatever is pasted', () => {
           .withContext(l)
           .toBeTrue();
       }),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
   it('real recipes with lines dropped, swapped and broken', () => {
     const broken = fc
       .tuple(fc.constantFrom(...recipes), fc.array(fc.tuple(fc.nat(1500), fc.nat(60), bits), { maxLength: 6 }))
       .map(([text, edits]) => edits.reduce((t, [at, n, s]) => t.slice(0, at) + s + t.slice(at + n), text));
-    fc.assert(fc.property(broken, sound), { numRuns: 500 });
+    fc.assert(fc.property(broken, sound), { numRuns: runs(500) });
   });
   it('hostile pages', () => {
     fc.assert(
       fc.property(fc.array(tags, { maxLength: 20 }), (t) => sound(`<html>${t.join('')}`)),
-      { numRuns: 2500 },
+      { numRuns: runs(2500) },
     );
   });
   it('hostile JSON', () => {
     fc.assert(
       fc.property(fc.array(jsonish, { maxLength: 16 }), (t) => sound(`{${t.join('')}`)),
-      { numRuns: 2500 },
+      { numRuns: runs(2500) },
     );
     fc.assert(
       fc.property(fc.jsonValue(), (v) =>
         sound(JSON.stringify({ '@type': 'Recipe', recipeIngredient: v, recipeInstructions: v, name: v })),
       ),
-      { numRuns: 1000 },
+      { numRuns: runs(1000) },
     );
   });
 

@@ -22,6 +22,7 @@ import { inverse } from '../src/bake/normal.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
 import { simulatedKitchen } from './support/kitchens.js';
 import { learnStudy } from '../bench/learn-study.js';
+import { size } from './support/runs.js';
 
 const tin = defaultKitchen.tins[0] as BakeInput['tin'];
 const input: BakeInput = {
@@ -278,7 +279,7 @@ describe('kitchens made by other laws', () => {
   it('are learned: nearer than before, no surer than it is, and no slip throws it off', () => {
     const out: string[] = [];
     const log = spyOn(console, 'log').and.callFake((text: string) => void out.push(text));
-    learnStudy(24, 4000);
+    learnStudy(size(24, 8), 4000);
     log.and.callThrough();
     const text = out.join('\n');
     const row = (n: number): number[] => [...(new RegExp(`^\\| ${n} \\|(.*)\\|$`, 'm').exec(text)?.[1] ?? '').matchAll(/([\d.]+) %/g)].map((m) => Number(m[1])); // prettier-ignore

@@ -19,6 +19,7 @@ import {
 import { defaultSolver } from '../src/adapt/in-node.js';
 import { balanced, sixty } from './support/disturbed.js';
 import { demo, demoIds, formula } from './support/make.js';
+import { every, size } from './support/runs.js';
 
 const lineOf = (f: Formula, ingredient: string): string =>
   allItems(f).find((i) => i.ingredient === ingredient)?.id ?? '';
@@ -61,7 +62,8 @@ function lawful(f: Formula, p: Proposal, request: Request, context: string): voi
 describe('rebalancing', () => {
   it('lowers the merit of sixty disturbed formulas, verified in full, or names what truly stands in the way', async () => {
     let put = 0;
-    for (const { formula: f, words } of await sixty()) {
+    const tried = every(3, await sixty());
+    for (const { formula: f, words } of tried) {
       const out = await rebalance(f);
       if (isConflict(out)) {
         expect(out.why).withContext(words).toBe('cannot');
@@ -84,7 +86,7 @@ describe('rebalancing', () => {
         .withContext(words)
         .toBeLessThan(Math.max(0.06, 0.25 * m));
     }
-    expect(put).toBeGreaterThan(40);
+    expect(put).toBeGreaterThan((2 / 3) * tried.length);
   });
 
   it('leaves balanced formulas alone, and what it proposes too', async () => {
@@ -178,7 +180,7 @@ describe('rebalancing', () => {
           }
         },
       ),
-      { numRuns: 10 },
+      { numRuns: size(10, 5) },
     );
   });
 

@@ -14,6 +14,7 @@ import {
 } from '../src/index.js';
 import { oneLine } from './support/line.js';
 import { demo } from './support/make.js';
+import { runs } from './support/runs.js';
 
 const pearLoaf = `Pear and rye loaf
 
@@ -224,7 +225,7 @@ describe('reading a recipe', () => {
               .toBeTrue();
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: runs(1500) },
     );
   });
 

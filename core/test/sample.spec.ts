@@ -16,7 +16,8 @@ describe('what the sample kitchen’s log taught, as it is kept with it', () => 
     expect(a.length).toBe(b.length);
     for (const [i, x] of a.entries()) {
       const y = b[i] ?? Number.NaN;
-      if (!(Math.abs(x - y) <= CLOSE * Math.max(1, Math.abs(y)))) fail(`figure ${i}: ${x} is kept, the model says ${y}`);
+      if (!(Math.abs(x - y) <= CLOSE * Math.max(1, Math.abs(y))))
+        fail(`figure ${i}: ${x} is kept, the model says ${y}`);
     }
   });
 

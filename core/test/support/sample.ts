@@ -1,5 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { learn, reckonBake, reckonKey, teaches, type BakeRecord, type Learned, type Reckoned } from '../../src/index.js';
+import {
+  learn,
+  reckonBake,
+  reckonKey,
+  teaches,
+  type BakeRecord,
+  type Learned,
+  type Reckoned,
+} from '../../src/index.js';
 import { demoKitchen } from './make.js';
 
 /** What the sample kitchen's log teaches, as it is kept beside it (`npm run derive`). */
