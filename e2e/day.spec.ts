@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { bothIntoOven, go, onTo, toTheEnd } from './src/at-counter';
-import { bakeLines, complaints, hang, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
 
 async function twoBakes(page: Page): Promise<void> {
-  await page.goto('/day/cheese-and-thyme-scones');
+  await goTo(page, '/day/cheese-and-thyme-scones');
   await expect(page.getByRole('region', { name: 'The day, drawn by the hour' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Bake something else too' }).click();
   await page.getByRole('option', { name: 'Parsnip and ginger muffins' }).click();
@@ -59,7 +59,7 @@ test('two bakes in one oven by hand, from the plan to the log', async ({ page })
   // out, cooled, judged
   await toTheEnd(page);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
-  await page.goto('/log');
+  await goTo(page, '/log');
   const lines = bakeLines(page);
   await expect(lines.nth(0)).toContainText(/muffins|scones/);
   await expect(lines.nth(1)).toContainText(/muffins|scones/);
@@ -76,7 +76,8 @@ test('the day: a block is held and let go, what cannot be is said, and the calen
   await page.getByRole('textbox', { name: 'Serve at' }).fill('15:00');
   await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');
   await expect(page.locator('.who', { hasText: /\d+–\d+ min/ })).toHaveCount(2);
-  await page.waitForTimeout(500);
+  // the plan in which both bakes' own times stand
+  await expect(page.locator('ol time').last()).toContainText('15:00');
   const was = await time();
   // pulled along the hours, the rest follows
   const box = await weigh.boundingBox();
@@ -121,7 +122,7 @@ test('the night the clocks change: the plan counts hours that pass, the days aft
   // in the kitchen's zone clocks go from 01:00 to 02:00 on 29 March 2026
   await page.clock.install({ time: new Date('2026-03-28T21:00:00Z') });
   await sampleKitchen(page);
-  await page.goto('/day/malt-and-fig-tea-loaf');
+  await goTo(page, '/day/malt-and-fig-tea-loaf');
   const serve = async (hour: string): Promise<void> => {
     await page.getByRole('textbox', { name: 'Serve at' }).fill(`tomorrow ${hour}`);
     await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { bakeLines, complaints, hang, larder, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, goTo, hang, larder, sampleKitchen } from './src/steps';
 
 const sheet = (page: Page) => page.getByRole('article').first();
 const opened = async (page: Page, title: string): Promise<void> => {
@@ -28,7 +28,7 @@ const camera = async (page: Page): Promise<Buffer> => {
 test('a bad bake is logged, its cause named, the advice baked, and the better bake speaks for it', async ({ page }) => {
   const wrong = complaints(page);
   await sampleKitchen(page);
-  await page.goto('/log/malt-and-fig-tea-loaf');
+  await goTo(page, '/log/malt-and-fig-tea-loaf');
   await expect(page.getByText(/\d+–\d+ min foretold, likely \d+/)).toBeVisible();
   const likely = Number(/likely (\d+)/.exec((await page.getByRole('region', { name: 'Log a bake' }).textContent()) ?? '')?.[1]); // prettier-ignore
   await page.getByLabel('Minutes in the oven').fill(String(Math.round(likely * 0.8)));
@@ -74,7 +74,7 @@ test('the timeline: found by words, left out, put right, taken away and put back
 }) => {
   const wrong = complaints(page);
   await sampleKitchen(page);
-  await page.goto('/log');
+  await goTo(page, '/log');
   const count = page.locator('.count');
   await expect(count).toHaveText('24');
   await page.getByLabel('Find a bake').fill('muffins soapy');
@@ -109,7 +109,7 @@ test('the timeline: found by words, left out, put right, taken away and put back
   await expect(page.getByText(/from 23 bakes/)).toBeVisible();
 
   // side by side: formula, making, outcome
-  await page.goto('/log?bake=demo-3');
+  await goTo(page, '/log?bake=demo-3');
   await sheet(page).getByRole('button', { name: 'beside another…' }).click();
   await page.getByLabel('Find a bake').fill('gingerbread');
   await bakeLines(page).filter({ hasText: 'Stands now, and no soap' }).click();
@@ -129,15 +129,15 @@ test('the timeline: found by words, left out, put right, taken away and put back
 
 test('what it taught is drawn, can be learned anew, and every view foretells by it', async ({ page }) => {
   await sampleKitchen(page);
-  await page.goto('/log?part=taught');
+  await goTo(page, '/log?part=taught');
   await expect(page.getByRole('heading', { name: /Runs about \d+ °C hot/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'What it was worth' })).toContainText('before learning');
   const told = async (): Promise<string> => {
-    await page.goto('/tins/cardamom-yogurt-round');
+    await goTo(page, '/tins/cardamom-yogurt-round');
     await expect(page.locator('p.minutes')).toBeVisible();
     return (await page.locator('p.minutes').textContent()) ?? '';
   };
-  await page.goto('/tins/cardamom-yogurt-round');
+  await goTo(page, '/tins/cardamom-yogurt-round');
   await expect(page.getByText(/Your big oven runs about \d+ °C hot, from \d+ bakes/)).toBeVisible();
   // the top rack is hotter still, and the one bake there says so
   await page.getByRole('button', { name: 'change', exact: true }).click();
@@ -148,14 +148,14 @@ test('what it taught is drawn, can be learned anew, and every view foretells by 
   const learned = await told();
   await larder(page, 'Kit and measures');
   await expect(page.getByRole('link', { name: /in all \+\d+ °C, from \d+ bakes/ })).toBeVisible();
-  await page.goto('/log?part=taught');
+  await goTo(page, '/log?part=taught');
   await page.getByRole('button', { name: 'it was mended: learn it anew' }).first().click();
   await expect(page.getByText('Nothing logged in it yet.')).toBeVisible();
   await expect.poll(told).not.toBe(learned);
-  await page.goto('/log?part=taught');
+  await goTo(page, '/log?part=taught');
   await page.getByRole('button', { name: 'count the older bakes again' }).click();
   await expect(page.getByRole('heading', { name: /Runs about \d+ °C hot/ })).toBeVisible();
-  await page.goto('/log/cardamom-yogurt-round?part=pictures');
+  await goTo(page, '/log/cardamom-yogurt-round?part=pictures');
   await expect(page.getByRole('img', { name: /bakes, time taken against/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /Marks of \d+ bakes/ })).toBeVisible();
 });
@@ -165,7 +165,7 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
 }, info) => {
   const wrong = complaints(page);
   await sampleKitchen(page);
-  await page.goto('/log?bake=demo-7');
+  await goTo(page, '/log?bake=demo-7');
   const photo = await camera(page);
   await sheet(page)
     .locator('input[type=file]')
@@ -192,7 +192,7 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
 
   await choose.setInputFiles(zip);
   await expect(page.getByText(/Hollin Lane is restored, with 9 photos/)).toBeVisible();
-  await page.goto('/log?bake=demo-7');
+  await goTo(page, '/log?bake=demo-7');
   await expect(sheet(page).getByLabel('Notes')).toHaveValue('Cut at noon.');
   await expect(sheet(page).locator('figure img')).toBeVisible();
   expect(
@@ -209,7 +209,7 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
 test('a series of small batches is planned, tasted blind, and says what it can', async ({ page }) => {
   const wrong = complaints(page);
   await sampleKitchen(page);
-  await page.goto('/log/parsnip-and-ginger-muffins?part=series');
+  await goTo(page, '/log/parsnip-and-ginger-muffins?part=series');
   await page.getByRole('button', { name: /plan 2 batches/ }).click();
   await expect(page.getByRole('alert')).toContainText('Choose the ingredient');
   await page.getByLabel('Ingredient').selectOption({ label: 'Light brown sugar' });
@@ -260,7 +260,7 @@ test('shopping is what the bakes take less what is there; the stock follows the 
     return page.getByLabel('in stock').inputValue();
   };
   expect(await butter()).toBe('500 g');
-  await page.goto('/log/rye-and-pear-loaf');
+  await goTo(page, '/log/rye-and-pear-loaf');
   await expect(page.getByText(/min foretold/)).toBeVisible();
   await page.getByLabel('Minutes in the oven').fill('62');
   await page.getByRole('button', { name: 'log it' }).click();
@@ -274,7 +274,7 @@ test('shopping is what the bakes take less what is there; the stock follows the 
 
 test('a label lists what is in it, what may be, and leaves the law to the place', async ({ page }) => {
   await sampleKitchen(page);
-  await page.goto('/bench/parsnip-and-ginger-muffins');
+  await goTo(page, '/bench/parsnip-and-ginger-muffins');
   await page.getByRole('link', { name: /kcal each/ }).click();
   const label = page.getByRole('region', { name: 'Label for a stall' });
   await expect(label).toContainText('Contains: egg, gluten, milk, wheat.');

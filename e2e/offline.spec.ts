@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { gramsField } from './src/steps';
 
 test.use({ serviceWorkers: 'allow' });
-const port = 4381;
+const port = Number(process.env['ORVIN_PORT'] ?? 4380) + 1;
 const base = `http://localhost:${port}`;
 
 async function serve(): Promise<ChildProcess> {
@@ -80,6 +80,10 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
       .fill('Plain cups\n200 g plain flour\n2 tsp baking powder\n2 eggs\n200 ml milk');
     await page.getByRole('button', { name: 'read it' }).click();
     await expect(page.getByText('4 ingredients')).toBeVisible();
+    await page.goto(`${base}/bench/rye-and-pear-loaf`);
+    // a name with a dot in it is no file's, offline too
+    await page.goto(`${base}/bench/aunt.isolde`);
+    await expect(page.getByRole('heading', { name: 'This formula is not in this kitchen' })).toBeVisible();
     await page.goto(`${base}/bench/rye-and-pear-loaf`);
 
     server = await serve();

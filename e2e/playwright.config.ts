@@ -1,7 +1,8 @@
 import { defineConfig } from '@playwright/test';
 import { browserPath, chromiumArgs } from './src/browser.mjs';
 
-const port = 4380;
+/** Parts of the journeys that run beside one another have servers of their own. */
+const port = Number(process.env['ORVIN_PORT'] ?? 4380);
 
 /** The journeys drive the built application on its real server in an installed Chromium. */
 export default defineConfig({
@@ -9,6 +10,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   fullyParallel: true,
   workers: 2,
+  preserveOutput: 'failures-only',
   forbidOnly: true,
   retries: 0,
   timeout: 90_000,

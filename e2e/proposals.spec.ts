@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, gramsField, larder, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, larder, sampleKitchen } from './src/steps';
 
 async function bench(page: Page, id: string): Promise<void> {
-  await page.goto(`/bench/${id}`);
+  await goTo(page, `/bench/${id}`);
   await expect(page.locator('orvin-row').first()).toBeVisible();
 }
 const offer = (page: Page) => page.locator('.offer');
@@ -140,7 +140,7 @@ test('a new formula takes shape from wishes, and is put on the Shelf with its me
   await page.getByRole('button', { name: 'put it on the Shelf' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('Pear muffins');
   await expect(page.getByText('Nothing to mend.')).toBeVisible();
-  await page.goto('/shelf');
+  await goTo(page, '/shelf');
   await expect(page.getByRole('link', { name: /Pear muffins/ })).toBeVisible();
   expect(wrong).toEqual([]);
 });
@@ -253,10 +253,10 @@ test.describe('on a phone', () => {
     await expect(offer(page)).toContainText('in balance');
     await fits('the asks');
     await page.getByRole('button', { name: 'drop it' }).click();
-    await page.goto('/versions/oat-and-rhubarb-muffins');
+    await goTo(page, '/versions/oat-and-rhubarb-muffins');
     await expect(page.getByRole('heading', { name: /Versions/ })).toBeVisible();
     await fits('versions');
-    await page.goto('/compose');
+    await goTo(page, '/compose');
     await expect(page.getByRole('region', { name: 'The new formula' })).toContainText('In balance');
     await fits('a new formula');
   });

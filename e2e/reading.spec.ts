@@ -21,7 +21,6 @@ test('a proof sheet is corrected: doubts settled, a line mended, a press taken b
   await expect(page.getByRole('status').filter({ hasText: '2 places' })).toBeVisible();
   await page.getByRole('button', { name: 'Neutral oil' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
-  await page.waitForTimeout(100);
   await page.reload();
   await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
   await page.getByText('ground ginjer', { exact: true }).hover();

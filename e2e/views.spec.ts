@@ -1,11 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { complaints, gramsField, likelyMinutes, paste, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, likelyMinutes, paste, sampleKitchen } from './src/steps';
 
 const views = [
   '/shelf',
   '/bench/cardamom-yogurt-round',
-  '/bench/oat-and-rhubarb-muffins',
   '/tins/rye-and-pear-loaf',
   '/day/cardamom-yogurt-round',
   '/counter/cheese-and-thyme-scones',
@@ -14,34 +13,54 @@ const views = [
   '/larder?part=tins',
   '/larder?part=kit',
   '/larder?part=data',
+  '/bench/oat-and-rhubarb-muffins',
 ];
+const sizes = [
+  [390, 844],
+  [1024, 768],
+  [1280, 800],
+] as const;
 
-// the dim theme changes colours alone, so it is asked about contrast alone
-for (const theme of ['light', 'dim'] as const)
-  test(`axe finds nothing serious on any view, ${theme}`, async ({ page }) => {
-    test.setTimeout(180_000);
-    const axe = () => {
-      const builder = new AxeBuilder({ page });
-      return theme === 'dim' ? builder.withRules(['color-contrast']) : builder;
-    };
+// one walk by the router; the dim theme changes colours alone, so it is asked about contrast alone
+for (const half of [0, 1])
+  test(`on every view nothing scrolls sideways at any size, and axe finds nothing serious, by any light, half ${half + 1}`, async ({
+    page,
+  }) => {
     const wrong = complaints(page);
+    const serious = async (rules?: string[]): Promise<string[]> => {
+      const builder = new AxeBuilder({ page });
+      const { violations } = await (rules ? builder.withRules(rules) : builder).analyze();
+      return violations
+        .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        .map((v) => `${page.url()} ${v.id}: ${v.nodes[0]?.html}`);
+    };
     await sampleKitchen(page);
-    if (theme === 'dim') await page.keyboard.press('d');
-    for (const path of views) {
-      await page.goto(path);
-      await expect(page.locator('h1, .title').first()).toBeVisible();
+    for (const path of views.filter((_, i) => i % 2 === half)) {
+      await goTo(page, path);
+      const heading = page.locator('h1, input.title').first();
+      await expect(heading).toBeVisible();
       if (path.startsWith('/tins')) await expect(page.locator('p.minutes')).toBeVisible();
-      const found = await axe().analyze();
-      const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-      expect(serious.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+      for (const [width, height] of sizes) {
+        await page.setViewportSize({ width, height });
+        await page.evaluate(() => scrollTo(0, 0));
+        await expect(heading).toBeInViewport();
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(over, `${path} at ${width}`).toBeLessThanOrEqual(0);
+      }
+      expect(await serious()).toEqual([]);
+      await page.keyboard.press('d');
+      await expect(page.locator('html')).toHaveAttribute('data-theme', 'dim');
+      expect(await serious(['color-contrast'])).toEqual([]);
+      await page.keyboard.press('d');
     }
-    await page.goto('/shelf');
-    await paste(page, 'Scones\n300 g flour\n2 tbsp baking soda\n60 g glimmer');
-    await expect(page.getByText(/places are in doubt/)).toBeVisible();
-    const proof = await axe().analyze();
-    expect(proof.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => v.id)).toEqual(
-      [],
-    );
+    if (half === 0) {
+      await goTo(page, '/shelf');
+      await paste(page, 'Scones\n300 g flour\n2 tbsp baking soda\n60 g glimmer');
+      await expect(page.getByText(/places are in doubt/)).toBeVisible();
+      expect(await serious()).toEqual([]);
+    }
     expect(wrong).toEqual([]);
   });
 
@@ -83,7 +102,7 @@ test('amounts: typed in any unit, by arrow keys and by pulling the bar; nonsense
   page,
 }) => {
   await sampleKitchen(page);
-  await page.goto('/bench/cardamom-yogurt-round');
+  await goTo(page, '/bench/cardamom-yogurt-round');
   const butter = gramsField(page, 'Butter, unsalted');
   await butter.fill('1 stick');
   await butter.press('Enter');
@@ -122,7 +141,7 @@ test('amounts: typed in any unit, by arrow keys and by pulling the bar; nonsense
 
 test('two tabs: an edit in one is in the other, and neither loses what the other did', async ({ context, page }) => {
   await sampleKitchen(page);
-  await page.goto('/bench/rye-and-pear-loaf');
+  await goTo(page, '/bench/rye-and-pear-loaf');
   const other = await context.newPage();
   await other.goto('/bench/rye-and-pear-loaf');
   const set = async (p: typeof page, name: string, to: string): Promise<void> => {
@@ -182,7 +201,7 @@ test('tins: one named in words, an impossible one refused, the formula rewritten
   page,
 }) => {
   await sampleKitchen(page);
-  await page.goto('/tins/cardamom-yogurt-round');
+  await goTo(page, '/tins/cardamom-yogurt-round');
   const other = page.getByLabel('Another tin');
   await other.fill('3 cm round');
   await other.press('Enter');
@@ -204,7 +223,7 @@ test('tins: two kinds in one oven share the batter, the kit is converted, and th
   page,
 }) => {
   await sampleKitchen(page);
-  await page.goto('/tins/cardamom-yogurt-round');
+  await goTo(page, '/tins/cardamom-yogurt-round');
   await expect(page.locator('p.minutes')).toBeVisible();
   // the range that samples give comes with the section of the bake
   const slider = page.getByRole('slider', { name: 'Minute of the bake' });
@@ -252,7 +271,7 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
   page,
 }) => {
   await sampleKitchen(page);
-  await page.goto('/tins/rye-and-pear-loaf');
+  await goTo(page, '/tins/rye-and-pear-loaf');
   const hot = await likelyMinutes(page);
   await page.getByRole('button', { name: 'change', exact: true }).click();
   await page.getByLabel('The oven when it goes in').selectOption('warming');
@@ -272,9 +291,9 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
   await page.getByLabel('Heat after 20 minutes').fill('warm');
   await page.getByLabel('Heat after 20 minutes').press('Enter');
   await expect(page.getByRole('alert')).toContainText('is no heat I can read');
-  await page.goto('/day/rye-and-pear-loaf');
+  await goTo(page, '/day/rye-and-pear-loaf');
   await expect(page.getByText(/Turn the dial to 150 °C and lay loose foil over it/)).toBeVisible();
-  await page.goto('/tins/rye-and-pear-loaf');
+  await goTo(page, '/tins/rye-and-pear-loaf');
   await expect(page.locator('orvin-heat-steps')).toContainText('after 20 min 150 °C, loose foil over it');
   await page.getByRole('button', { name: 'change', exact: true }).click();
   await page.getByRole('button', { name: 'Leave out the change after 20 minutes' }).click();
@@ -283,7 +302,7 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
 
 test('tins: a slab is cut anew, and so many pieces of a weight are made', async ({ page }) => {
   await sampleKitchen(page);
-  await page.goto('/tins/cheese-and-thyme-scones');
+  await goTo(page, '/tins/cheese-and-thyme-scones');
   await expect(page.getByText(/8 of \d+ g as it is/)).toBeVisible();
   await page.getByLabel('Shape of the pieces').selectOption('squares');
   await page.getByLabel('Size in cm').fill('5');
@@ -300,7 +319,7 @@ test('tins: a slab is cut anew, and so many pieces of a weight are made', async 
   await expect(bar.getByText(/600 g of batter/)).toBeVisible();
   await bar.getByRole('button', { name: 'scale it' }).click();
   await expect(page.getByText(/The formula is scaled × 0\.\d+/)).toBeVisible();
-  await page.goto('/counter/cheese-and-thyme-scones');
+  await goTo(page, '/counter/cheese-and-thyme-scones');
   await expect(page.getByText(/^\d+–\d+ min in the oven/)).toBeVisible();
 });
 
@@ -308,7 +327,7 @@ test('tins: the formula is scaled to what there is, refused what cannot be, and 
   page,
 }) => {
   await sampleKitchen(page);
-  await page.goto('/tins/rye-and-pear-loaf');
+  await goTo(page, '/tins/rye-and-pear-loaf');
   const bar = page.getByRole('region', { name: 'Scale' });
   await bar.getByLabel('scale by').selectOption('item');
   await bar.getByLabel('the ingredient there is little of').selectOption({ index: 1 });
@@ -325,7 +344,7 @@ test('tins: the formula is scaled to what there is, refused what cannot be, and 
   await expect(bar.getByRole('button', { name: /to this kitchen’s measures/ })).toBeVisible();
 
   // whole eggs, and a part of the batch for the freezer
-  await page.goto('/tins/oat-and-rhubarb-muffins');
+  await goTo(page, '/tins/oat-and-rhubarb-muffins');
   await expect(page.getByRole('link', { name: 'Oat and rhubarb muffins' })).toBeVisible();
   await bar.getByLabel('how much').fill('1.3');
   await bar

@@ -1,10 +1,13 @@
 // Sets everything up and runs every check; ends with `N passed, N failed`.
 import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { ensureBrowser, ensureInstalled, root } from './lib/ready.mjs';
+import { bundleSample } from './lib/sample.mjs';
 
 ensureInstalled();
 process.env['CHROME_BIN'] = ensureBrowser();
 process.env['NG_CLI_ANALYTICS'] = 'false';
+bundleSample();
 
 let passed = 0;
 let failed = 0;
@@ -29,9 +32,9 @@ const playwright = (text) => {
 };
 
 /** Runs a command to its end; what it printed and how it ended. */
-function ran(command, args, cwd) {
+function ran(command, args, cwd, env) {
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd, env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: undefined } });
+    const child = spawn(command, args, { cwd, env: { ...process.env, ...env, NO_COLOR: '1', FORCE_COLOR: undefined } });
     let text = '';
     child.stdout.on('data', (d) => (text += d));
     child.stderr.on('data', (d) => (text += d));
@@ -40,9 +43,9 @@ function ran(command, args, cwd) {
   });
 }
 
-async function check(name, command, args, read = whole, cwd = root) {
+async function check({ name, command, args, read = whole, cwd = root, env = {} }) {
   const start = Date.now();
-  const { status, text } = await ran(command, args, cwd);
+  const { status, text } = await ran(command, args, cwd, env);
   const ok = status === 0;
   // a runner that fell over without counting is one failure, whatever it printed
   let [good, bad] = read(text, ok) ?? [0, 1];
@@ -62,22 +65,55 @@ async function check(name, command, args, read = whole, cwd = root) {
     );
 }
 
-/** The quick checks one after another, beside the core's tests, which take one processor for about as long. */
-async function quick() {
-  await check('lint', 'npx', ['eslint', '.']);
-  await check('formatting', 'npx', ['prettier', '--check', '.']);
-  await check('arrows between packages', 'npm', ['run', '-s', 'arrows']);
-  await check('core as a package', 'npm', ['run', '-s', 'build', '-w', 'core']);
-  await check('types', 'npm', ['run', '-s', 'types']);
-  await check('kernel, as its source makes it', process.execPath, ['scripts/kernel.mjs', '--check']);
-  await check('core used from outside, types', 'npx', ['tsc', '-p', 'core/test/consumer/tsconfig.json']);
-  await check('core used from outside, in Node alone', process.execPath, ['core/test/consumer/run.mjs']);
-  await check('server', 'npm', ['run', '-s', 'test', '-w', 'server'], jasmine);
-  await check('application, built', process.execPath, ['scripts/build.mjs']);
+const node = (...args) => ({ command: process.execPath, args });
+const npx = (...args) => ({ command: 'npx', args });
+const npm = (...args) => ({ command: 'npm', args: ['run', '-s', ...args] });
+/** The journeys in so many parts, each on a server of its own, so that no processor waits for the last of them. */
+const PARTS = 4;
+const journeys = Array.from({ length: PARTS }, (_, i) => ({
+  name: `journeys, ${i + 1} of ${PARTS}`,
+  ...npx('playwright', 'test', `--shard=${i + 1}/${PARTS}`, '--workers=1', `--output=../test-results/${i}`),
+  read: playwright,
+  cwd: `${root}e2e`,
+  env: { ORVIN_PORT: String(4380 + 20 * i) },
+  after: ['application, built'],
+}));
+/** Every check, the long ones first; `after` names what has to have ended before. */
+const checks = [
+  { name: 'types, and the core as a package', ...npm('types') },
+  { name: 'core', ...npm('test', '-w', 'core'), read: jasmine },
+  { name: 'application, built', ...node('scripts/build.mjs'), after: ['types, and the core as a package'] },
+  { name: 'web', ...npx('ng', 'test'), read: karma, after: ['application, built'] },
+  ...journeys,
+  { name: 'formatting', ...npx('prettier', '--check', '.') },
+  { name: 'lint', ...npx('eslint', '.') },
+  { name: 'arrows between packages', ...npm('arrows') },
+  { name: 'server', ...npm('test', '-w', 'server'), read: jasmine, after: ['types, and the core as a package'] },
+  { name: 'kernel, as its source makes it', ...node('scripts/kernel.mjs', '--check') },
+  { name: 'core used from outside, types', ...npx('tsc', '-p', 'core/test/consumer/tsconfig.json'), after: ['types, and the core as a package'] }, // prettier-ignore
+  { name: 'core used from outside, in Node alone', ...node('core/test/consumer/run.mjs'), after: ['types, and the core as a package'] }, // prettier-ignore
+];
+
+/** One lane a processor: each takes the next check whose turn it can be. */
+async function lanes(many) {
+  const waiting = [...checks];
+  const ended = new Map(checks.map((c) => [c.name, null]));
+  const running = new Set();
+  const ready = (c) => (c.after ?? []).every((name) => ended.get(name));
+  while (waiting.length > 0 || running.size > 0) {
+    for (let i = waiting.findIndex(ready); i >= 0 && running.size < many; i = waiting.findIndex(ready)) {
+      const [c] = waiting.splice(i, 1);
+      const run = check(c).then(() => {
+        ended.set(c.name, true);
+        running.delete(run);
+      });
+      running.add(run);
+    }
+    if (running.size === 0) throw new Error(`nothing can follow: ${waiting.map((c) => c.name).join(', ')}`);
+    await Promise.race(running);
+  }
 }
-await Promise.all([quick(), check('core', 'npm', ['run', '-s', 'test', '-w', 'core'], jasmine)]);
-await check('web', 'npx', ['ng', 'test'], karma);
-await check('journeys', 'npx', ['playwright', 'test'], playwright, `${root}e2e`);
+await lanes(Math.max(1, Math.min(4, availableParallelism())));
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

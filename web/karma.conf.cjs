@@ -18,7 +18,7 @@ module.exports = (config) =>
     reporters: ['dots'],
     browsers: ['Quiet'],
     customLaunchers: { Quiet: { base: 'ChromeHeadless', flags } },
-    client: { jasmine: { random: true }, clearContext: true },
+    client: { jasmine: { random: true, failSpecWithNoExpectations: true }, clearContext: true },
     // a solver that is cold on a slow machine keeps a test busy for a while
     browserNoActivityTimeout: 120_000,
     restartOnFileChange: false,

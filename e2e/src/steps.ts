@@ -44,6 +44,14 @@ export async function emptyKitchen(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: 'My kitchen' })).toBeVisible();
 }
 
+/** Goes to an address as the browser's own back and forward keys do: by the router, without loading the page anew. */
+export async function goTo(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+}
+
 /** Goes to a view by the rail. */
 export async function hang(page: Page, view: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view, exact: true }).click();
