@@ -1,16 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { barriers } from './src/axe';
 import { bothIntoOven, breath, go, now, onTo, toTheEnd } from './src/at-counter';
 import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
 
 const does = (page: Page, words: string) =>
   page.locator('orvin-devices-panel').getByRole('button', { name: words, exact: true }).click();
-
-/** What axe finds serious on the page as it is. */
-const serious = async (page: Page): Promise<string[]> =>
-  (await new AxeBuilder({ page }).analyze()).violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map((v) => `${v.id}: ${v.nodes[0]?.html}`);
 
 test('two bakes with a simulated scale and probe, from the plan to the log', async ({ page }) => {
   test.setTimeout(240_000);
@@ -69,7 +63,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await does(page, 'plug the scale in');
   await expect(now(page)).toContainText(/[1-9]\d* g of/);
   await does(page, 'pour what is wanted');
-  expect(await serious(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
   // at rest and right it goes on without a touch
   await expect(page.locator('.kind')).toContainText(/weigh, 3 of/);
   await page.reload();
@@ -87,7 +81,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await expect(page.locator('orvin-probe-chart')).toBeVisible();
   await expect(withProbe).toContainText(/min more|done, or nearly/, { timeout: 60_000 });
   await does(page, '60 ×');
-  expect(await serious(page)).toEqual([]);
+  expect(await barriers(page)).toEqual([]);
   await does(page, 'unplug the probe');
   await expect(withProbe).toContainText('The probe is silent');
   await does(page, 'plug the probe in');

@@ -2,6 +2,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { browserPath, chromiumArgs } from '../e2e/src/browser.mjs';
+import { firstVisits } from './lib/first-visit.mjs';
 import { longLog } from './lib/long-log.mjs';
 import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
@@ -14,6 +15,7 @@ if (!process.argv.includes('--browser')) run(process.execPath, ['--import', 'tsx
 
 const { chromium } = await import('@playwright/test');
 const { base, stop } = await serve(4392);
+await firstVisits(chromium, base, (line) => console.log(line));
 const browser = await chromium.launch({ executablePath: browserPath() ?? undefined, args: chromiumArgs });
 /** A cake of thirty lines: the cardamom round with a little of everything. */
 function thirtyLines() {

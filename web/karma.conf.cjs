@@ -18,7 +18,11 @@ module.exports = (config) =>
     reporters: ['dots'],
     browsers: ['Quiet'],
     customLaunchers: { Quiet: { base: 'ChromeHeadless', flags } },
-    client: { jasmine: { random: true, failSpecWithNoExpectations: true }, clearContext: true },
+    // a machine that does other checks beside takes its time
+    client: {
+      jasmine: { random: true, failSpecWithNoExpectations: true, timeoutInterval: 30_000 },
+      clearContext: true,
+    },
     // a solver that is cold on a slow machine keeps a test busy for a while
     browserNoActivityTimeout: 120_000,
     restartOnFileChange: false,

@@ -29,6 +29,7 @@ describe('learning from the log of the open kitchen', () => {
     store = TestBed.inject(Store);
     await TestBed.inject(Kitchens).start();
     learning = TestBed.inject(Learning);
+    learning.hurry();
     await expectAsync(until(() => learning.lesson() !== null)).toBeResolvedTo(true);
   });
   afterEach(() => store.close());

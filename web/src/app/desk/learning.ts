@@ -90,7 +90,7 @@ export class Learning {
       filter((r) => r !== null),
       distinctUntilChanged(),
       switchMap((r, n) => {
-        const soon = n > 0 || untracked(() => this.kept()?.kept) == null;
+        const soon = n > 0 || untracked(() => this.kept()?.kept ?? null) === null;
         const work = merge(timer(soon ? TOGETHER : NO_HURRY), this.wanted).pipe(
           take(1),
           switchMap(() => this.lessonOf(r)),

@@ -11,9 +11,9 @@ const gathered = new ReplaySubject<void>(1);
  */
 export const allThere = (): Observable<void> => gathered;
 
-/** Between things that are not wanted soon, and from the last of them to the service worker, ms. */
+/** From what is wanted next to what may be wanted later, and between one of those and another, ms. */
+const SETTLE_MS = 6000;
 const APART_MS = 400;
-const SETTLE_MS = 4000;
 const rest = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
 /** Resolves when the page has nothing else to do; where browsers do not tell, after a while. */
@@ -35,15 +35,19 @@ export class Ahead {
     if (this.begun) return;
     this.begun = true;
     const [bench, tins, ...others] = views;
-    const soon = [bench, () => this.prime.load(), tins, () => this.compute.warm()];
-    for (const [i, thing] of [...soon, formats, ...others].entries()) {
-      if (i >= soon.length) await rest(APART_MS);
+    await this.fetched([bench, () => this.prime.load(), tins, () => this.compute.warm()]);
+    await rest(SETTLE_MS);
+    await this.fetched([formats, ...others], APART_MS);
+    await idle();
+    gathered.next();
+  }
+
+  private async fetched(things: readonly ((() => unknown) | undefined)[], apartMs = 0): Promise<void> {
+    for (const thing of things) {
+      if (apartMs > 0) await rest(apartMs);
       await idle();
       // one that cannot be had now is asked for again by whoever needs it
       await Promise.resolve(thing?.()).catch(() => undefined);
     }
-    await rest(SETTLE_MS);
-    await idle();
-    gathered.next();
   }
 }
