@@ -37,7 +37,8 @@ async function press(page: Page, keys: readonly string[]): Promise<void> {
 /** Goes on by the big key until something is on the screen. */
 export async function onTo(page: Page, what: RegExp): Promise<void> {
   for (let i = 0; i < 80; i++) {
-    if (what.test(await now(page).innerText())) return;
+    // whoever presses next does so a breath later
+    if (what.test(await now(page).innerText())) return breath(page);
     await press(page, ['go']);
   }
   throw new Error(`${what.source} did not come`);

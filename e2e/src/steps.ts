@@ -35,6 +35,8 @@ export function complaints(page: Page): string[] {
 export async function sampleKitchen(page: Page): Promise<void> {
   await page.goto('/shelf');
   await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+  // it is shown while it is being written; the rail names it once it is there
+  await expect(page.locator('.rail .kitchen')).toHaveText('Hollin Lane');
 }
 
 export async function emptyKitchen(page: Page): Promise<void> {
