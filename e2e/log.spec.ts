@@ -281,6 +281,7 @@ test('a label lists what is in it, what may be, and leaves the law to the place'
   await expect(label).toContainText('local food law');
   await page.getByRole('button', { name: 'sesame' }).click();
   await expect(label).toContainText('May contain: sesame.');
+  await expect(page.getByRole('button', { name: 'Undo may contain sesame' })).toBeEnabled();
   await page.reload();
   await expect(label).toContainText('May contain: sesame.');
   await expect(page.getByRole('region', { name: 'Cost' })).toContainText(/€\d\.\d\d the batch, €0\.\d\d each/);

@@ -35,9 +35,10 @@ export class Ahead {
     if (this.begun) return;
     this.begun = true;
     const [bench, tins, ...others] = views;
-    await this.fetched([bench, () => this.prime.load(), tins, () => this.compute.warm()]);
+    // the checks early: the first thing that is stored waits for them
+    await this.fetched([bench, () => this.prime.load(), formats, tins, () => this.compute.warm()]);
     await rest(SETTLE_MS);
-    await this.fetched([formats, ...others], APART_MS);
+    await this.fetched(others, APART_MS);
     await idle();
     gathered.next();
   }
