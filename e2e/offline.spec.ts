@@ -48,7 +48,7 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
             const sizes = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length));
             return sizes.reduce((a, b) => a + b, 0);
           }),
-        { timeout: 30_000 },
+        { timeout: 60_000 },
       )
       .toBeGreaterThanOrEqual(wanted);
     await page.reload();
