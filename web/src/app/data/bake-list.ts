@@ -1,6 +1,6 @@
 import type { BakeRecord } from '@orvin/core';
 import { liveQuery } from 'dexie';
-import { Observable, switchMap } from 'rxjs';
+import { Observable } from 'rxjs';
 import type { KitchenDatabase } from './database';
 import type { BakeRow } from './records';
 
@@ -11,7 +11,7 @@ const AT_ONCE = 400;
  * The bakes of a database, newest first, and again after every change in this or another tab. What is watched is the
  * index of ids and revisions; only rows with a new revision are read, so that a log of thousands costs little.
  */
-function bakesOf(db: KitchenDatabase): Observable<readonly BakeRecord[]> {
+export function bakesOf(db: KitchenDatabase): Observable<readonly BakeRecord[]> {
   return new Observable((to) => {
     const known = new Map<string, BakeRow>();
     let turn = 0;
@@ -41,6 +41,3 @@ function bakesOf(db: KitchenDatabase): Observable<readonly BakeRecord[]> {
     return () => sub.unsubscribe();
   });
 }
-
-export const bakeList = (databases: Observable<KitchenDatabase>): Observable<readonly BakeRecord[]> =>
-  databases.pipe(switchMap(bakesOf));

@@ -3,8 +3,8 @@ import type { BakeRecord, Formula, Kitchen, Series } from '@orvin/core';
 import { merge3, same } from '@orvin/core/first';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
-import { BehaviorSubject, concat, defer, filter, from, map, of, shareReplay, switchMap } from 'rxjs';
-import { bakeList } from './bake-list';
+import { BehaviorSubject, concat, filter, from, map, of, shareReplay, switchMap } from 'rxjs';
+import { bakesOf } from './bake-list';
 import { KitchenDatabase } from './database';
 import { Notices } from './notices';
 import type {
@@ -101,8 +101,8 @@ export class Store {
     (s) => s.working,
   );
   /** All bakes, newest first. Only those that changed are read again. */
-  readonly bakes$: Observable<readonly BakeRecord[]> = bakeList(this.ready$).pipe(
-    (list) => defer(() => (this.seed ? concat(of(this.seed.bakes), list) : list)),
+  readonly bakes$: Observable<readonly BakeRecord[]> = this.ready$.pipe(
+    switchMap((db) => (this.seed ? concat(of(this.seed.bakes), bakesOf(db)) : bakesOf(db))),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
   readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
