@@ -167,8 +167,8 @@ export class Kitchens {
     else await fillKitchen(db, file, now, beside);
     await this.registry.kitchens.put(entry);
     if (this.store.name() !== db.name) this.store.take(db);
-    await this.entered(entry);
     if (beside) await fillBeside(db, beside);
+    await this.entered(entry);
   }
 
   private async shownAtOnce(db: KitchenDatabase, file: NewKitchen, now: number, beside?: Beside): Promise<void> {

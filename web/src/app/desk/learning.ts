@@ -76,7 +76,8 @@ export class Learning {
       const bakes = this.bakes();
       const db = this.store.name();
       const kitchen = this.known();
-      return bakes === undefined || db === null || kitchen === undefined
+      // what was kept says whether there is any hurry
+      return bakes === undefined || db === null || kitchen === undefined || this.kept()?.db !== db
         ? null
         : { db, bakes: bakes.filter(teaches).map(short), kitchen };
     },
