@@ -4,6 +4,7 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet, type Routes } from '@a
 import { filter, first, map, tap } from 'rxjs';
 import { Kitchens } from './data/kitchens';
 import { Notices } from './data/notices';
+import { formats } from './data/store';
 import { Desk } from './desk/desk';
 import { Ahead } from './ui/ahead';
 import { FinderPanel } from './ui/finder';
@@ -86,9 +87,10 @@ export class App {
   constructor() {
     const ahead = inject(Ahead);
     const injector = inject(Injector);
-    this.router.events.pipe(first((e) => e instanceof NavigationEnd)).subscribe(() => {
-      void ahead.gather(aheadOf(this.router.config));
-    });
+    const arrivals = this.router.events.pipe(filter((e) => e instanceof NavigationEnd));
+    arrivals.pipe(first()).subscribe(() => void ahead.gather(aheadOf(this.router.config)));
+    // where something can be changed, the checks must be there before it is stored
+    arrivals.pipe(first((e) => !e.urlAfterRedirects.startsWith('/shelf'))).subscribe(() => void formats());
     this.notices.rescue = {
       label: 'export the kitchen',
       run: () => void import('./data/backup').then(({ Backup }) => injector.get(Backup).exportKitchen()),
