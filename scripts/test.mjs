@@ -84,7 +84,6 @@ const checks = [
   { name: 'core', ...npm('test', '-w', 'core'), read: jasmine },
   { name: 'application, built', ...node('scripts/build.mjs'), after: ['types, and the core as a package'] },
   { name: 'web', ...npx('ng', 'test'), read: karma, after: ['application, built'] },
-  ...journeys,
   { name: 'formatting', ...npx('prettier', '--check', '.') },
   { name: 'lint', ...npx('eslint', '.') },
   { name: 'arrows between packages', ...npm('arrows') },
@@ -92,6 +91,8 @@ const checks = [
   { name: 'kernel, as its source makes it', ...node('scripts/kernel.mjs', '--check') },
   { name: 'core used from outside, types', ...npx('tsc', '-p', 'core/test/consumer/tsconfig.json'), after: ['types, and the core as a package'] }, // prettier-ignore
   { name: 'core used from outside, in Node alone', ...node('core/test/consumer/run.mjs'), after: ['types, and the core as a package'] }, // prettier-ignore
+  // last, so that the web's specs have the light checks beside them
+  ...journeys,
 ];
 
 /** One lane a processor: each takes the next check whose turn it can be. */

@@ -87,6 +87,7 @@ describe('the counter', () => {
       jasmine.objectContaining({ bakeId: 'm' }),
     );
     await work.until(() => work.find('.alarm') === null);
+    await work.until(() => !!work.find('.tab.on')?.textContent?.includes('Second'));
     expect(work.find('.tab.on')?.textContent).toContain('Second');
   });
 

@@ -121,9 +121,10 @@ describe('the panel of simulated devices', () => {
     await makings.begin([muffinBake()], null);
     await press('60 ×');
     await until(fixture, () => makings.making()?.clock?.pace === 60);
-    const from = makings.now();
+    const [from, real] = [makings.now(), Date.now()];
     await new Promise((r) => setTimeout(r, 300));
-    expect(makings.now() - from).toBeGreaterThan(15_000);
+    // as often as the clock is looked at, on whatever machine
+    expect((makings.now() - from) / (Date.now() - real)).toBeGreaterThan(10);
     await press('real time');
     await until(fixture, () => makings.making()?.clock?.pace === 1);
     // the hours that have passed stay passed
