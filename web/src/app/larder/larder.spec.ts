@@ -1,9 +1,10 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Type } from '@angular/core';
 import { provideRouter } from '@angular/router';
-import { defaultKitchen, type Ingredient, type Kitchen } from '@orvin/core';
+import { defaultKitchen, same, type Ingredient, type Kitchen } from '@orvin/core';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
+import { Desk } from '../desk/desk';
 import { Ingredients } from './ingredients';
 import { Kit } from './kit';
 import { KitchenEdit } from './kitchen-edit';
@@ -23,21 +24,27 @@ describe('the larder', () => {
     await store.settled();
     return (await store.database.meta.get('kitchen'))?.value as Kitchen;
   };
+  /** Until the page shows the kitchen as it is stored: the database tells of it in its own time. */
+  const drawn = async (): Promise<void> => {
+    const stored = await kitchen();
+    for (let i = 0; i < 200 && !same(TestBed.inject(Desk).kitchen(), stored); i++) {
+      await new Promise((r) => setTimeout(r, 10));
+      await fixture.whenStable();
+    }
+    await new Promise((r) => setTimeout(r, 30));
+    await fixture.whenStable();
+  };
   const type = async (field: Element | null, value: string, event = 'change'): Promise<void> => {
     const input = field as HTMLInputElement;
     input.value = value;
     input.dispatchEvent(new Event(event));
-    await store.settled();
-    await new Promise((r) => setTimeout(r, 30));
-    await fixture.whenStable();
+    await drawn();
   };
   const press = async (host: HTMLElement, words: string): Promise<void> => {
     const button = [...host.querySelectorAll('button')].find((b) => b.textContent?.trim() === words);
     expect(button).withContext(words).toBeDefined();
     button?.click();
-    await store.settled();
-    await new Promise((r) => setTimeout(r, 30));
-    await fixture.whenStable();
+    await drawn();
   };
 
   beforeEach(async () => {
