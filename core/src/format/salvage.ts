@@ -7,6 +7,7 @@ import { day, making, shoppingList } from './schema/doing.js';
 import { formulaDocument, photo, version } from './schema/file.js';
 import { kitchen, kitchenLists } from './schema/kitchen.js';
 import { bakeRecord, series } from './schema/log.js';
+import { instant } from './schema/parts.js';
 import type { KitchenFile } from './types.js';
 
 type Path = readonly (string | number)[];
@@ -133,9 +134,12 @@ export function salvage(data: unknown, usual: Kitchen = defaultKitchen): Salvage
     : {};
   const own = mend(kitchen, isObject(profile) ? { ...profile, ...lists } : profile ?? null, usual); // prettier-ignore
   tell(['kitchen'], '', own.mended);
+  // what is being made goes on from when the file was written, so without that it cannot
+  const dated = instant.required().validate(data['exportedAt'], { convert: false }).error === undefined;
+  if (!dated) tell(['exportedAt'], '', [{ path: [], words: '“exportedAt” is no instant', fate: 'it is left out, and what was being made with it' }]); // prettier-ignore
   const value = {
     ...data,
-    exportedAt: typeof data['exportedAt'] === 'number' && data['exportedAt'] >= 0 ? data['exportedAt'] : 0,
+    exportedAt: dated ? data['exportedAt'] : 0,
     kitchen: own.value,
     formulas: list(['formulas'], formulaDocument, data['formulas']),
     versions: list(['versions'], version, data['versions']),
@@ -144,7 +148,7 @@ export function salvage(data: unknown, usual: Kitchen = defaultKitchen): Salvage
     ...(data['photos'] !== undefined && { photos: list(['photos'], photo, data['photos']) }),
     ...withoutNull(data, ['day', 'making', 'shopping']),
     ...single('day', day),
-    ...single('making', making),
+    ...(dated ? single('making', making) : {}),
     ...single('shopping', shoppingList),
   };
   const empty = value.formulas.length === 0 && value.versions.length === 0 && value.bakes.length === 0;
