@@ -1,4 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { barriers } from './src/axe';
 import { complaints, goTo, gramsField, sampleKitchen } from './src/steps';
 

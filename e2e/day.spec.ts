@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { bothIntoOven, go, onTo, toTheEnd } from './src/at-counter';
 import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
+
+test.use({ alone: true });
 
 async function twoBakes(page: Page): Promise<void> {
   await goTo(page, '/day/cheese-and-thyme-scones');

@@ -1,10 +1,13 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { barriers } from './src/axe';
 import { bothIntoOven, breath, go, now, onTo, toTheEnd } from './src/at-counter';
 import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
 
 const does = (page: Page, words: string) =>
   page.locator('orvin-devices-panel').getByRole('button', { name: words, exact: true }).click();
+
+test.use({ alone: true });
 
 test('two bakes with a simulated scale and probe, from the plan to the log', async ({ page }) => {
   test.setTimeout(240_000);

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
-import { chromium, expect, test, type Page } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { browserPath, chromiumArgs } from './src/browser.mjs';
 import { complaints, goTo, gramsField, hang, larder, paste, sampleKitchen } from './src/steps';
 
@@ -71,44 +72,48 @@ test('a full device opens its kitchen all the same, says how full it is, and han
   expect(file.formulas.length).toBe(14);
 });
 
-test('a storage that never answers is said, and once it answers the kitchen opens by itself', async ({ page }) => {
-  await page.clock.install();
-  await page.addInitScript(() => {
-    const open = IDBFactory.prototype.open;
-    const held: (() => void)[] = [];
-    Object.assign(window, { answer: () => held.splice(0).forEach((go) => go()) });
-    IDBFactory.prototype.open = function (name: string, version?: number): IDBOpenDBRequest {
-      // a request that stays pending; asked for in earnest only when it is let go
-      const pending = new EventTarget() as unknown as IDBOpenDBRequest;
-      held.push(() => {
-        const real = open.call(this, name, version);
-        for (const kind of ['success', 'error', 'upgradeneeded', 'blocked'] as const)
-          real.addEventListener(kind, () => {
-            Object.defineProperties(pending, {
-              result: { get: () => real.result, configurable: true },
-              error: { get: () => real.error, configurable: true },
-              transaction: { get: () => real.transaction, configurable: true },
+test.describe('with the clock in hand', () => {
+  test.use({ alone: true });
+
+  test('a storage that never answers is said, and once it answers the kitchen opens by itself', async ({ page }) => {
+    await page.clock.install();
+    await page.addInitScript(() => {
+      const open = IDBFactory.prototype.open;
+      const held: (() => void)[] = [];
+      Object.assign(window, { answer: () => held.splice(0).forEach((go) => go()) });
+      IDBFactory.prototype.open = function (name: string, version?: number): IDBOpenDBRequest {
+        // a request that stays pending; asked for in earnest only when it is let go
+        const pending = new EventTarget() as unknown as IDBOpenDBRequest;
+        held.push(() => {
+          const real = open.call(this, name, version);
+          for (const kind of ['success', 'error', 'upgradeneeded', 'blocked'] as const)
+            real.addEventListener(kind, () => {
+              Object.defineProperties(pending, {
+                result: { get: () => real.result, configurable: true },
+                error: { get: () => real.error, configurable: true },
+                transaction: { get: () => real.transaction, configurable: true },
+              });
+              const told = { type: kind, target: pending, oldVersion: 0, preventDefault: () => undefined, stopPropagation: () => undefined }; // prettier-ignore
+              (pending as unknown as Record<string, ((e: unknown) => void) | undefined>)[`on${kind}`]?.(told);
             });
-            const told = { type: kind, target: pending, oldVersion: 0, preventDefault: () => undefined, stopPropagation: () => undefined }; // prettier-ignore
-            (pending as unknown as Record<string, ((e: unknown) => void) | undefined>)[`on${kind}`]?.(told);
-          });
-      });
-      return pending;
-    };
+        });
+        return pending;
+      };
+    });
+    await page.goto('/shelf');
+    await expect(page.getByRole('navigation', { name: 'Views' })).toBeVisible();
+    await page.clock.fastForward(9000);
+    const said = page.getByRole('alert');
+    await expect(said).toContainText('storage does not answer');
+    await expect(said).toContainText('Nothing is lost');
+    await expect(said.getByRole('button', { name: 'try again' })).toBeVisible();
+    await page.evaluate(() => {
+      const { answer } = window as unknown as { answer: () => void };
+      setInterval(answer, 50);
+    });
+    await page.clock.fastForward(2000);
+    await expect(said).toHaveCount(0);
   });
-  await page.goto('/shelf');
-  await expect(page.getByRole('navigation', { name: 'Views' })).toBeVisible();
-  await page.clock.fastForward(9000);
-  const said = page.getByRole('alert');
-  await expect(said).toContainText('storage does not answer');
-  await expect(said).toContainText('Nothing is lost');
-  await expect(said.getByRole('button', { name: 'try again' })).toBeVisible();
-  await page.evaluate(() => {
-    const { answer } = window as unknown as { answer: () => void };
-    setInterval(answer, 50);
-  });
-  await page.clock.fastForward(2000);
-  await expect(said).toHaveCount(0);
 });
 
 /** A kitchen's file, as it was exported and then spoiled. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './src/test';
 import { complaints, gramsField, larder, paste, sampleKitchen } from './src/steps';
 
 test('an own ingredient, typed off its packet, is read in the next recipe; what cannot be is refused', async ({

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { bakeLines, complaints, goTo, hang, larder, sampleKitchen } from './src/steps';
 
 const sheet = (page: Page) => page.getByRole('article').first();

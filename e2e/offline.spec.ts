@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './src/test';
 import { gramsField } from './src/steps';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', alone: true });
 const port = Number(process.env['ORVIN_PORT'] ?? 4380) + 1;
 const base = `http://localhost:${port}`;
 

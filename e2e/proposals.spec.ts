@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './src/test';
 import { barriers } from './src/axe';
 import { complaints, goTo, gramsField, larder, sampleKitchen } from './src/steps';
 

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './src/test';
 import { complaints, emptyKitchen, gramsField, hang, paste, sampleKitchen } from './src/steps';
 
 test('a proof sheet is corrected: doubts settled, a line mended, a press taken back, and all of it kept over a reload', async ({

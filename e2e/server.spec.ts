@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './src/test';
 
 test('the server names the taken port and the remedy, and refuses a port that is none', async ({ baseURL }) => {
   const port = new URL(baseURL ?? '').port;

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './src/test';
 import { barriers } from './src/axe';
 import { complaints, goTo, gramsField, likelyMinutes, paste, sampleKitchen } from './src/steps';
 

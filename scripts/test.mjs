@@ -68,16 +68,8 @@ async function check({ name, command, args, read = whole, cwd = root, env = {} }
 const node = (...args) => ({ command: process.execPath, args });
 const npx = (...args) => ({ command: 'npx', args });
 const npm = (...args) => ({ command: 'npm', args: ['run', '-s', ...args] });
-/** The journeys in so many parts, each on a server of its own, so that no processor waits for the last of them. */
-const PARTS = 4;
-const journeys = Array.from({ length: PARTS }, (_, i) => ({
-  name: `journeys, ${i + 1} of ${PARTS}`,
-  ...npx('playwright', 'test', `--shard=${i + 1}/${PARTS}`, '--workers=1', `--output=../test-results/${i}`),
-  read: playwright,
-  cwd: `${root}e2e`,
-  env: { ORVIN_PORT: String(4380 + 20 * i) },
-  after: ['application, built'],
-}));
+/** As many checks at a time as there are processors. */
+const LANES = Math.max(1, Math.min(4, availableParallelism()));
 /** Every check, the long ones first; `after` names what has to have ended before. */
 const checks = [
   { name: 'types, and the core as a package', ...npm('types') },
@@ -91,9 +83,14 @@ const checks = [
   { name: 'kernel, as its source makes it', ...node('scripts/kernel.mjs', '--check') },
   { name: 'core used from outside, types', ...npx('tsc', '-p', 'core/test/consumer/tsconfig.json'), after: ['types, and the core as a package'] }, // prettier-ignore
   { name: 'core used from outside, in Node alone', ...node('core/test/consumer/run.mjs'), after: ['types, and the core as a package'] }, // prettier-ignore
-  // last, so that the web's specs have the light checks beside them
-  ...journeys,
 ];
+/** After all of them, since they take every processor: none waits for the last of a part. */
+const journeys = {
+  name: 'journeys',
+  ...npx('playwright', 'test', `--workers=${LANES}`),
+  read: playwright,
+  cwd: `${root}e2e`,
+};
 
 /** One lane a processor: each takes the next check whose turn it can be. */
 async function lanes(many) {
@@ -114,7 +111,8 @@ async function lanes(many) {
     await Promise.race(running);
   }
 }
-await lanes(Math.max(1, Math.min(4, availableParallelism())));
+await lanes(LANES);
+await check(journeys);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

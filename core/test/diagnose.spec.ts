@@ -28,7 +28,7 @@ const ask = (bake: BakeRecord, seen: readonly SymptomId[], formula: Formula = so
 describe('a diagnosis', () => {
   it('finds planted faults, and finds none where there are none', () => {
     const log = spyOn(console, 'log');
-    const f = diagnoseStudy(size(faults.length, 24), 31_000);
+    const f = diagnoseStudy(size(faults.length, 16), 31_000);
     log.and.callThrough();
     expect(f.first).toBeGreaterThan(0.65);
     expect(f.three).toBeGreaterThan(0.82);

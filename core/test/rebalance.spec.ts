@@ -62,7 +62,7 @@ function lawful(f: Formula, p: Proposal, request: Request, context: string): voi
 describe('rebalancing', () => {
   it('lowers the merit of sixty disturbed formulas, verified in full, or names what truly stands in the way', async () => {
     let put = 0;
-    const tried = every(3, await sixty());
+    const tried = every(5, await sixty());
     for (const { formula: f, words } of tried) {
       const out = await rebalance(f);
       if (isConflict(out)) {

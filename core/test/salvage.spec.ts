@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { defaultKitchen } from '../src/index.js';
 import { checkKitchenFile, readFile, type KitchenFile } from '../src/format/index.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
-import { runs } from './support/runs.js';
+import { size } from './support/runs.js';
 
 const log = JSON.parse(readFileSync(new URL('../../demo/log.json', import.meta.url), 'utf8')) as Pick<KitchenFile, 'bakes' | 'versions'>; // prettier-ignore
 const whole: KitchenFile = {
@@ -58,7 +58,7 @@ describe('a kitchen’s file that does not fit', () => {
         expect(amiss.length === 0).toBe(fitted.ok);
         for (const p of amiss) expect(p.words).toMatch(/; .*(?:is left out|stands there)/);
       }),
-      { numRuns: runs(1500) },
+      { numRuns: size(1500, 60) },
     );
   });
 

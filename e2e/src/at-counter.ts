@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect } from './test';
 
 /** What is to be done, in the middle of the counter. */
 export const now = (page: Page): Locator => page.locator('section.now');

@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect } from './test';
 
 /** Twelve lines and one contradiction: a cup and a half of flour does not weigh 300 g. */
 export const pearLoaf = `Pear and rye loaf

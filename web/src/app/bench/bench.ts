@@ -37,6 +37,7 @@ import { Row } from './row';
 import { WaterLineDrawing } from './water-line';
 import { Worth } from './worth';
 import { pct, roleColour } from '../ui/figures';
+import { Shown } from '../ui/shown';
 
 const consistencies: Readonly<Record<Consistency, string>> = {
   dough: 'a dough',
@@ -49,21 +50,22 @@ const consistencies: Readonly<Record<Consistency, string>> = {
 @Component({
   selector: 'orvin-bench',
   imports: [
-    Worth,
-    FormsModule,
-    RouterLink,
-    SelectModule,
     AdviceBar,
     BeamDrawing,
     EffectLine,
     Expect,
     FamilyMap,
+    FormsModule,
     LedgerDrawing,
     LiftDrawing,
     ProposalsBar,
     Ranges,
+    RouterLink,
     Row,
+    SelectModule,
+    Shown,
     WaterLineDrawing,
+    Worth,
   ],
   providers: [Hand, Around, Proposals],
   changeDetection: ChangeDetectionStrategy.OnPush,

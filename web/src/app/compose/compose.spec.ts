@@ -3,12 +3,10 @@ import { Router, provideRouter } from '@angular/router';
 import { allItems, assess } from '@orvin/core';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
-import { all, coldSolver, host, until } from '../ui/testing/page';
+import { all, host, until } from '../ui/testing/page';
 import { ComposeView } from './compose';
 
 describe('making up a formula', () => {
-  coldSolver();
-
   let store: Store;
   let fixture: ComponentFixture<ComposeView>;
 

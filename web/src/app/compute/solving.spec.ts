@@ -2,7 +2,6 @@ import { TestBed } from '@angular/core/testing';
 import { allItems, assess, defaultKitchen, isConflict, type Conflict, type Formula, type Proposal } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
 import { filter, firstValueFrom, interval, toArray } from 'rxjs';
-import { coldSolver } from '../ui/testing/page';
 import type { Outcome } from './pool';
 import { Solving } from './solving';
 
@@ -13,8 +12,6 @@ const off: Formula = readRecipe(
 const yogurt = allItems(off).find((i) => i.ingredient === 'yogurt')?.id ?? '';
 
 describe('the solving worker', () => {
-  coldSolver();
-
   const value = <T>(o: Outcome<T>): T => {
     if (!o.ok) throw new Error(o.words);
     return o.value;

@@ -5,7 +5,7 @@ import { muffinBake } from '../ui/testing/muffins';
 import { AtWork, Spoken } from './testing/at-work';
 
 // weights are waited for as a baker waits for them
-const PATIENT_MS = 30_000;
+const PATIENT_MS = 60_000;
 
 describe('the counter with a scale', () => {
   let work: AtWork;

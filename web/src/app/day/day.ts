@@ -9,6 +9,7 @@ import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
 import { degrees } from '../ui/words';
 import { bakeLanes, ovenLanes, share, spanOf, ticksOf, type Block, type Span } from './lanes';
+import { Shown } from '../ui/shown';
 
 const MIN = 60_000;
 
@@ -30,7 +31,7 @@ const HEAT = new Set<Task['kind']>(['oven on', 'in', 'look', 'change', 'out']);
  */
 @Component({
   selector: 'orvin-day',
-  imports: [FormsModule, RouterLink, SelectModule],
+  imports: [FormsModule, RouterLink, SelectModule, Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './day.html',
   styleUrl: './day.scss',

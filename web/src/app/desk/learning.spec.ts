@@ -6,7 +6,6 @@ import { Dexie } from 'dexie';
 import { Desk } from './desk';
 import { Journal } from './journal';
 import { Learning } from './learning';
-import { coldSolver } from '../ui/testing/page';
 import { Pantry } from './pantry';
 
 const until = async (test: () => boolean): Promise<boolean> => {
@@ -18,7 +17,6 @@ const until = async (test: () => boolean): Promise<boolean> => {
 };
 
 describe('learning from the log of the open kitchen', () => {
-  coldSolver();
   let store: Store;
   let learning: Learning;
 

@@ -15,6 +15,7 @@ import { findIngredients } from '@orvin/core/reading';
 import { Pantry } from '../desk/pantry';
 import { KitchenEdit } from './kitchen-edit';
 import { LabelForm } from './label-form';
+import { Shown } from '../ui/shown';
 
 const roles: readonly { readonly id: Role; readonly name: string }[] = [
   { id: 'flour', name: 'Flour and starch' },
@@ -53,7 +54,7 @@ const SODA_G_PER_MEQ = 0.084;
 /** Everything that can go into a batter: found by typing, drawn by what it is made of, with price and stock. */
 @Component({
   selector: 'orvin-ingredients',
-  imports: [LabelForm],
+  imports: [LabelForm, Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ingredients.html',
   styleUrls: ['./larder.scss', './ingredients.scss'],

@@ -17,12 +17,13 @@ import { Learning } from '../desk/learning';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 import { shortId } from '../data/ids';
+import { Shown } from '../ui/shown';
 
 type Measures = Kitchen['measures'];
 /** Measures, schools, ovens, bowls, mixer, powder and place: what every figure is worked out for. */
 @Component({
   selector: 'orvin-kit',
-  imports: [Pick, RouterLink],
+  imports: [Pick, RouterLink, Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kit.html',
   styleUrl: './larder.scss',

@@ -14,12 +14,13 @@ import { TinSection } from '../ui/tin-section';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 import { shortId } from '../data/ids';
+import { Shown } from '../ui/shown';
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
 @Component({
   selector: 'orvin-tin-kit',
-  imports: [Pick, TinSection],
+  imports: [Pick, Shown, TinSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tin-kit.html',
   styleUrls: ['./larder.scss', './tin-kit.scss'],

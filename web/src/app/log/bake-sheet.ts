@@ -38,13 +38,14 @@ import { MeasureField } from './measure-field';
 import { SymptomDrawing } from './symptom-drawing';
 import { SymptomPicker } from './symptom-picker';
 import { WhyPart } from './why-part';
+import { Shown } from '../ui/shown';
 
 type Figure = 'heightMm' | 'edgeMm' | 'outG' | 'centreC';
 
 /** One bake: what happened, how it came out, and why. Everything can be set right here, and undone. */
 @Component({
   selector: 'orvin-bake-sheet',
-  imports: [RouterLink, MarksPart, MeasureField, Photo, SymptomDrawing, SymptomPicker, WhyPart],
+  imports: [MarksPart, MeasureField, Photo, RouterLink, Shown, SymptomDrawing, SymptomPicker, WhyPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bake-sheet.html',
   styleUrl: './bake-sheet.scss',

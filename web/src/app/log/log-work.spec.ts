@@ -9,7 +9,6 @@ import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
-import { coldSolver } from '../ui/testing/page';
 import { BakeSheet } from './bake-sheet';
 import { BesideBakes } from './beside-bakes';
 import { SeriesPart } from './series-part';
@@ -27,7 +26,6 @@ const loaf = (more: Partial<BakeRecord>): BakeRecord =>
 
 describe('work on the log', () => {
   // workers reckon, learn and diagnose for real
-  coldSolver();
   let store: Store;
 
   beforeEach(async () => {

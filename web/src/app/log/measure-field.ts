@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { Shown } from '../ui/shown';
 
 /** A figure that was measured, with its unit; empty means it was not. What cannot be one is said beside it. */
 @Component({
   selector: 'orvin-measure',
+  imports: [Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label>
@@ -11,7 +13,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
         <input
           inputmode="decimal"
           autocomplete="off"
-          [value]="text()"
+          [shown]="text()"
           [attr.aria-invalid]="problem() !== ''"
           (change)="take($any($event.target).value)"
         />

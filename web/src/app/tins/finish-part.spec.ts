@@ -5,7 +5,7 @@ import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { base } from '../ui/testing/muffins';
-import { all, coldSolver, host, press, until } from '../ui/testing/page';
+import { all, host, press, until } from '../ui/testing/page';
 import { FinishPart } from './finish-part';
 
 const round: TinUse['tin'] = {
@@ -20,7 +20,6 @@ const round: TinUse['tin'] = {
 const f: Formula = { ...base, id: 'c', family: 'oil-cake', bake: { ovenC: 175, fan: false }, tins: [{ tin: round, count: 2 }] }; // prettier-ignore
 
 describe('finish and keep', () => {
-  coldSolver();
   let store: Store;
   let fixture: ComponentFixture<FinishPart>;
   beforeEach(async () => {

@@ -4,11 +4,12 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { CakeSection } from './cake-section';
 import { CutPicture } from './cut-picture';
+import { Shown } from '../ui/shown';
 
 /** Frosting, filling, glaze and soak by surface and thickness; into how many pieces it is cut; how it keeps. */
 @Component({
   selector: 'orvin-finish-part',
-  imports: [CakeSection, CutPicture],
+  imports: [CakeSection, CutPicture, Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="label">Finish</p>
@@ -91,7 +92,7 @@ import { CutPicture } from './cut-picture';
             class="field"
             inputmode="numeric"
             autocomplete="off"
-            [value]="pieces()"
+            [shown]="pieces()"
             (change)="setPieces($event)"
             (keydown)="nudge($event)"
             aria-label="Pieces to cut it into"

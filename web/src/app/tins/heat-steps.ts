@@ -13,6 +13,7 @@ import {
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
 import { degrees, readDegrees } from '../ui/words';
+import { Shown } from '../ui/shown';
 
 const COVERS: readonly { readonly id: Cover; readonly words: string; readonly later: string }[] = [
   { id: 'none', words: 'nothing over it', later: 'uncovered' },
@@ -23,6 +24,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
 /** How it goes in: oven hot or not yet, tin cold or hot, covered or not; and what changes of heat and cover follow. */
 @Component({
   selector: 'orvin-heat-steps',
+  imports: [Shown],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -45,7 +47,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
             class="field heat"
             aria-label="What the oven has reached"
             autocomplete="off"
-            [value]="degrees(reached()!)"
+            [shown]="degrees(reached()!)"
             (change)="setReached($event)"
           />
         }
@@ -83,7 +85,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
               type="number"
               min="1"
               max="360"
-              [value]="s.fromMin"
+              [shown]="s.fromMin"
               (change)="setMinute($index, $event)"
             />
             <span>min</span>
@@ -92,7 +94,7 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
             class="field heat"
             [attr.aria-label]="'Heat after ' + s.fromMin + ' minutes'"
             autocomplete="off"
-            [value]="degrees(s.ovenC, true)"
+            [shown]="degrees(s.ovenC, true)"
             (change)="setHeat($index, $event)"
           />
           <select

@@ -30,22 +30,24 @@ import { RackView } from './rack-view';
 import { ScaleBar } from './scale-bar';
 import { SlabCut } from './slab-cut';
 import { SectionMap, type Sectioned } from './section-map';
+import { Shown } from '../ui/shown';
 
 /** Scale, and fit the batter to other tins: how much in each, how full, how high, how long and how hot. */
 @Component({
   selector: 'orvin-tins',
   imports: [
-    FinishPart,
-    RouterLink,
-    TinSection,
-    TinPair,
     BakeChart,
+    FinishPart,
     HeatSteps,
     KitTable,
     RackView,
+    RouterLink,
     ScaleBar,
     SectionMap,
+    Shown,
     SlabCut,
+    TinPair,
+    TinSection,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tins.html',

@@ -4,7 +4,7 @@ import type { Store } from '../../data/store';
 import { closeKitchen, openKitchen } from '../../data/testing/kitchen';
 import { Desk } from '../../desk/desk';
 import { base, lineOf } from '../../ui/testing/muffins';
-import { all, coldSolver, host, press, until } from '../../ui/testing/page';
+import { all, host, press, until } from '../../ui/testing/page';
 import { Proposals } from './proposals';
 import { ProposalsBar } from './proposals-bar';
 
@@ -20,8 +20,6 @@ const off: Formula = {
 };
 
 describe('proposals on the Bench', () => {
-  coldSolver();
-
   let desk: Desk;
   let store: Store;
   let p: Proposals;

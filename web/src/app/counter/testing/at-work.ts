@@ -11,6 +11,15 @@ import { muffinBake } from '../../ui/testing/muffins';
 import { host, until } from '../../ui/testing/page';
 import { Counter } from '../counter';
 
+/** The page's clock that only goes on, in hand: how much further it is than it would be by itself, ms. */
+let ahead = 0;
+function clockInHand(): void {
+  ahead = 0;
+  const real = performance.now.bind(performance);
+  spyOn(performance, 'now').and.callFake(() => real() + ahead);
+}
+const turn = (): Promise<void> => new Promise((r) => setTimeout(r));
+
 /** A counter where some bakes have been begun. */
 export class AtWork {
   private constructor(
@@ -20,6 +29,7 @@ export class AtWork {
   ) {}
 
   static async on(bakes: readonly MadeBake[] = [muffinBake()], providers: Provider[] = []): Promise<AtWork> {
+    clockInHand();
     TestBed.configureTestingModule({
       providers: [
         provideZonelessChangeDetection(),
@@ -75,7 +85,8 @@ export class AtWork {
 
   /** Two touches within a third of a second would be one. */
   breath(): Promise<void> {
-    return new Promise((r) => setTimeout(r, 350));
+    ahead += 350;
+    return turn();
   }
 
   /** All up to a step, as if it had been done so many minutes ago. */
@@ -110,7 +121,9 @@ export class Spoken {
   async rest(grams: number, seconds = 1.8): Promise<void> {
     for (let i = 0; i < seconds * 20; i++) {
       this.weight.set({ grams, stable: true, over: false });
-      await new Promise((r) => setTimeout(r, 50));
+      // what follows from a reading is there before the next
+      await turn();
+      ahead += 50;
     }
   }
 }

@@ -16,10 +16,3 @@ export async function until(fixture: ComponentFixture<unknown>, what: () => bool
   expect(what()).withContext(`${words} ${text}`).toBeTrue();
   await fixture.whenStable();
 }
-
-/** For specs that begin with a worker of their own, whose solver is cold: they get longer. */
-export function coldSolver(): void {
-  const usual = jasmine.DEFAULT_TIMEOUT_INTERVAL;
-  beforeAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = 40_000));
-  afterAll(() => (jasmine.DEFAULT_TIMEOUT_INTERVAL = usual));
-}
