@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test } from './src/test';
-import { gramsField } from './src/steps';
+import { gramsField, stored } from './src/steps';
 
 test.use({ serviceWorkers: 'allow', alone: true });
 const port = Number(process.env['ORVIN_PORT'] ?? 4380) + 1;
@@ -60,6 +60,7 @@ test('starts, edits and restarts with the server gone', async ({ page }) => {
     await powder.press('Enter');
     await expect(powder).toHaveValue('9.1');
     await expect(page.getByRole('heading', { name: /Lift High for/ })).toBeVisible();
+    await stored(page);
 
     // the bake model's worker starts offline too
     await page.goto(`${base}/tins/rye-and-pear-loaf`);

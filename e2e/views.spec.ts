@@ -37,10 +37,13 @@ for (const half of [0, 1])
         await page.setViewportSize({ width, height });
         await page.evaluate(() => scrollTo(0, 0));
         await expect(heading).toBeInViewport();
-        const over = await page.evaluate(
-          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-        );
-        expect(over, `${path} at ${width}`).toBeLessThanOrEqual(0);
+        // drawings take their new width a frame later
+        await expect
+          .poll(
+            () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+            `${path} at ${width}`,
+          )
+          .toBeLessThanOrEqual(0);
       }
       expect(await barriers(page)).toEqual([]);
       await page.keyboard.press('d');

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect } from './test';
+import { expect } from './expect';
 
 /** What is to be done, in the middle of the counter. */
 export const now = (page: Page): Locator => page.locator('section.now');

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect } from './test';
+import { expect } from './expect';
 
 /** Twelve lines and one contradiction: a cup and a half of flour does not weigh 300 g. */
 export const pearLoaf = `Pear and rye loaf
@@ -54,6 +54,10 @@ export async function goTo(page: Page, path: string): Promise<void> {
     dispatchEvent(new PopStateEvent('popstate', { state: null }));
   }, path);
 }
+
+/** What was changed last is on disk once undo can take it back. */
+export const stored = (page: Page): Promise<void> =>
+  expect(page.getByRole('button', { name: /^Undo ./ })).toBeEnabled();
 
 /** Goes to a view by the rail. */
 export async function hang(page: Page, view: string): Promise<void> {

@@ -1,58 +1,58 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  expect as asked,
-  test as base,
-  type BrowserContext,
-  type BrowserType,
-  type CDPSession,
-  type Locator,
-} from '@playwright/test';
+import { test as base, type BrowserContext, type BrowserType } from '@playwright/test';
+import { keep, putBack } from './kept';
+import { sampleKitchen } from './steps';
+
+export { expect } from './expect';
 
 /** A browser with a profile on disk, as a baker has it: what it has read and compiled once it need not again. */
-interface Profile {
-  readonly context: BrowserContext;
-  /** Ends what a journey left: its pages, its storage; what the browser keeps of the application's files stays. */
-  clear(): Promise<void>;
-  close(): Promise<void>;
-}
-
-async function openProfile(chromium: BrowserType): Promise<Profile> {
+async function openProfile(chromium: BrowserType) {
   const dir = mkdtempSync(join(tmpdir(), 'orvin-profile-'));
   const context = await chromium.launchPersistentContext(dir);
-  const first = context.pages()[0] ?? (await context.newPage());
-  let devtools: CDPSession | undefined;
   return {
     context,
-    async clear() {
-      await Promise.all(context.pages().map((p) => (p === first ? p.goto('about:blank') : p.close())));
-      await context.unrouteAll();
-      await context.setOffline(false);
-      await context.clearCookies();
-      devtools ??= await context.newCDPSession(first);
-      await devtools.send('Storage.clearDataForOrigin', {
-        origin: base.info().project.use.baseURL ?? '',
-        storageTypes: 'indexeddb,local_storage,cache_storage,service_workers',
-      });
-    },
-    async close() {
+    async close(): Promise<void> {
       await context.close();
       rmSync(dir, { recursive: true, force: true });
     },
   };
 }
 
+/** A profile in which the sample kitchen is already there, and is there again after each journey. */
+interface Shared {
+  readonly context: BrowserContext;
+  readonly clear: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+async function openShared(chromium: BrowserType): Promise<Shared> {
+  const { context, close } = await openProfile(chromium);
+  const page = await context.newPage();
+  await sampleKitchen(page);
+  await page.close();
+  const beside = context.pages()[0] ?? (await context.newPage());
+  await beside.goto('/health');
+  await keep(beside);
+  const clear = async (): Promise<void> => {
+    await Promise.all(context.pages().map((p) => (p === beside ? null : p.close())));
+    await context.unrouteAll();
+    await context.setOffline(false);
+    await putBack(beside);
+  };
+  return { context, clear, close };
+}
+
 /**
- * The journeys of one worker share a browser profile, emptied after each. `alone` gives a journey a profile of its own:
- * one that sets the clock, asks for a service worker, or is about a first visit.
+ * The journeys of one worker share a browser profile that holds the sample kitchen. `alone` gives a journey a profile of
+ * its own, and an empty one: where it sets the clock, asks for a service worker, or is about a first visit.
  */
-export const test = base.extend<{ alone: boolean }, { profile: () => Promise<Profile> }>({
+export const test = base.extend<{ alone: boolean }, { profile: () => Promise<Shared> }>({
   alone: [false, { option: true }],
   profile: [
     async ({ playwright }, use) => {
-      let open: Promise<Profile> | undefined;
-      await use(() => (open ??= openProfile(playwright.chromium)));
+      let open: Promise<Shared> | undefined;
+      await use(() => (open ??= openShared(playwright.chromium)));
       await (await open)?.close();
     },
     { scope: 'worker' },
@@ -71,21 +71,5 @@ export const test = base.extend<{ alone: boolean }, { profile: () => Promise<Pro
     const page = await context.newPage();
     if (viewport) await page.setViewportSize(viewport);
     await use(page);
-  },
-});
-
-/** As Playwright's own, but looks at every frame; that one draws the whole page's tree for its message at every miss. */
-export const expect = asked.extend({
-  async toBeVisible(locator: Locator, options?: { readonly timeout?: number }) {
-    const state = this.isNot ? 'hidden' : 'visible';
-    const timeout = options?.timeout ?? this.timeout;
-    const there = await locator.waitFor({ state, timeout }).then(
-      () => true,
-      (e: Error) => e.message,
-    );
-    return {
-      pass: there === true ? !this.isNot : this.isNot,
-      message: () => `expected to be ${state}: ${String(locator)}\n${String(there)}`,
-    };
   },
 });

@@ -31,7 +31,7 @@ export class ProbeChart extends PlotHost {
     this.marks();
   }
 
-  protected picture(colour: (name: string) => string, el: HTMLElement): Picture {
+  protected picture(colour: (name: string) => string): Picture {
     const { forecast, expected, doneC } = this.told();
     const readings = this.readings();
     const now = readings.at(-1)?.min ?? 0;
@@ -64,8 +64,6 @@ export class ProbeChart extends PlotHost {
     ];
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 17 };
     const layout: Partial<Layout> = {
-      width: el.clientWidth,
-      height: el.clientHeight,
       margin: { l: 62, r: 12, t: 26, b: 32 },
       paper_bgcolor: 'rgba(0,0,0,0)',
       plot_bgcolor: 'rgba(0,0,0,0)',

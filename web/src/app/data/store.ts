@@ -115,6 +115,13 @@ export class Store {
     shareReplay(1),
   );
 
+  /** Writes that are asked for and not on disk yet. */
+  private waiting = 0;
+  constructor() {
+    // the browser asks before it leaves a page with something on it that is not stored yet
+    addEventListener('beforeunload', (e) => this.waiting > 0 && e.preventDefault());
+  }
+
   private readonly opened = signal<string | null>(null);
   /** Name of the open kitchen's database; null when none is. */
   readonly name = this.opened.asReadonly();
@@ -415,6 +422,7 @@ export class Store {
 
   /** Runs writes one after another, and turns a failed one into words; what is on the screen stays. */
   private guarded(work: (db: KitchenDatabase) => Promise<void>): Promise<boolean> {
+    this.waiting++;
     const done = this.queue.then(async () => {
       try {
         await work(this.database);
@@ -423,6 +431,8 @@ export class Store {
         if (e instanceof Unfit) return false;
         await this.notices.trouble(e);
         return false;
+      } finally {
+        this.waiting--;
       }
     });
     this.queue = done;

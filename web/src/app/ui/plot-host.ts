@@ -60,7 +60,7 @@ export abstract class PlotHost implements OnDestroy {
   /** Reads everything that the picture is made of, so that it is drawn again when that changes. */
   protected abstract shows(): void;
   /** @param colour the page's colour of a name, as `--rim` */
-  protected abstract picture(colour: (name: string) => string, el: HTMLElement): Picture;
+  protected abstract picture(colour: (name: string) => string): Picture;
 
   ngOnDestroy(): void {
     this.gone = true;
@@ -73,7 +73,9 @@ export abstract class PlotHost implements OnDestroy {
     if (this.gone) return;
     const el = this.root().nativeElement;
     const css = getComputedStyle(el);
-    const { data, layout } = this.picture((name) => css.getPropertyValue(name).trim(), el);
-    await plotter.react(el, data, layout, { displayModeBar: false, responsive: false });
+    const { data, layout } = this.picture((name) => css.getPropertyValue(name).trim());
+    // told its size each time: left to itself the library keeps the one it found first
+    const size = { width: el.clientWidth, height: el.clientHeight };
+    await plotter.react(el, data, { ...layout, ...size }, { displayModeBar: false, responsive: false });
   }
 }
