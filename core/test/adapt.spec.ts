@@ -302,7 +302,7 @@ describe('a new formula', () => {
           ]
         : []),
     ]) as [number, string[]][];
-    for (const [n, tastes] of tries) {
+    for (const [n, tastes] of every(2, tries)) {
       const family = families[n];
       if (!family || family.id === 'free') continue;
       const out = await compose({ family: family.id, flavours: tastes });

@@ -355,16 +355,16 @@ describe('changing amounts', () => {
   });
 
   it('says what a little more of a line would do, as a full weighing does', () => {
-    for (const id of demoIds)
-      for (const item of allItems(demo(id))) {
-        const e = effectOf(demo(id), item.id);
+    for (const id of demoIds) {
+      const g = demo(id);
+      const before = assess(g).lift.mmolPer100gBase.typical;
+      for (const item of allItems(g)) {
+        const e = effectOf(g, item.id);
         if (!e) continue;
-        const after = assess(applyChanges(demo(id), [{ itemId: item.id, grams: item.grams + e.grams }]));
-        expect(after.lift.mmolPer100gBase.typical - assess(demo(id)).lift.mmolPer100gBase.typical).toBeCloseTo(
-          e.lift,
-          6,
-        );
+        const after = assess(applyChanges(g, [{ itemId: item.id, grams: item.grams + e.grams }]));
+        expect(after.lift.mmolPer100gBase.typical - before).toBeCloseTo(e.lift, 6);
       }
+    }
     const f = demo('cardamom-yogurt-round');
     const of = (ingredient: string) => effectOf(f, allItems(f).find((i) => i.ingredient === ingredient)?.id ?? '');
     expect(of('butter')?.tender).toBeGreaterThan(0);

@@ -13,6 +13,7 @@ import {
 } from '../src/index.js';
 import { saysItsDangers } from './support/dangers.js';
 import { demo } from './support/make.js';
+import { every } from './support/runs.js';
 
 const had = (x: Proposal[] | Conflict): readonly Proposal[] => (isConflict(x) ? (x.nearest ? [x.nearest] : []) : x);
 const lineOf = (f: Formula, ingredient: string): string =>
@@ -31,7 +32,7 @@ describe('what a change could do to someone', () => {
     expect(await swap('yogurt', 'buttermilk')).toBe('');
     // an allergen is said though a caution of the same name was there before
     expect(await swap('pistachio', 'nuts')).toContain('Brings nuts');
-    for (const preset of presets)
+    for (const preset of every(2, presets))
       for (const p of had(await adapt(f, preset.id))) {
         saysItsDangers(f, p);
         for (const c of preset.cautions) expect(p.cautions).toContain(c);
