@@ -9,8 +9,17 @@ const inKitchen = (): Promise<true> =>
     .start()
     .then(() => true);
 
+/** Enough for a view of one formula; what is in the log may still be on its way. */
+const atFormula = (): Promise<true> =>
+  inject(Kitchens)
+    .seen()
+    .then(() => true);
+
 /** What undo takes back in a view, which begins when the kitchen is open and the component library is there. */
-const undo = (scope: UndoScope) => ({ data: { undo: scope }, canActivate: [inKitchen, withPrime] });
+const undo = (scope: UndoScope) => ({
+  data: { undo: scope },
+  canActivate: [scope === 'formula' ? atFormula : inKitchen, withPrime],
+});
 
 /** The views, in the order of the work. Each loads when it is first needed. */
 export const routes: Routes = [

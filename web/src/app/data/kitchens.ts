@@ -56,9 +56,17 @@ export class Kitchens {
   readonly current = signal<KitchenEntry | null>(null);
   readonly all = signal<readonly KitchenEntry[]>([]);
 
+  private shownFirst = (): void => undefined;
+  private readonly first = new Promise<void>((done) => (this.shownFirst = done));
+
   /** Opens the kitchen used last, once; on the very first start, the sample kitchen. */
   start(): Promise<void> {
     return (this.begun ??= this.open());
+  }
+
+  /** Resolves when there is a kitchen to be seen, which at a first start is before all of it is on disk. */
+  seen(): Promise<void> {
+    return Promise.race([this.first, this.start()]);
   }
 
   private async open(): Promise<void> {
@@ -176,6 +184,7 @@ export class Kitchens {
     const filling = fillKitchen(db, file, now, beside);
     // whatever is read from now on waits for what is being written
     this.store.take(db, { kitchen: file.kitchen, working: workingOf(file, now), bakes });
+    this.shownFirst();
     await filling.finally(() => this.store.seeded());
   }
 

@@ -182,6 +182,11 @@ export class Store {
     this.seed = null;
   }
 
+  /** A formula as it stands; one that is being written as it will be read. */
+  async formula(id: string): Promise<WorkingRecord | undefined> {
+    return this.seed?.working.find((w) => w.id === id) ?? this.database.working.get(id);
+  }
+
   formula$(id: string): Observable<WorkingRecord | undefined> {
     return this.live((db) => db.working.get(id));
   }

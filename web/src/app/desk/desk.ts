@@ -116,7 +116,7 @@ export class Desk {
     this.local.set(null);
     this.seen = 0;
     this.id$.next(id);
-    const record = await this.store.database.working.get(id);
+    const record = await this.store.formula(id);
     // another may have been taken in hand meanwhile
     if (this.id$.value !== id) return;
     this.missing.set(record === undefined);

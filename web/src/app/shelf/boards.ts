@@ -1,4 +1,5 @@
 import { Injectable, inject, signal, type Signal } from '@angular/core';
+import { Router } from '@angular/router';
 import type { Formula, Kitchen, TinFit } from '@orvin/core';
 import { assess, defaultKitchen, fitTins, same } from '@orvin/core/first';
 import type { WorkingRecord } from '../data/records';
@@ -18,6 +19,8 @@ interface Kept {
 
 /** How long weighing may take at a stretch, ms: the page stays free for a press between two. */
 const STRETCH_MS = 12;
+/** How long it rests while another view is on its way, ms. */
+const AWAY_MS = 50;
 
 /**
  * Weighs up the formulas on the shelf, a few at a time after the boards are drawn, and again only those that changed.
@@ -25,6 +28,7 @@ const STRETCH_MS = 12;
 @Injectable({ providedIn: 'root' })
 export class Boards {
   private readonly store = inject(Store);
+  private readonly router = inject(Router);
   private readonly kept = new Map<string, Kept>();
   private readonly shown = signal<ReadonlyMap<string, Weighed>>(new Map());
   readonly weighed: Signal<ReadonlyMap<string, Weighed>> = this.shown.asReadonly();
@@ -48,13 +52,24 @@ export class Boards {
       if (known?.revision === w.revision && known.kitchen === this.kitchen) continue;
       if (performance.now() > until) {
         if (until > 0) this.show(records);
-        await new Promise((rest) => setTimeout(rest));
+        do await new Promise((rest) => setTimeout(rest, this.leaving() ? AWAY_MS : 0));
+        while (turn === this.turn && this.leaving());
         if (turn !== this.turn) return;
         until = performance.now() + STRETCH_MS;
       }
       this.kept.set(w.id, { revision: w.revision, kitchen: this.kitchen, weighed: weighUp(w.formula, this.kitchen) });
     }
     this.show(records);
+  }
+
+  /** Nobody looks at the boards any more: what is not weighed up yet is left. */
+  leave(): void {
+    this.turn++;
+  }
+
+  /** A press has been made that leads elsewhere, and goes first. */
+  private leaving(): boolean {
+    return this.router.currentNavigation() !== null;
   }
 
   private show(records: readonly WorkingRecord[]): void {

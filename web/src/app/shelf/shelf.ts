@@ -63,8 +63,9 @@ export class Shelf {
 
   constructor() {
     const boards = inject(Boards);
-    effect(() => {
+    effect((done) => {
       const [records, kitchen] = [this.onBoards(), this.kitchen()];
+      done(() => boards.leave());
       untracked(() => void boards.weigh(records, kitchen));
     });
   }

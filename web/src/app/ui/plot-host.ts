@@ -22,6 +22,18 @@ async function loadPlotter(nonce: string | null): Promise<Plotter> {
   return (await import('plotly.js-cartesian-dist-min')).default as unknown as Plotter;
 }
 
+/** So long the words of a view stand alone before the chart library, new to the page, takes it for most of a second, ms. */
+const WORDS_FIRST_MS = 600;
+let plotter: Promise<Plotter> | null = null;
+const theirPlotter = (nonce: string | null): Promise<Plotter> =>
+  (plotter ??= new Promise((done) => setTimeout(done, WORDS_FIRST_MS))
+    .then(() => loadPlotter(nonce))
+    .catch((e: unknown) => {
+      // one that could not be had is asked for again by the next chart
+      plotter = null;
+      throw e;
+    }));
+
 /** A temperature in °C as the kitchen's dial has it, to a tenth. */
 export const shownC = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
 
@@ -68,7 +80,7 @@ export abstract class PlotHost implements OnDestroy {
   }
 
   private async draw(): Promise<void> {
-    this.plotter ??= loadPlotter(this.nonce);
+    this.plotter ??= theirPlotter(this.nonce);
     const plotter = await this.plotter;
     if (this.gone) return;
     const el = this.root().nativeElement;
