@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 import { browserPath, chromiumArgs } from './src/browser.mjs';
 
-/** Parts of the journeys that run beside one another have servers of their own. */
+/** Another may be asked for where that one is taken. */
 const port = Number(process.env['ORVIN_PORT'] ?? 4380);
 
 /** The journeys drive the built application on its real server in an installed Chromium. */
