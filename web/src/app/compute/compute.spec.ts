@@ -51,4 +51,22 @@ describe('the compute pool', () => {
     compute.makeWorker = real;
     expect((await firstValueFrom(compute.run('d', 'predict', input, defaultKitchen))).ok).toBeTrue();
   });
+
+  it('ends its workers when it goes, whatever they are at, and hires none after', async () => {
+    const compute = TestBed.inject(Compute);
+    const ended = spyOn(Worker.prototype, 'terminate').and.callThrough();
+    const hired = spyOn(compute, 'makeWorker').and.callThrough();
+    const told: unknown[] = [];
+    for (const channel of ['one', 'two'])
+      compute.run(channel, 'predict', input, defaultKitchen).subscribe({ next: (o) => told.push(o) });
+    const many = hired.calls.count();
+    expect(many).toBeGreaterThan(0);
+    TestBed.resetTestingModule();
+    await new Promise((r) => setTimeout(r, 50));
+    expect(ended).toHaveBeenCalledTimes(many);
+    compute.warm();
+    compute.run('three', 'predict', input, defaultKitchen).subscribe({ next: (o) => told.push(o) });
+    expect(hired.calls.count()).toBe(many);
+    expect(told).toEqual([]);
+  });
 });

@@ -1,3 +1,4 @@
+import type { OnDestroy } from '@angular/core';
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import { Observable } from 'rxjs';
 
@@ -32,12 +33,13 @@ export const LATER = 'later:';
  * that runs is not listened to any more. A worker that crashes is replaced and its job tried once more; a second crash
  * becomes a value to show. Unsubscribing cancels.
  */
-export abstract class Pool<J extends JobsOf<J>> {
+export abstract class Pool<J extends JobsOf<J>> implements OnDestroy {
   /** How many workers there are at most. */
   abstract readonly size: number;
   private readonly hands: Hand[] = [];
   private waiting: Task[] = [];
   private nextId = 1;
+  private ended = false;
   private readonly latest = new Map<string, number>();
   /** Made a property so that a test can put a worker that crashes in its place. */
   abstract makeWorker: () => Worker;
@@ -91,11 +93,21 @@ export abstract class Pool<J extends JobsOf<J>> {
 
   /** Has a worker stand ready, so that the first job need not wait for its script. */
   warm(): void {
-    if (this.hands.length === 0) this.hire();
+    if (this.hands.length === 0 && !this.ended) this.hire();
+  }
+
+  /** Ends its workers, whatever they are doing; who waits for one is told nothing more. */
+  ngOnDestroy(): void {
+    this.ended = true;
+    this.waiting = [];
+    for (const hand of [...this.hands]) {
+      this.dismiss(hand);
+      hand.fail?.('ended');
+    }
   }
 
   private pump(): void {
-    while (this.waiting.length > 0) {
+    while (this.waiting.length > 0 && !this.ended) {
       const hand = this.hands.find((h) => !h.busy) ?? (this.hands.length < this.size ? this.hire() : null);
       if (!hand) return;
       // what somebody looks at comes before what is worked out for later
@@ -139,6 +151,7 @@ export abstract class Pool<J extends JobsOf<J>> {
         }),
       ]);
     } catch {
+      if (this.ended) return;
       this.dismiss(hand);
       if (task.tries < 2 && !task.cancelled && this.latest.get(task.channel) === task.id) this.waiting.unshift(task);
       else task.give({ ok: false, words: 'The calculation failed twice. Change something to try again, or reload.' });
