@@ -1,4 +1,4 @@
-import type { OnDestroy } from '@angular/core';
+import { Injectable, type OnDestroy } from '@angular/core';
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import { Observable } from 'rxjs';
 
@@ -33,6 +33,7 @@ export const LATER = 'later:';
  * that runs is not listened to any more. A worker that crashes is replaced and its job tried once more; a second crash
  * becomes a value to show. Unsubscribing cancels.
  */
+@Injectable()
 export abstract class Pool<J extends JobsOf<J>> implements OnDestroy {
   /** How many workers there are at most. */
   abstract readonly size: number;
