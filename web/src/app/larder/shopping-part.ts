@@ -28,8 +28,12 @@ export class ShoppingPart {
   private readonly stored = toSignal(this.store.live((db) => db.meta.get('shopping')));
   private readonly dayDoc = toSignal(this.store.live((db) => db.meta.get('day')));
 
-  /** What this tab is writing: the next press may come before the database has told of the last. */
-  private readonly writing = signal<List | null>(null);
+  /** What this tab wrote last, until the database has told of it: the next press may come before that. */
+  private readonly written = signal<{ readonly list: List; readonly revision: number } | null>(null);
+  private readonly writing = computed(() => {
+    const w = this.written();
+    return w !== null && (this.stored()?.revision ?? 0) < w.revision ? w.list : null;
+  });
   protected readonly list = computed<List>(
     () => this.writing() ?? { ...EMPTY, ...(this.stored()?.value as Partial<List> | undefined) },
   );
@@ -67,9 +71,10 @@ export class ShoppingPart {
 
   private async change(label: string, next: List): Promise<void> {
     const base = this.writing() ?? this.stored()?.value ?? null;
-    this.writing.set(next);
+    this.written.set({ list: next, revision: Infinity });
     await this.store.commit('kitchen', label, 'meta', 'shopping', base, next);
-    if (this.writing() === next) this.writing.set(null);
+    const revision = (await this.store.database.meta.get('shopping'))?.revision ?? 0;
+    if (this.written()?.list === next) this.written.set({ list: next, revision });
   }
   protected add(ids: readonly string[]): void {
     if (ids.length === 0) return;
