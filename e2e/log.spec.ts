@@ -260,7 +260,7 @@ test('shopping is what the bakes take less what is there; the stock follows the 
     await page.getByRole('button', { name: /^Buttermilk/ }).click();
     return page.getByLabel('in stock').inputValue();
   };
-  expect(await butter()).toBe('500 g');
+  await expect.poll(butter).toBe('500 g');
   await goTo(page, '/log/rye-and-pear-loaf');
   await expect(page.getByText(/min foretold/)).toBeVisible();
   await page.getByLabel('Minutes in the oven').fill('62');
