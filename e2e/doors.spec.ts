@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { chromium, type Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { browserPath, chromiumArgs } from './src/browser.mjs';
-import { complaints, goTo, gramsField, hang, larder, paste, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, hang, larder, paste, sampleKitchen, stored } from './src/steps';
 
 /** A server of its own, until it says that it is there. */
 async function served(...more: string[]): Promise<ChildProcess> {
@@ -196,6 +196,19 @@ test('undo on the proof sheet takes back answers there and nothing else', async 
 
 test.describe('without a kitchen before', () => {
   test.use({ alone: true });
+
+  test('a formula pressed before the kitchen is stored opens, and what is changed in it stays', async ({ page }) => {
+    const wrong = complaints(page);
+    await page.goto('/shelf');
+    await page.getByRole('link', { name: /Rye and pear loaf/ }).click();
+    await gramsField(page, 'Rye flour').fill('123');
+    await gramsField(page, 'Rye flour').press('Enter');
+    await stored(page);
+    await page.reload();
+    await expect(gramsField(page, 'Rye flour')).toHaveValue('123');
+    await expect(page.locator('.rail .kitchen')).toHaveText('Hollin Lane');
+    expect(wrong).toEqual([]);
+  });
 
   test('a first start reckons nothing: what the sample’s log taught comes with it', async ({ page }) => {
     await sampleKitchen(page);

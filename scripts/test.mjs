@@ -63,6 +63,7 @@ async function check({ name, command, args, read = whole, cwd = root, env = {} }
         .slice(-160)
         .join('\n'),
     );
+  return bad === 0;
 }
 
 const node = (...args) => ({ command: process.execPath, args });
@@ -90,19 +91,31 @@ const journeys = {
   ...npx('playwright', 'test', `--workers=${LANES}`),
   read: playwright,
   cwd: `${root}e2e`,
+  after: ['application, built'],
 };
+
+/** How each check ended: true when all of it passed; null while it has not. */
+const ended = new Map(checks.map((c) => [c.name, null]));
+
+/** Makes a check, unless one that has to come before it failed: that is said, and counts as a failure. */
+async function made(c) {
+  const without = (c.after ?? []).find((name) => !ended.get(name));
+  if (without === undefined) return check(c);
+  failed++;
+  console.log(`FAIL ${c.name}: not run, since "${without}" failed`);
+  return false;
+}
 
 /** One lane a processor: each takes the next check whose turn it can be. */
 async function lanes(many) {
   const waiting = [...checks];
-  const ended = new Map(checks.map((c) => [c.name, null]));
   const running = new Set();
-  const ready = (c) => (c.after ?? []).every((name) => ended.get(name));
+  const ready = (c) => (c.after ?? []).every((name) => ended.get(name) !== null);
   while (waiting.length > 0 || running.size > 0) {
     for (let i = waiting.findIndex(ready); i >= 0 && running.size < many; i = waiting.findIndex(ready)) {
       const [c] = waiting.splice(i, 1);
-      const run = check(c).then(() => {
-        ended.set(c.name, true);
+      const run = made(c).then((ok) => {
+        ended.set(c.name, ok);
         running.delete(run);
       });
       running.add(run);
@@ -112,7 +125,7 @@ async function lanes(many) {
   }
 }
 await lanes(LANES);
-await check(journeys);
+await made(journeys);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -6,6 +6,7 @@ interface Held {
   readonly stores: readonly { readonly name: string; readonly rows: readonly unknown[]; readonly keys: readonly IDBValidKey[] | null }[]; // prettier-ignore
 }
 interface Keeping {
+  done?: <T>(r: IDBRequest<T>) => Promise<T>;
   kept?: { readonly databases: readonly Held[]; readonly words: readonly (readonly [string, string])[] };
 }
 
@@ -29,18 +30,15 @@ export const keep = (beside: Page): Promise<void> =>
       databases.push({ name, stores });
       db.close();
     }
-    (window as Keeping).kept = { databases, words: Object.entries(localStorage) };
+    Object.assign(window, { done, kept: { databases, words: Object.entries(localStorage) } } satisfies Keeping);
   });
 
 /** Makes what the origin has stored what it was when it was kept; databases that came since go. */
 export const putBack = (beside: Page): Promise<void> =>
   beside.evaluate(async () => {
-    const done = <T>(r: IDBRequest<T>): Promise<T> =>
-      new Promise((yes, no) => {
-        r.onsuccess = () => yes(r.result);
-        r.onerror = () => no(new Error(String(r.error)));
-      });
-    const { databases = [], words = [] } = (window as Keeping).kept ?? {};
+    const { done, kept } = window as Keeping;
+    if (!done || !kept) throw new Error('nothing was kept');
+    const { databases, words } = kept;
     localStorage.clear();
     for (const [key, value] of words) localStorage.setItem(key, value);
     for (const { name = '' } of await indexedDB.databases())

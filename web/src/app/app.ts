@@ -90,7 +90,9 @@ export class App {
     const arrivals = this.router.events.pipe(filter((e) => e instanceof NavigationEnd));
     arrivals.pipe(first()).subscribe(() => void ahead.gather(aheadOf(this.router.config)));
     // where something can be changed, the checks must be there before it is stored
-    arrivals.pipe(first((e) => !e.urlAfterRedirects.startsWith('/shelf'))).subscribe(() => void formats());
+    arrivals
+      .pipe(first((e) => !e.urlAfterRedirects.startsWith('/shelf')))
+      .subscribe(() => void formats().catch(() => undefined));
     this.notices.rescue = {
       label: 'export the kitchen',
       run: () => void import('./data/backup').then(({ Backup }) => injector.get(Backup).exportKitchen()),

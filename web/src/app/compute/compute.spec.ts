@@ -62,7 +62,6 @@ describe('the compute pool', () => {
     const many = hired.calls.count();
     expect(many).toBeGreaterThan(0);
     TestBed.resetTestingModule();
-    await new Promise((r) => setTimeout(r, 50));
     expect(ended).toHaveBeenCalledTimes(many);
     compute.warm();
     compute.run('three', 'predict', input, defaultKitchen).subscribe({ next: (o) => told.push(o) });

@@ -36,6 +36,23 @@ describe('the store', () => {
 
   const now = async (): Promise<Formula | undefined> => (await store.database.working.get('oat'))?.formula;
 
+  it('has the browser ask before a page is left with something that is not on disk yet', async () => {
+    const asks = (): boolean => {
+      const leaving = new Event('beforeunload', { cancelable: true });
+      // the runner takes one that it hears for a reload
+      const { onbeforeunload } = window;
+      window.onbeforeunload = null;
+      dispatchEvent(leaving);
+      window.onbeforeunload = onbeforeunload;
+      return leaving.defaultPrevented;
+    };
+    expect(asks()).toBeFalse();
+    const writing = store.commit('oat', 'more flour', 'working', 'oat', doc(base), doc(set(base, 0, 320)));
+    expect(asks()).toBeTrue();
+    await writing;
+    expect(asks()).toBeFalse();
+  });
+
   it('undoes and redoes step by step, also after it was closed and opened again', async () => {
     const one = set(base, 0, 310);
     const two = set(one, 2, 75);

@@ -1,4 +1,4 @@
-import { Injectable, inject, signal } from '@angular/core';
+import { DestroyRef, Injectable, inject, signal } from '@angular/core';
 import type { BakeRecord, Formula, Kitchen, Series } from '@orvin/core';
 import { merge3, same } from '@orvin/core/first';
 import { liveQuery } from 'dexie';
@@ -20,6 +20,7 @@ import type {
   WorkingRecord,
 } from './records';
 import { shortId } from './ids';
+import { once } from './once';
 
 const MAX_COMMANDS = 300;
 
@@ -50,11 +51,8 @@ function body(table: TableName, record: unknown): unknown {
   return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
 }
 
-// eslint-disable-next-line @typescript-eslint/consistent-type-imports -- the type of a module that is loaded late
-let loaded: Promise<typeof import('@orvin/core/format')> | null = null;
 /** The checks of the open formats; loaded once, soon after the start, so that no write has to wait for them. */
-// eslint-disable-next-line @typescript-eslint/consistent-type-imports -- the module itself, loaded when first needed
-export const formats = (): Promise<typeof import('@orvin/core/format')> => (loaded ??= import('@orvin/core/format'));
+export const formats = once(() => import('@orvin/core/format'));
 
 /** The tables whose records change by commands. */
 const undoable = (db: KitchenDatabase) => [db.working, db.bakes, db.meta, db.versions, db.series, db.commands];
@@ -117,14 +115,16 @@ export class Store {
 
   /** Writes that are asked for and not on disk yet. */
   private waiting = 0;
-  constructor() {
-    // the browser asks before it leaves a page with something on it that is not stored yet
-    addEventListener('beforeunload', (e) => this.waiting > 0 && e.preventDefault());
-  }
-
   private readonly opened = signal<string | null>(null);
   /** Name of the open kitchen's database; null when none is. */
   readonly name = this.opened.asReadonly();
+
+  constructor() {
+    // the browser asks before it leaves a page with something on it that is not stored yet
+    const ask = (e: Event): void => void (this.waiting > 0 && e.preventDefault());
+    addEventListener('beforeunload', ask);
+    inject(DestroyRef).onDestroy(() => removeEventListener('beforeunload', ask));
+  }
 
   get database(): KitchenDatabase {
     const db = this.open$.value;

@@ -15,7 +15,8 @@ import {
 import { DateTime } from 'luxon';
 import { combineLatest, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
-import type { MetaRecord, WorkingRecord } from '../data/records';
+import { MetaDoc } from '../data/meta-doc';
+import type { WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Bakery, place, statedOf } from './bakery';
 import { Desk } from './desk';
@@ -53,16 +54,7 @@ export class DayBook {
   private readonly makings = inject(Makings);
   private readonly learning = inject(Learning);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly told = toSignal(this.store.live(async (db) => ({ db: db.name, record: await db.meta.get('day') })));
-  /** What was read after this tab's own last change; the database may tell of it later. */
-  private readonly read = signal<{ readonly db: string; readonly record: MetaRecord | undefined } | null>(null);
-  /** What this tab is writing. */
-  private readonly writing = signal<DayDoc | null>(null);
-  private readonly stored = computed(() => {
-    const [a, b] = [this.told(), this.read()];
-    const newer = b && a && b.db === a.db && (b.record?.revision ?? 0) > (a.record?.revision ?? 0);
-    return newer ? b.record : a?.record;
-  });
+  private readonly stored = new MetaDoc<DayDoc>(this.store, 'day', 'day');
   readonly now = signal(Date.now());
   /** What is being dragged: pins that count until they are let go. */
   readonly trial = signal<Readonly<Record<string, Pin>> | null>(null);
@@ -74,7 +66,7 @@ export class DayBook {
     const doc = {
       ...EMPTY,
       people: this.desk.kitchen().people ?? 1,
-      ...((this.writing() ?? this.stored()?.value) as Partial<DayDoc>),
+      ...this.stored.value(),
     };
     return doc.serve && this.instant(doc.serve) < this.now() - OVER_MS ? { ...EMPTY, people: doc.people } : doc;
   });
@@ -193,16 +185,8 @@ export class DayBook {
     return DateTime.fromMillis(ms, { zone: this.zone() });
   }
 
-  async change(label: string, next: Partial<DayDoc>): Promise<void> {
-    // one change may follow another before the database has told of it
-    const base = this.writing() ?? this.stored()?.value ?? null;
-    const after: DayDoc = { ...this.doc(), ...next };
-    this.writing.set(after);
-    await this.store.commit('day', label, 'meta', 'day', base, after);
-    if (this.writing() !== after) return;
-    const db = this.store.database;
-    this.read.set({ db: db.name, record: await db.meta.get('day') });
-    if (this.writing() === after) this.writing.set(null);
+  change(label: string, next: Partial<DayDoc>): Promise<void> {
+    return this.stored.change(label, { ...this.doc(), ...next });
   }
 
   async serve(at: number | null): Promise<void> {

@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { money, sections, shopping, type ShoppingLine } from '@orvin/core';
+import { MetaDoc } from '../data/meta-doc';
 import { Store } from '../data/store';
 import type { WorkingRecord } from '../data/records';
 import { Desk } from '../desk/desk';
@@ -25,18 +26,10 @@ export class ShoppingPart {
   private readonly desk = inject(Desk);
   private readonly pantry = inject(Pantry);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly stored = toSignal(this.store.live((db) => db.meta.get('shopping')));
+  private readonly doc = new MetaDoc<List>(this.store, 'shopping', 'kitchen');
   private readonly dayDoc = toSignal(this.store.live((db) => db.meta.get('day')));
 
-  /** What this tab wrote last, until the database has told of it: the next press may come before that. */
-  private readonly written = signal<{ readonly list: List; readonly revision: number } | null>(null);
-  private readonly writing = computed(() => {
-    const w = this.written();
-    return w !== null && (this.stored()?.revision ?? 0) < w.revision ? w.list : null;
-  });
-  protected readonly list = computed<List>(
-    () => this.writing() ?? { ...EMPTY, ...(this.stored()?.value as Partial<List> | undefined) },
-  );
+  protected readonly list = computed<List>(() => ({ ...EMPTY, ...this.doc.value() }));
   protected readonly bakes = computed(() =>
     this.list().bakes.flatMap((b) => {
       const w = this.working().find((x) => x.id === b.id);
@@ -69,12 +62,8 @@ export class ShoppingPart {
     return l.takenBy.map((t) => (l.takenBy.length > 1 ? `${t.title} ${this.grams(t.grams)}` : t.title)).join(', ');
   }
 
-  private async change(label: string, next: List): Promise<void> {
-    const base = this.writing() ?? this.stored()?.value ?? null;
-    this.written.set({ list: next, revision: Infinity });
-    await this.store.commit('kitchen', label, 'meta', 'shopping', base, next);
-    const revision = (await this.store.database.meta.get('shopping'))?.revision ?? 0;
-    if (this.written()?.list === next) this.written.set({ list: next, revision });
+  private change(label: string, next: List): Promise<void> {
+    return this.doc.change(label, next);
   }
   protected add(ids: readonly string[]): void {
     if (ids.length === 0) return;

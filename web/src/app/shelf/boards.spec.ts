@@ -53,17 +53,31 @@ describe('the boards on the Shelf', () => {
   });
 
   it('rests while another view is on its way, goes on after it, and leaves it once nobody looks', async () => {
-    away.set({});
-    const weighing = boards.weigh(several, defaultKitchen);
-    await new Promise((r) => setTimeout(r, 120));
-    expect(said()).toEqual([]);
-    away.set(null);
-    await weighing;
-    expect(said()).toEqual(['a', 'b', 'c']);
-    away.set({});
-    const again = boards.weigh([...several, record('d')], defaultKitchen);
-    boards.leave();
-    await again;
-    expect(said()).toEqual(['a', 'b', 'c']);
+    jasmine.clock().install();
+    const [many, turns] = [20, 4];
+    const later = async (): Promise<void> => {
+      for (let i = 0; i < many; i++) {
+        jasmine.clock().tick(50);
+        for (let t = 0; t < turns; t++) await Promise.resolve();
+      }
+    };
+    try {
+      away.set({});
+      const weighing = boards.weigh(several, defaultKitchen);
+      await later();
+      expect(said()).toEqual([]);
+      away.set(null);
+      await later();
+      await weighing;
+      expect(said()).toEqual(['a', 'b', 'c']);
+      away.set({});
+      const again = boards.weigh([...several, record('d')], defaultKitchen);
+      boards.leave();
+      await later();
+      await again;
+      expect(said()).toEqual(['a', 'b', 'c']);
+    } finally {
+      jasmine.clock().uninstall();
+    }
   });
 });

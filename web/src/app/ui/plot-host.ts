@@ -2,6 +2,7 @@ import type { ElementRef, OnDestroy } from '@angular/core';
 import { CSP_NONCE, Directive, effect, inject, input, viewChild } from '@angular/core';
 import { toFahrenheit } from '@orvin/core';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
+import { once } from '../data/once';
 import { Theme } from './theme';
 import { ovenScale } from './words';
 
@@ -24,15 +25,10 @@ async function loadPlotter(nonce: string | null): Promise<Plotter> {
 
 /** So long the words of a view stand alone before the chart library, new to the page, takes it for most of a second, ms. */
 const WORDS_FIRST_MS = 600;
-let plotter: Promise<Plotter> | null = null;
-const theirPlotter = (nonce: string | null): Promise<Plotter> =>
-  (plotter ??= new Promise((done) => setTimeout(done, WORDS_FIRST_MS))
-    .then(() => loadPlotter(nonce))
-    .catch((e: unknown) => {
-      // one that could not be had is asked for again by the next chart
-      plotter = null;
-      throw e;
-    }));
+const theirPlotter = once(async (nonce: string | null) => {
+  await new Promise((done) => setTimeout(done, WORDS_FIRST_MS));
+  return loadPlotter(nonce);
+});
 
 /** A temperature in °C as the kitchen's dial has it, to a tenth. */
 export const shownC = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
@@ -52,7 +48,7 @@ export abstract class PlotHost implements OnDestroy {
   private readonly root = viewChild.required<ElementRef<HTMLElement>>('plot');
   private readonly nonce = inject(CSP_NONCE, { optional: true });
   private readonly theme = inject(Theme);
-  private plotter: Promise<Plotter> | null = null;
+  private drawn: Plotter | null = null;
   private gone = false;
   private readonly watch = new ResizeObserver(() => void this.draw());
 
@@ -76,13 +72,14 @@ export abstract class PlotHost implements OnDestroy {
 
   ngOnDestroy(): void {
     this.gone = true;
-    void this.plotter?.then((p) => p.purge(this.root().nativeElement));
+    this.drawn?.purge(this.root().nativeElement);
   }
 
   private async draw(): Promise<void> {
-    this.plotter ??= theirPlotter(this.nonce);
-    const plotter = await this.plotter;
-    if (this.gone) return;
+    // one that cannot be had is asked for again when the chart is drawn again; its words stand without it
+    const plotter = await theirPlotter(this.nonce).catch(() => null);
+    if (this.gone || !plotter) return;
+    this.drawn = plotter;
     const el = this.root().nativeElement;
     const css = getComputedStyle(el);
     const { data, layout } = this.picture((name) => css.getPropertyValue(name).trim());
