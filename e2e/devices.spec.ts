@@ -97,10 +97,11 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await goTo(page, '/log');
   const said: string[] = [];
-  for (const i of [0, 1]) {
-    await bakeLines(page).nth(i).click();
-    await expect(page.getByRole('region', { name: 'Measured' })).toContainText('was foretold');
-    said.push((await page.getByRole('region', { name: 'Measured' }).textContent()) ?? '');
+  for (const title of ['Cheese and thyme scones', 'Parsnip and ginger muffins']) {
+    await bakeLines(page).filter({ hasText: title }).first().click();
+    const measured = page.getByRole('article', { name: title }).getByRole('region', { name: 'Measured' });
+    await expect(measured).toContainText('was foretold');
+    said.push((await measured.textContent()) ?? '');
   }
   expect(said.join('\n')).toMatch(/simulated: scale.*clock; teaches nothing/);
   expect(said.join('\n')).toMatch(/probe: \d+ °C after \d+ min/);
