@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from './src/test';
 import { nodeTrouble } from '../scripts/lib/node-version.mjs';
-import { browserPath } from './src/browser.mjs';
+import { withPlaces } from '../scripts/lib/packages.mjs';
+import { browserPath, lightPath } from './src/browser.mjs';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
 
@@ -68,7 +69,44 @@ test('the browser that is named is taken, and otherwise one that is on the path'
     writeFileSync(mine, '#!/bin/sh\n', { mode: 0o755 });
     expect(browserPath({ PATH: folder }, 'plan9')).toBe(mine);
     expect(browserPath({ PATH: '/nowhere' }, 'plan9')).toBeNull();
+    // the one without windows goes by its own name, and is nobody's browser
+    expect(lightPath({ PATH: folder })).toBeNull();
+    const light = join(folder, 'chromium-headless-shell');
+    writeFileSync(light, '#!/bin/sh\n', { mode: 0o755 });
+    expect(lightPath({ PATH: folder })).toBe(light);
+    expect(browserPath({ PATH: folder }, 'plan9')).toBe(mine);
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
+});
+
+test('a lock file is told the place of each version, and of nothing that comes from elsewhere', () => {
+  const lock = {
+    packages: {
+      '': { name: 'pantry' },
+      core: { version: '1.0.0' },
+      'node_modules/@pantry/core': { resolved: 'core', link: true },
+      'node_modules/flour': { version: '2.1.0', integrity: 'sha512-f' },
+      'node_modules/flour/node_modules/@mill/rye': { version: '3.0.0-rc.1' },
+      'node_modules/spelt': { name: 'flour', version: '2.0.9' },
+      'node_modules/own': { version: '1.0.0', resolved: 'file:own.tgz' },
+    },
+  };
+  const { packages } = JSON.parse(withPlaces(JSON.stringify(lock), 'https://shop.test/npm/\n')) as typeof lock;
+  expect(packages).toEqual({
+    ...lock.packages,
+    'node_modules/flour': {
+      ...lock.packages['node_modules/flour'],
+      resolved: 'https://shop.test/npm/flour/-/flour-2.1.0.tgz',
+    },
+    'node_modules/flour/node_modules/@mill/rye': {
+      version: '3.0.0-rc.1',
+      resolved: 'https://shop.test/npm/@mill/rye/-/rye-3.0.0-rc.1.tgz',
+    },
+    'node_modules/spelt': {
+      name: 'flour',
+      version: '2.0.9',
+      resolved: 'https://shop.test/npm/flour/-/flour-2.0.9.tgz',
+    },
+  });
 });

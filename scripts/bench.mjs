@@ -4,12 +4,14 @@ import { gzipSync } from 'node:zlib';
 import { browserPath, chromiumArgs } from '../e2e/src/browser.mjs';
 import { firstVisits } from './lib/first-visit.mjs';
 import { longLog } from './lib/long-log.mjs';
-import { ensureBrowser, ensureBuilt, root, run } from './lib/ready.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/ready.mjs';
+import { root, run } from './lib/run.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
 import { serve } from './lib/serve.mjs';
 
 await ensureBuilt();
-ensureBrowser();
+await ensureBrowser();
 // `--browser` leaves the core out
 if (!process.argv.includes('--browser')) run(process.execPath, ['--import', 'tsx', 'core/bench/bench.ts']);
 

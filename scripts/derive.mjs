@@ -1,9 +1,10 @@
 // Writes what is kept with the sources though it follows from them: the published schemas, and what the sample kitchen's
 // log teaches. Tests hold both to what they follow from.
 import { spawnSync } from 'node:child_process';
-import { ensureInstalled, root } from './lib/ready.mjs';
+import { ensureInstalled } from './lib/packages.mjs';
+import { root } from './lib/run.mjs';
 
-ensureInstalled();
+await ensureInstalled();
 const program = `
   import { writeFileSync } from 'node:fs';
   import { taught } from './core/test/support/sample.ts';

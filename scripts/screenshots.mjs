@@ -1,12 +1,13 @@
 // Remakes docs/screenshots from the demo kitchen at a fixed time.
 import { browserPath, chromiumArgs } from '../e2e/src/browser.mjs';
-import { ensureBrowser, ensureBuilt } from './lib/ready.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/ready.mjs';
 import { serve } from './lib/serve.mjs';
 
 const out = process.argv.find((a) => a.startsWith('--out='))?.slice(6) ?? 'docs/screenshots';
 const only = process.argv.find((a) => a.startsWith('--only='))?.slice(7);
 await ensureBuilt();
-ensureBrowser();
+await ensureBrowser();
 const { chromium } = await import('@playwright/test');
 const { base, stop } = await serve(4391);
 

@@ -1,11 +1,13 @@
 // Sets everything up and runs every check; ends with `N passed, N failed`.
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
-import { ensureBrowser, ensureInstalled, root } from './lib/ready.mjs';
+import { ensureLightBrowser } from './lib/browser.mjs';
+import { ensureInstalled } from './lib/packages.mjs';
+import { root } from './lib/run.mjs';
 import { bundleSample } from './lib/sample.mjs';
 
-ensureInstalled();
-process.env['CHROME_BIN'] = ensureBrowser();
+const [browser] = await Promise.all([ensureLightBrowser(), ensureInstalled()]);
+process.env['CHROME_BIN'] = browser;
 process.env['NG_CLI_ANALYTICS'] = 'false';
 bundleSample();
 

@@ -1,9 +1,10 @@
 // Runs the long studies and keeps their result in docs/science/validation.md.
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { ensureInstalled, root, run } from './lib/ready.mjs';
+import { ensureInstalled } from './lib/packages.mjs';
+import { root, run } from './lib/run.mjs';
 
-ensureInstalled();
+await ensureInstalled();
 // the core's specs at their full length, of which the gate tries a part
 const specs = run('npm', ['run', '-s', 'test', '-w', 'core'], { env: { ...process.env, ORVIN_FULL: '1' } });
 if (specs !== 0) process.exit(1);

@@ -36,6 +36,18 @@ export function browserPath(env = process.env, platform = process.platform) {
   return [...places, ...onPath].find(runs) ?? null;
 }
 
+/**
+ * Chromium without its windows, where it is installed; null where it is not.
+ *
+ * @param {Record<string, string | undefined>} env
+ * @returns {string | null}
+ */
+export const lightPath = (env = process.env) =>
+  (env['PATH'] ?? '')
+    .split(delimiter)
+    .map((dir) => join(dir, 'chromium-headless-shell'))
+    .find(runs) ?? null;
+
 /** Runs as root in a box without a graphics card and without a network. */
 export const chromiumArgs = [
   '--no-sandbox',

@@ -1,8 +1,6 @@
 // The sample kitchen's files in one, as the application loads it.
 import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
-
-const root = fileURLToPath(new URL('../../', import.meta.url));
+import { root } from './run.mjs';
 
 const json = (path) => JSON.parse(readFileSync(`${root}demo/${path}`, 'utf8'));
 

@@ -13,6 +13,8 @@ const crashing = (): Worker =>
   new Worker(URL.createObjectURL(new Blob(['throw new Error("flour in the works")'], { type: 'text/javascript' })));
 
 describe('the compute pool', () => {
+  beforeEach(() => TestBed.configureTestingModule({ providers: [Compute] }));
+
   it('gives in a worker what the core gives on the page', async () => {
     const out = await firstValueFrom(TestBed.inject(Compute).run('a', 'predict', input, defaultKitchen));
     const calibration = calibrationFor(placeOf(input, defaultKitchen), null, defaultKitchen);

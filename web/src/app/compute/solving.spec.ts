@@ -12,6 +12,8 @@ const off: Formula = readRecipe(
 const yogurt = allItems(off).find((i) => i.ingredient === 'yogurt')?.id ?? '';
 
 describe('the solving worker', () => {
+  beforeEach(() => TestBed.configureTestingModule({ providers: [Solving] }));
+
   const value = <T>(o: Outcome<T>): T => {
     if (!o.ok) throw new Error(o.words);
     return o.value;
