@@ -1,12 +1,8 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, goTo, gramsField, sampleKitchen } from './src/steps';
+import { complaints, gramsField, sampleBench } from './src/steps';
 
-async function bench(page: Page, id: string): Promise<void> {
-  await goTo(page, `/bench/${id}`);
-  await expect(page.locator('orvin-row').first()).toBeVisible();
-}
 /** Pulls something by so many pixels from its middle. */
 async function pull(page: Page, what: Locator, dx: number, dy = 0): Promise<void> {
   const box = await what.boundingBox();
@@ -25,8 +21,7 @@ const undo = async (page: Page): Promise<void> => {
 
 test('every drawing is a handle: pulled, it changes its line, and one undo takes it back', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await bench(page, 'cardamom-yogurt-round');
+  await sampleBench(page, 'cardamom-yogurt-round');
   const lift = page.locator('.big');
   for (const [name, line, dx, from] of [
     ['Baking soda, soda', 'Baking soda', 40, '1.3'],
@@ -62,8 +57,7 @@ test('every drawing is a handle: pulled, it changes its line, and one undo takes
 test('by keys alone: a segment, a pull, the water, the point and the minutes can be reached and stepped', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await bench(page, 'rye-and-pear-loaf');
+  await sampleBench(page, 'rye-and-pear-loaf');
   for (const [name, line] of [
     ['Buttermilk, acid', 'Buttermilk'],
     ['Neutral oil, pull', 'Neutral oil'],
@@ -103,8 +97,7 @@ test('by keys alone: a segment, a pull, the water, the point and the minutes can
 });
 
 test('locked lines, a held total and a typed total stay true over a reload and undo', async ({ page }) => {
-  await sampleKitchen(page);
-  await bench(page, 'cheese-and-thyme-scones');
+  await sampleBench(page, 'cheese-and-thyme-scones');
   await page.locator('orvin-row', { hasText: 'Egg' }).hover();
   await page.getByRole('button', { name: 'Lock Egg', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Undo lock Egg' })).toBeEnabled();
@@ -133,8 +126,7 @@ test('locked lines, a held total and a typed total stay true over a reload and u
 
 test('each figure explains itself on one press, with an equation and where it comes from', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await bench(page, 'buckwheat-cocoa-squares');
+  await sampleBench(page, 'buckwheat-cocoa-squares');
   const asks = page.locator('section[aria-label="Instruments"]').locator('button.why, button.line, button.trait');
   const many = await asks.count();
   expect(many).toBeGreaterThan(12);
@@ -171,8 +163,7 @@ test('each figure explains itself on one press, with an equation and where it co
 test('what changed is seen for a moment, a line says what a little more of it would do, shares can be parts', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await bench(page, 'parsnip-and-ginger-muffins');
+  await sampleBench(page, 'parsnip-and-ginger-muffins');
   await gramsField(page, 'Baking powder').fill('4');
   await gramsField(page, 'Baking powder').press('Enter');
   await expect(page.locator('orvin-lift .ghost')).toHaveCount(1);
@@ -190,8 +181,7 @@ test('two versions and two formulas side by side, with the difference in words; 
   page,
 }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await bench(page, 'oat-and-rhubarb-muffins');
+  await sampleBench(page, 'oat-and-rhubarb-muffins');
   await page.getByRole('button', { name: 'try it' }).click();
   expect(await barriers(page)).toEqual([]);
   await page.getByRole('button', { name: 'keep it' }).click();

@@ -124,8 +124,7 @@ test('the night the clocks change: the plan counts hours that pass, the days aft
 }) => {
   // in the kitchen's zone clocks go from 01:00 to 02:00 on 29 March 2026
   await page.clock.install({ time: new Date('2026-03-28T21:00:00Z') });
-  await sampleKitchen(page);
-  await goTo(page, '/day/malt-and-fig-tea-loaf');
+  await sampleKitchen(page, '/day/malt-and-fig-tea-loaf');
   const serve = async (hour: string): Promise<void> => {
     await page.getByRole('textbox', { name: 'Serve at' }).fill(`tomorrow ${hour}`);
     await page.getByRole('textbox', { name: 'Serve at' }).press('Tab');

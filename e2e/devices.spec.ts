@@ -25,8 +25,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
       .toBe(true);
   };
   await page.clock.install();
-  await sampleKitchen(page);
-  await goTo(page, '/day/cheese-and-thyme-scones');
+  await sampleKitchen(page, '/day/cheese-and-thyme-scones');
   await page.getByRole('combobox', { name: 'Bake something else too' }).click();
   await page.getByRole('option', { name: 'Parsnip and ginger muffins' }).click();
   await expect(page.locator('.who a')).toHaveCount(2);
@@ -117,8 +116,7 @@ test('without the server that has the devices the counter goes by hand, and take
     if (gone) void socket.close();
     else socket.connectToServer();
   });
-  await sampleKitchen(page);
-  await goTo(page, '/counter/spelt-stout-gingerbread');
+  await sampleKitchen(page, '/counter/spelt-stout-gingerbread');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: 'scale, probe' }).click();
   await page.getByRole('button', { name: 'try the simulated scale and probe' }).click();

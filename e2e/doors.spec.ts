@@ -176,8 +176,7 @@ test('a spoiled kitchen comes in but for what does not fit, which is named; ever
 });
 
 test('undo on the proof sheet takes back answers there and nothing else', async ({ page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/rye-and-pear-loaf');
+  await sampleKitchen(page, '/bench/rye-and-pear-loaf');
   const rye = gramsField(page, 'Rye flour');
   await rye.fill('130');
   await rye.press('Enter');
@@ -211,8 +210,7 @@ test.describe('without a kitchen before', () => {
   });
 
   test('a first start reckons nothing: what the sample’s log taught comes with it', async ({ page }) => {
-    await sampleKitchen(page);
-    await goTo(page, '/log?part=taught');
+    await sampleKitchen(page, '/log?part=taught');
     await expect(page.getByText(/min is far off/).first()).toBeVisible();
     const jobs = await page.evaluate(() => performance.getEntriesByType('measure').map((m) => m.name));
     expect(jobs).toContain('orvin learn');

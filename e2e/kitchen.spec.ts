@@ -9,8 +9,7 @@ test.describe('with the clock in hand', () => {
   test('at the counter everything to press is large enough for a floury knuckle', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.clock.install();
-    await sampleKitchen(page);
-    await goTo(page, '/counter/rye-and-pear-loaf');
+    await sampleKitchen(page, '/counter/rye-and-pear-loaf');
     await page.getByRole('button', { name: 'Begin' }).click();
     const presses = page.locator('.run button');
     const least = (): Promise<number> =>
@@ -53,8 +52,7 @@ test('the larder changes what every figure is worked out for, and undo takes it 
 });
 
 test('another cup shows amounts anew and leaves every gram as it was', async ({ page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/cardamom-yogurt-round');
+  await sampleKitchen(page, '/bench/cardamom-yogurt-round');
   const row = page.locator('orvin-row', { hasText: 'Plain flour' });
   await expect(row.locator('.measured')).toHaveText('2 cups');
   await larder(page, 'Kit and measures');
@@ -79,8 +77,7 @@ test('a formula taken off the shelf can be put back, and one that is gone says s
 
 test('one formula travels as a file and comes back the same', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await goTo(page, '/bench/buckwheat-cocoa-squares');
+  await sampleKitchen(page, '/bench/buckwheat-cocoa-squares');
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'save as file' }).click();
   const saved = await waiting;
@@ -99,8 +96,7 @@ test.describe('at a time of its own', () => {
 
   test('the day: counted back from the time that was typed, however it was typed', async ({ page }) => {
     await page.clock.setFixedTime(new Date('2026-10-03T06:00:00Z'));
-    await sampleKitchen(page);
-    await goTo(page, '/day/cheese-and-thyme-scones');
+    await sampleKitchen(page, '/day/cheese-and-thyme-scones');
     const serve = page.getByLabel('Serve at');
     const type = async (text: string): Promise<void> => {
       await serve.fill(text);
@@ -136,8 +132,7 @@ test.describe('at a time of its own', () => {
 test('lines: one added in words goes where it is mixed, a doubtful one asks, one taken out comes back', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/cardamom-yogurt-round');
+  await sampleKitchen(page, '/bench/cardamom-yogurt-round');
   const line = page.getByLabel('Another line');
   await line.fill('1 tsp ground cinnamon');
   await line.press('Enter');

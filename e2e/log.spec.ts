@@ -28,8 +28,7 @@ const camera = async (page: Page): Promise<Buffer> => {
 
 test('a bad bake is logged, its cause named, the advice baked, and the better bake speaks for it', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await goTo(page, '/log/malt-and-fig-tea-loaf');
+  await sampleKitchen(page, '/log/malt-and-fig-tea-loaf');
   await expect(page.getByText(/\d+–\d+ min foretold, likely \d+/)).toBeVisible();
   const likely = Number(/likely (\d+)/.exec((await page.getByRole('region', { name: 'Log a bake' }).textContent()) ?? '')?.[1]); // prettier-ignore
   await page.getByLabel('Minutes in the oven').fill(String(Math.round(likely * 0.8)));
@@ -74,8 +73,7 @@ test('the timeline: found by words, left out, put right, taken away and put back
   page,
 }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await goTo(page, '/log');
+  await sampleKitchen(page, '/log');
   const count = page.locator('.count');
   await expect(count).toHaveText('24');
   await page.getByLabel('Find a bake').fill('muffins soapy');
@@ -129,8 +127,7 @@ test('the timeline: found by words, left out, put right, taken away and put back
 });
 
 test('what it taught is drawn, can be learned anew, and every view foretells by it', async ({ page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/log?part=taught');
+  await sampleKitchen(page, '/log?part=taught');
   await expect(page.getByRole('heading', { name: /Runs about \d+ °C hot/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'What it was worth' })).toContainText('before learning');
   const told = async (): Promise<string> => {
@@ -165,8 +162,7 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
   page,
 }, info) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await goTo(page, '/log?bake=demo-7');
+  await sampleKitchen(page, '/log?bake=demo-7');
   const photo = await camera(page);
   await sheet(page)
     .locator('input[type=file]')
@@ -209,8 +205,7 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
 
 test('a series of small batches is planned, tasted blind, and says what it can', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await goTo(page, '/log/parsnip-and-ginger-muffins?part=series');
+  await sampleKitchen(page, '/log/parsnip-and-ginger-muffins?part=series');
   await page.getByRole('button', { name: /plan 2 batches/ }).click();
   await expect(page.getByRole('alert')).toContainText('Choose the ingredient');
   await page.getByLabel('Ingredient').selectOption({ label: 'Light brown sugar' });
@@ -274,8 +269,7 @@ test('shopping is what the bakes take less what is there; the stock follows the 
 });
 
 test('a label lists what is in it, what may be, and leaves the law to the place', async ({ page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/parsnip-and-ginger-muffins');
+  await sampleKitchen(page, '/bench/parsnip-and-ginger-muffins');
   await page.getByRole('link', { name: /kcal each/ }).click();
   const label = page.getByRole('region', { name: 'Label for a stall' });
   await expect(label).toContainText('Contains: egg, gluten, milk, wheat.');

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, goTo, gramsField, larder, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, larder, sampleBench, sampleKitchen } from './src/steps';
 
 async function bench(page: Page, id: string): Promise<void> {
   await goTo(page, `/bench/${id}`);
@@ -12,8 +12,7 @@ const offer = (page: Page) => page.locator('.offer');
 
 test('a faulty formula is put right by keys alone, kept with its reasons, and gone back from', async ({ page }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await bench(page, 'oat-and-rhubarb-muffins');
+  await sampleBench(page, 'oat-and-rhubarb-muffins');
   const soda = gramsField(page, 'Baking soda');
   await expect(soda).toHaveValue('7.6');
   await page.keyboard.press('a');
@@ -58,8 +57,7 @@ test('butter gives way to oil with what follows from it, line by line, and two t
   context,
 }) => {
   const wrong = complaints(page);
-  await sampleKitchen(page);
-  await bench(page, 'cardamom-yogurt-round');
+  await sampleBench(page, 'cardamom-yogurt-round');
   await page.locator('orvin-row', { hasText: 'Butter' }).hover();
   await page.getByRole('button', { name: 'Limit or replace Butter, unsalted' }).click();
   const oil = page.locator('.swap', { hasText: 'Neutral oil' });
@@ -89,8 +87,7 @@ test('butter gives way to oil with what follows from it, line by line, and two t
 });
 
 test('asks join, presets and limits are kept to, and what cannot be had is said', async ({ page }) => {
-  await sampleKitchen(page);
-  await bench(page, 'cardamom-yogurt-round');
+  await sampleBench(page, 'cardamom-yogurt-round');
   await page.keyboard.press('a');
   await expect(page.getByText('It is in balance as it is.')).toBeVisible();
   await page.getByRole('button', { name: 'without egg' }).click();
@@ -147,8 +144,7 @@ test('a new formula takes shape from wishes, and is put on the Shelf with its me
 });
 
 test('only a worker may compile: its script says so, and no page does', async ({ page, request }) => {
-  await sampleKitchen(page);
-  await bench(page, 'cardamom-yogurt-round');
+  await sampleBench(page, 'cardamom-yogurt-round');
   const worker = page.waitForEvent('worker', { predicate: (w) => /worker-/.test(w.url()) });
   await page.keyboard.press('a');
   const script = (await worker).url();
@@ -158,8 +154,7 @@ test('only a worker may compile: its script says so, and no page does', async ({
 });
 
 test('by keys alone: a line is replaced, the choice flicked through, a wish made and taken back', async ({ page }) => {
-  await sampleKitchen(page);
-  await bench(page, 'rye-and-pear-loaf');
+  await sampleBench(page, 'rye-and-pear-loaf');
   await page.getByRole('slider', { name: 'Egg', exact: true }).focus();
   await page.keyboard.press('r');
   const limit = page.getByLabel('Of it there is to be');
@@ -192,8 +187,7 @@ test('by keys alone: a line is replaced, the choice flicked through, a wish made
 });
 
 test('what a family forbids is said, with what stands in the way and the nearest that can be had', async ({ page }) => {
-  await sampleKitchen(page);
-  await bench(page, 'lime-and-coconut-tray-cake');
+  await sampleBench(page, 'lime-and-coconut-tray-cake');
   await page.keyboard.press('a');
   await expect(offer(page)).toContainText('water left low');
   await page.getByRole('button', { name: 'ask for something else' }).click();
@@ -212,8 +206,7 @@ test('what a family forbids is said, with what stands in the way and the nearest
 });
 
 test('versions with their names, notes and reasons travel in the kitchen’s file', async ({ page }) => {
-  await sampleKitchen(page);
-  await bench(page, 'oat-and-rhubarb-muffins');
+  await sampleBench(page, 'oat-and-rhubarb-muffins');
   await page.keyboard.press('a');
   await expect(offer(page)).toBeVisible();
   await page.getByRole('button', { name: 'keep it' }).click();

@@ -98,8 +98,7 @@ test('every bad thing that can be pasted or opened gets words, and nothing is lo
 test('amounts: typed in any unit, by arrow keys and by pulling the bar; nonsense is refused in words', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/cardamom-yogurt-round');
+  await sampleKitchen(page, '/bench/cardamom-yogurt-round');
   const butter = gramsField(page, 'Butter, unsalted');
   await butter.fill('1 stick');
   await butter.press('Enter');
@@ -137,8 +136,7 @@ test('amounts: typed in any unit, by arrow keys and by pulling the bar; nonsense
 });
 
 test('two tabs: an edit in one is in the other, and neither loses what the other did', async ({ context, page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/bench/rye-and-pear-loaf');
+  await sampleKitchen(page, '/bench/rye-and-pear-loaf');
   const other = await context.newPage();
   await other.goto('/bench/rye-and-pear-loaf');
   const set = async (p: typeof page, name: string, to: string): Promise<void> => {
@@ -197,8 +195,7 @@ test('keys: the views, the sheet, the finder, and why a figure is what it is', a
 test('tins: one named in words, an impossible one refused, the formula rewritten for it and brought back', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/tins/cardamom-yogurt-round');
+  await sampleKitchen(page, '/tins/cardamom-yogurt-round');
   const other = page.getByLabel('Another tin');
   await other.fill('3 cm round');
   await other.press('Enter');
@@ -219,8 +216,7 @@ test('tins: one named in words, an impossible one refused, the formula rewritten
 test('tins: two kinds in one oven share the batter, the kit is converted, and the section can be scrubbed', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/tins/cardamom-yogurt-round');
+  await sampleKitchen(page, '/tins/cardamom-yogurt-round');
   await expect(page.locator('p.minutes')).toBeVisible();
   // the range that samples give comes with the section of the bake
   const slider = page.getByRole('slider', { name: 'Minute of the bake' });
@@ -267,8 +263,7 @@ test('tins: two kinds in one oven share the batter, the kit is converted, and th
 test('tins: into an oven not hot yet, under foil later; the time follows, is kept, and is taken back', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/tins/rye-and-pear-loaf');
+  await sampleKitchen(page, '/tins/rye-and-pear-loaf');
   const hot = await likelyMinutes(page);
   await page.getByRole('button', { name: 'change', exact: true }).click();
   await page.getByLabel('The oven when it goes in').selectOption('warming');
@@ -298,8 +293,7 @@ test('tins: into an oven not hot yet, under foil later; the time follows, is kep
 });
 
 test('tins: a slab is cut anew, and so many pieces of a weight are made', async ({ page }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/tins/cheese-and-thyme-scones');
+  await sampleKitchen(page, '/tins/cheese-and-thyme-scones');
   await expect(page.getByText(/8 of \d+ g as it is/)).toBeVisible();
   await page.getByLabel('Shape of the pieces').selectOption('squares');
   await page.getByLabel('Size in cm').fill('5');
@@ -323,8 +317,7 @@ test('tins: a slab is cut anew, and so many pieces of a weight are made', async 
 test('tins: the formula is scaled to what there is, refused what cannot be, and rounded to the kitchen', async ({
   page,
 }) => {
-  await sampleKitchen(page);
-  await goTo(page, '/tins/rye-and-pear-loaf');
+  await sampleKitchen(page, '/tins/rye-and-pear-loaf');
   const bar = page.getByRole('region', { name: 'Scale' });
   await bar.getByLabel('scale by').selectOption('item');
   await bar.getByLabel('the ingredient there is little of').selectOption({ index: 1 });

@@ -33,11 +33,18 @@ export function complaints(page: Page): string[] {
   return list;
 }
 
-export async function sampleKitchen(page: Page): Promise<void> {
-  await page.goto('/shelf');
-  await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+/** Opens the sample kitchen at an address of its own, and waits until all of it is stored. */
+export async function sampleKitchen(page: Page, path = '/shelf'): Promise<void> {
+  await page.goto(path);
+  if (path === '/shelf') await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
   // it is shown while it is being written; the rail names it once it is there
   await expect(page.locator('.rail .kitchen')).toHaveText('Hollin Lane');
+}
+
+/** The same, at a formula's Bench. */
+export async function sampleBench(page: Page, id: string): Promise<void> {
+  await sampleKitchen(page, `/bench/${id}`);
+  await expect(page.locator('orvin-row').first()).toBeVisible();
 }
 
 export async function emptyKitchen(page: Page): Promise<void> {
