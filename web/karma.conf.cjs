@@ -4,6 +4,10 @@ const flags = [
   '--disable-dev-shm-usage',
   '--disable-extensions',
   '--mute-audio',
+  // nobody looks at it, and it is not to go slower for that
+  '--disable-background-timer-throttling',
+  '--disable-backgrounding-occluded-windows',
+  '--disable-renderer-backgrounding',
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',

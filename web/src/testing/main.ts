@@ -1,18 +1,11 @@
-import { Injectable, NgModule } from '@angular/core';
+import { NgModule } from '@angular/core';
 import { getTestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { Compute } from '../app/compute/compute';
 import { Solving } from '../app/compute/solving';
 
-/** Does not end with a spec's injector. */
-@Injectable()
-class KeptCompute extends Compute {
-  override ngOnDestroy(): void {}
-}
-@Injectable()
-class KeptSolving extends Solving {
-  override ngOnDestroy(): void {}
-}
+/** Cannot be ended, so that it outlives the injector of a spec. */
+const kept = (pool: object): object => Object.assign(pool, { ngOnDestroy: undefined });
 
 /**
  * What every spec starts from. The workers are the same for all specs, since a cold solver costs each a second or more; a
@@ -20,8 +13,8 @@ class KeptSolving extends Solving {
  */
 @NgModule({
   providers: [
-    { provide: Compute, useValue: new KeptCompute() },
-    { provide: Solving, useValue: new KeptSolving() },
+    { provide: Compute, useValue: kept(new Compute()) },
+    { provide: Solving, useValue: kept(new Solving()) },
   ],
 })
 class Kept {}
