@@ -73,12 +73,12 @@ const npx = (...args) => ({ command: 'npx', args });
 const npm = (...args) => ({ command: 'npm', args: ['run', '-s', ...args] });
 /** As many checks at a time as there are processors. */
 const LANES = Math.max(1, Math.min(4, availableParallelism()));
-/** Every check, the long ones first; `after` names what has to have ended before. */
+/** Every check, the long ones first, and of those what waits most; `after` names what has to have ended before. */
 const checks = [
+  { name: 'web', ...npx('ng', 'test'), read: karma },
   { name: 'types, and the core as a package', ...npm('types') },
   { name: 'core', ...npm('test', '-w', 'core'), read: jasmine },
   { name: 'application, built', ...node('scripts/build.mjs'), after: ['types, and the core as a package'] },
-  { name: 'web', ...npx('ng', 'test'), read: karma, after: ['application, built'] },
   { name: 'formatting', ...npx('prettier', '--check', '.') },
   { name: 'lint', ...npx('eslint', '.') },
   { name: 'arrows between packages', ...npm('arrows') },

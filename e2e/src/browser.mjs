@@ -37,16 +37,13 @@ export function browserPath(env = process.env, platform = process.platform) {
 }
 
 /**
- * Chromium without its windows, where it is installed; null where it is not.
+ * Chromium without its windows, where Debian puts it, or null. The program itself: the script on the path, when it is
+ * ended, leaves it running.
  *
- * @param {Record<string, string | undefined>} env
+ * @param {string} place
  * @returns {string | null}
  */
-export const lightPath = (env = process.env) =>
-  (env['PATH'] ?? '')
-    .split(delimiter)
-    .map((dir) => join(dir, 'chromium-headless-shell'))
-    .find(runs) ?? null;
+export const lightPath = (place = '/usr/lib/chromium/chromium-headless-shell') => (runs(place) ? place : null);
 
 /** Runs as root in a box without a graphics card and without a network. */
 export const chromiumArgs = [
