@@ -77,8 +77,19 @@ export class BakeChart extends PlotHost {
       text: string,
       ink: string,
       anchor: 'left' | 'right' | 'center' = 'left',
-    ): object => ({ x, y, text, showarrow: false, xanchor: anchor, yanchor: 'bottom', font: { ...font, color: ink } });
-    const crust = at(b.curve, 0.3);
+    ): object => ({
+      x,
+      y,
+      text,
+      showarrow: false,
+      xanchor: anchor,
+      yanchor: 'bottom',
+      font: { ...font, color: ink },
+      align: 'left',
+    });
+    // the top is named where it is clear of the words on doneness
+    const clear = b.doneC + 16;
+    const crust = b.curve.find((p, i) => i >= 0.3 * b.curve.length && p.crustC > clear) ?? at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
     const topY = shownC(Math.max(120, ...b.curve.map((p) => p.crustC)) + 14);
     const marks = b.plan.filter((m) => ['turn', 'first look', 'tent', 'change'].includes(m.kind));
@@ -148,7 +159,8 @@ export class BakeChart extends PlotHost {
         note(min(crust.s), shownC(crust.crustC + 2), 'top', colour('--heat'), 'right'),
         note(min(middle.s), shownC(middle.centreC + 2), 'middle', colour('--rim'), 'right'),
         note(end * 0.004, shownC(b.doneC + 0.5), `done at ${degrees(b.doneC)}`, colour('--ink-2')),
-        note(b.minutes.likely, shownC(3), ` likely ${Math.round(b.minutes.likely)} min`, colour('--heat')),
+        // in two lines, since little room is left beside it on a phone
+        note(b.minutes.likely, shownC(3), ` likely<br> ${Math.round(b.minutes.likely)} min`, colour('--heat')),
         ...marks.map((m, i) =>
           note(
             m.atMin,
