@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { allItems, asMeasured, effectOf, ingredientFor } from '@orvin/core';
+import { allItems, asMeasured, effectOf, ingredientFor, money } from '@orvin/core';
 import { Desk } from '../desk/desk';
 import { scaleG } from '../ui/figures';
 
@@ -51,7 +51,8 @@ export class EffectLine {
     const name = ingredient.name.replace(/,.*/, '').toLowerCase();
     const spoon = ingredient.role === 'leavener' || ingredient.role === 'salt';
     const amount = spoon ? asMeasured(e.grams, ingredient, this.desk.kitchen().measures) : `${scaleG(e.grams)} g`;
-    const currency = this.desk.kitchen().locale.currency;
+    // of the whole batch, since the line is of it too; what a piece costs stands beside
+    const cost = (x: number): string => `${x > 0 ? '+' : '−'}${money(Math.abs(x), this.desk.kitchen())}`;
     return {
       head: `${amount} more ${name}:`,
       parts: [
@@ -60,7 +61,7 @@ export class EffectLine {
         ...(Math.abs(e.leftSodaG) >= 0.005 ? [{ name: 'soda left', value: `${signed(e.leftSodaG, 2)} g` }] : []),
         ...(Math.abs(e.water) >= 0.05 ? [{ name: 'water', value: signed(e.water) }] : []),
         ...(Math.abs(e.standMin) >= 1 ? [{ name: 'waits', value: `${signed(e.standMin, 0)} min` }] : []),
-        ...(e.cost === null || Math.abs(e.cost) < 0.005 ? [] : [{ name: currency, value: signed(e.cost, 2) }]),
+        ...(e.cost === null || Math.abs(e.cost) < 0.005 ? [] : [{ name: 'batch', value: cost(e.cost) }]),
       ],
     };
   });

@@ -168,12 +168,18 @@ export class SectionPicture {
         .join(''),
     })),
   );
+  /** Whether a temperature written around a place, in the picture's units, stays off the tin. */
+  private roomAt([x, y]: readonly [number, number]): boolean {
+    const floor = this.height() - MARGIN.floor;
+    const [wall] = this.spot(-this.halfAt()((floor - y) / this.scale()), 0);
+    return x > wall + 22 && y < floor - 9;
+  }
   /** Each isotherm is named once, where it crosses a line from the middle to the upper left, if there is room. */
   protected readonly labels = computed(() => {
     const out: { c: number; x: number; y: number; words: string }[] = [];
     for (const c of STEPS) {
       const all = contour(this.section(), this.now().frame, this.shape(), c);
-      const seen = all.map(([a]) => this.place(a[0], a[1])).filter(([x]) => x > 26 && x < W / 2 - 14);
+      const seen = all.map(([a]) => this.place(a[0], a[1])).filter((at) => at[0] < W / 2 - 14 && this.roomAt(at));
       const best = seen.sort((a, b) => Math.abs(a[0] - W * 0.3) - Math.abs(b[0] - W * 0.3))[0];
       if (
         best &&
