@@ -12,9 +12,10 @@ async function fromDebian(name) {
   await ran('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], env);
 }
 
+/** What CHROME_BIN names; null when it names nothing. */
 function named() {
-  const path = process.env['CHROME_BIN'];
-  if (!path || existsSync(path)) return path;
+  const path = process.env['CHROME_BIN'] || null;
+  if (path === null || existsSync(path)) return path;
   console.error(`CHROME_BIN names ${path}, which is not there. Set it to a browser's program, or unset it.`);
   process.exit(1);
 }

@@ -39,15 +39,20 @@ async function install() {
     writeFileSync(LOCK, plain);
     process.exit(130);
   };
-  process.once('SIGINT', stopped);
+  const signals = ['SIGINT', 'SIGTERM'];
+  for (const s of signals) process.once(s, stopped);
   try {
     const registry = execFileSync('npm', ['config', 'get', 'registry'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }); // prettier-ignore
     writeFileSync(LOCK, withPlaces(plain, registry));
-    if ((await ran('npm', args)) === 0) return;
+    if ((await ran('npm', args)) === 0) {
+      // an npm that does not know that setting, or has nothing to write
+      if (readFileSync(LOCK, 'utf8').includes(registry.trim())) writeFileSync(LOCK, plain);
+      return;
+    }
   } catch {
     // asked the long way
   } finally {
-    process.off('SIGINT', stopped);
+    for (const s of signals) process.off(s, stopped);
   }
   writeFileSync(LOCK, plain);
   await must('npm', args, 'Installing packages');

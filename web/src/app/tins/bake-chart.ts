@@ -87,7 +87,7 @@ export class BakeChart extends PlotHost {
       font: { ...font, color: ink },
       align: 'left',
     });
-    // the top is named where it is clear of the words on doneness
+    // the top is named where it is clear of the words on doneness: a line of them is as high as 16 °C
     const clear = b.doneC + 16;
     const crust = b.curve.find((p, i) => i >= 0.3 * b.curve.length && p.crustC > clear) ?? at(b.curve, 0.3);
     const middle = at(b.curve, 0.5);
