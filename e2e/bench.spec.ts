@@ -169,7 +169,7 @@ test('what changed is seen for a moment, a line says what a little more of it wo
   await expect(page.locator('orvin-lift .ghost')).toHaveCount(1);
   await expect(page.locator('orvin-lift .ghost')).toHaveCount(0);
   await page.locator('orvin-row', { hasText: 'Neutral oil' }).hover();
-  await expect(page.locator('orvin-effect-line')).toContainText(/10 g more neutral oil:.*tenderness \+/);
+  await expect(page.locator('orvin-effect-line')).toContainText(/10 g more neutral oil:.*tenderness \+.*batch \+€\d/);
   const flour = page.locator('orvin-row', { hasText: 'Plain flour' }).locator('.pct');
   const percent = await flour.innerText();
   await page.getByRole('button', { name: /^Shares as parts/ }).click();

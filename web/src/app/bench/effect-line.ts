@@ -52,7 +52,8 @@ export class EffectLine {
     const spoon = ingredient.role === 'leavener' || ingredient.role === 'salt';
     const amount = spoon ? asMeasured(e.grams, ingredient, this.desk.kitchen().measures) : `${scaleG(e.grams)} g`;
     // of the whole batch, since the line is of it too; what a piece costs stands beside
-    const cost = (x: number): string => `${x > 0 ? '+' : '−'}${money(Math.abs(x), this.desk.kitchen())}`;
+    const worth = (x: number): string => money(Math.abs(x), this.desk.kitchen());
+    const cost = e.cost === null || worth(e.cost) === worth(0) ? null : `${e.cost > 0 ? '+' : '−'}${worth(e.cost)}`;
     return {
       head: `${amount} more ${name}:`,
       parts: [
@@ -61,7 +62,7 @@ export class EffectLine {
         ...(Math.abs(e.leftSodaG) >= 0.005 ? [{ name: 'soda left', value: `${signed(e.leftSodaG, 2)} g` }] : []),
         ...(Math.abs(e.water) >= 0.05 ? [{ name: 'water', value: signed(e.water) }] : []),
         ...(Math.abs(e.standMin) >= 1 ? [{ name: 'waits', value: `${signed(e.standMin, 0)} min` }] : []),
-        ...(e.cost === null || Math.abs(e.cost) < 0.005 ? [] : [{ name: 'batch', value: cost(e.cost) }]),
+        ...(cost === null ? [] : [{ name: 'batch', value: cost }]),
       ],
     };
   });
