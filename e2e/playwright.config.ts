@@ -1,15 +1,24 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { browserPath, chromiumArgs } from './src/browser.mjs';
 
 /** Another may be asked for where that one is taken. */
 const port = Number(process.env['ORVIN_PORT'] ?? 4380);
 
+/** As many at a time as there are processors. */
+const busy = Math.max(1, Math.min(4, availableParallelism()));
+/** Journeys that mostly wait, for the devices' own clock or until everything is kept for offline: beside the others. */
+const waiting = ['devices.spec.ts', 'offline.spec.ts'];
+
 /** The journeys drive the built application on its real server in an installed Chromium. */
 export default defineConfig({
   testDir: '.',
-  testMatch: '*.spec.ts',
+  projects: [
+    { name: 'waiting', testMatch: waiting, workers: 1 },
+    { name: 'busy', testMatch: '*.spec.ts', testIgnore: waiting, workers: busy },
+  ],
   fullyParallel: true,
-  workers: 2,
+  workers: busy + 1,
   preserveOutput: 'failures-only',
   forbidOnly: true,
   retries: 0,

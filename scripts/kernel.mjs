@@ -2,7 +2,6 @@
 // With --check it writes nothing and fails when the bytes that are there are not what the source makes.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { format, resolveConfig } from 'prettier';
 import asc from 'assemblyscript/asc';
 
 const root = fileURLToPath(new URL('../', import.meta.url));
@@ -13,11 +12,9 @@ if (error) {
   console.error(String(stderr));
   throw error;
 }
-const text = await format(
-  `/** Made by \`npm run kernel\` from core/kernel: its WebAssembly, in base 64. */
-export const kernelBytes = '${Buffer.from(binary).toString('base64')}';\n`,
-  { ...(await resolveConfig(to)), parser: 'typescript' },
-);
+const text = `/** Made by \`npm run kernel\` from core/kernel: its WebAssembly, in base 64. */
+export const kernelBytes =
+  '${Buffer.from(binary).toString('base64')}';\n`;
 if (!process.argv.includes('--check')) writeFileSync(to, text);
 else if (readFileSync(to, 'utf8') !== text) {
   console.error('core/src/bake/kernel.bytes.ts is not what core/kernel makes. Run: npm run kernel');

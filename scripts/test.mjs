@@ -79,18 +79,18 @@ const checks = [
   { name: 'types, and the core as a package', ...npm('types') },
   { name: 'core', ...npm('test', '-w', 'core'), read: jasmine },
   { name: 'application, built', ...node('scripts/build.mjs'), after: ['types, and the core as a package'] },
-  { name: 'formatting', ...npx('prettier', '--check', '.') },
+  { name: 'formatting', ...npm('formatted') },
   { name: 'lint', ...npx('eslint', '.') },
   { name: 'arrows between packages', ...npm('arrows') },
   { name: 'server', ...npm('test', '-w', 'server'), read: jasmine, after: ['types, and the core as a package'] },
   { name: 'kernel, as its source makes it', ...node('scripts/kernel.mjs', '--check') },
-  { name: 'core used from outside, types', ...npx('tsc', '-p', 'core/test/consumer/tsconfig.json'), after: ['types, and the core as a package'] }, // prettier-ignore
+  { name: 'core used from outside, types', ...npm('types:consumer'), after: ['types, and the core as a package'] }, // prettier-ignore
   { name: 'core used from outside, in Node alone', ...node('core/test/consumer/run.mjs'), after: ['types, and the core as a package'] }, // prettier-ignore
 ];
 /** After all of them, since they take every processor: none waits for the last of a part. */
 const journeys = {
   name: 'journeys',
-  ...npx('playwright', 'test', `--workers=${LANES}`),
+  ...npx('playwright', 'test'),
   read: playwright,
   cwd: `${root}e2e`,
   after: ['application, built'],

@@ -16,5 +16,5 @@ process.stderr.write(done.stderr);
 if (done.status !== 0) process.exit(1);
 const text = `# Validation\n\nMade by \`npm run validate\`. Nothing here was tuned after looking at it except what docs/science/bake.md names as fitted.\n\n${done.stdout}`;
 writeFileSync(`${root}docs/science/validation.md`, text);
-run('npx', ['prettier', '--log-level=error', '--write', 'docs/science/validation.md']);
+run('npx', ['oxfmt', 'docs/science/validation.md']);
 console.log(text);

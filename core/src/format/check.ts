@@ -2,7 +2,8 @@ import type Joi from 'joi';
 import type { Problem } from '../errors.js';
 
 export type Checked<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** The most places that are named at once. */
 export const MOST_NAMED = 8;

@@ -71,7 +71,17 @@ export interface Item {
 
 /** `batter` groups count in baker's %; the others (topping, filling, icing, soak, greasing) do not. */
 export type GroupRole =
-  'batter' | 'dry' | 'wet' | 'fat-sugar' | 'egg' | 'fold-in' | 'top' | 'filling' | 'icing' | 'soak' | 'grease';
+  | 'batter'
+  | 'dry'
+  | 'wet'
+  | 'fat-sugar'
+  | 'egg'
+  | 'fold-in'
+  | 'top'
+  | 'filling'
+  | 'icing'
+  | 'soak'
+  | 'grease';
 
 export interface Group {
   readonly id: string;
@@ -192,7 +202,18 @@ export type FamilyId =
   | 'free';
 
 export type Role =
-  'flour' | 'sugar' | 'fat' | 'egg' | 'liquid' | 'fruit' | 'cocoa' | 'addin' | 'leavener' | 'salt' | 'flavour' | 'acid';
+  | 'flour'
+  | 'sugar'
+  | 'fat'
+  | 'egg'
+  | 'liquid'
+  | 'fruit'
+  | 'cocoa'
+  | 'addin'
+  | 'leavener'
+  | 'salt'
+  | 'flavour'
+  | 'acid';
 
 /** Where a data row comes from. Nothing here was measured by Orvin. */
 export type Basis = 'computed' | 'general knowledge, not looked up' | "from the baker's label" | `package:${string}`;
@@ -249,7 +270,12 @@ export interface Ingredient {
 }
 
 export type PowderType =
-  'double-acting' | 'aluminium-free' | 'pyrophosphate' | 'single-acting tartrate' | 'low-sodium' | 'home-made 1:2:1';
+  | 'double-acting'
+  | 'aluminium-free'
+  | 'pyrophosphate'
+  | 'single-acting tartrate'
+  | 'low-sodium'
+  | 'home-made 1:2:1';
 
 export interface Powder {
   readonly id: string;
