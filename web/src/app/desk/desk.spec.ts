@@ -78,6 +78,29 @@ describe('the desk', () => {
     expect(desk.formula()?.id).toBe('loaf');
   });
 
+  it('leaves in hand what a view takes up while it looks for what was in hand before', async () => {
+    for (const [name, table] of [
+      ['what', store.database.meta],
+      ['whether it is there', store.database.working],
+    ] as const) {
+      desk.putDown();
+      let asked: Promise<void> | undefined;
+      const get = table.get.bind(table) as (key: string) => Promise<unknown>;
+      const spy = spyOn(table, 'get').and.callFake((async (key: string) => {
+        const found = await get(key);
+        asked ??= desk.pickUp('gone');
+        return found;
+      }) as never);
+      await desk.resume();
+      spy.and.callThrough();
+      await asked;
+      expect(asked).withContext(name).toBeDefined();
+      expect(desk.id()).withContext(name).toBe('gone');
+      expect(desk.missing()).withContext(name).toBe(true);
+      expect(desk.formula()).withContext(name).toBeNull();
+    }
+  });
+
   it('stores nothing of what is tried until it is kept', async () => {
     const advice = desk.assessment()?.advice[0];
     expect(advice).toBeDefined();

@@ -127,8 +127,9 @@ export class Desk {
   /** Takes up again what was in hand before the reload, unless a view has taken something up already. */
   async resume(): Promise<void> {
     const id = (await this.store.database.meta.get('inHand'))?.value;
-    if (this.id() === null && typeof id === 'string' && (await this.store.database.working.get(id)))
-      await this.pickUp(id);
+    const there = typeof id === 'string' && (await this.store.database.working.get(id)) !== undefined;
+    // a view may have taken something up while it was being looked for
+    if (there && this.id() === null) await this.pickUp(id);
   }
 
   putDown(): void {
