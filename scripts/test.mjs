@@ -50,8 +50,8 @@ async function check({ name, command, args, read = whole, cwd = root, env = {} }
   const { status, text } = await ran(command, args, cwd, env);
   const ok = status === 0;
   // a runner that fell over without counting is one failure, whatever it printed
-  let [good, bad] = read(text, ok) ?? [0, 1];
-  if (!ok && bad === 0) bad = 1;
+  const [good, counted] = read(text, ok) ?? [0, 1];
+  const bad = !ok && counted === 0 ? 1 : counted;
   passed += good;
   failed += bad;
   console.log(
@@ -80,7 +80,8 @@ const checks = [
   { name: 'core', ...npm('test', '-w', 'core'), read: jasmine },
   { name: 'application, built', ...node('scripts/build.mjs'), after: ['types, and the core as a package'] },
   { name: 'formatting', ...npm('formatted') },
-  { name: 'lint', ...npx('eslint', '.') },
+  { name: 'lint', ...npm('lint:code') },
+  { name: 'lint of components and templates', ...npm('lint:angular') },
   { name: 'arrows between packages', ...npm('arrows') },
   { name: 'server', ...npm('test', '-w', 'server'), read: jasmine, after: ['types, and the core as a package'] },
   { name: 'kernel, as its source makes it', ...node('scripts/kernel.mjs', '--check') },

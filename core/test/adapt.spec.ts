@@ -85,7 +85,7 @@ describe('replacing an ingredient', () => {
 
   it('keeps what the ingredient was for: fat for fat, sugar for sugar, water, salt and gas made good', async () => {
     const near = (a: number, b: number, within: number, words: string): void =>
-      void expect(Math.abs(a - b))
+      expect(Math.abs(a - b))
         .withContext(words)
         .toBeLessThan(within);
     for (const [id, from, to] of [

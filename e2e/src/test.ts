@@ -35,7 +35,7 @@ async function openShared(chromium: BrowserType): Promise<Shared> {
   await beside.goto('/health');
   await keep(beside);
   const clear = async (): Promise<void> => {
-    await Promise.all(context.pages().map((p) => (p === beside ? null : p.close())));
+    await Promise.all(context.pages().flatMap((p) => (p === beside ? [] : [p.close()])));
     await context.unrouteAll();
     await context.setOffline(false);
     await putBack(beside);

@@ -132,7 +132,8 @@ export function judgeRecipe(c: RecipeCase): JudgedRecipe {
   };
   const about = (kind: string): boolean => doubts.some((d) => d.kind === kind);
   for (const line of c.means) {
-    const [head = '', rest = ''] = [line.split(': ')[0], line.split(': ').slice(1).join(': ')];
+    const [head = '', ...parts] = line.split(': ');
+    const rest = parts.join(': ');
     if (head === 'family') {
       if (f.family !== rest) fail(line, f.family, about('family'));
     } else if (head === 'bake') {

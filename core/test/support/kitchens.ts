@@ -92,7 +92,7 @@ export function simulatedKitchen(seed: number, { bakes: n, read }: Made): Simula
   while (bakes.length < n) {
     const other = d.even(0, 1) < 0.25;
     const k = inTin(favourites[Math.floor(d.even(0, 4.999))] as string, other);
-    const dial = k.input.ovenC + [0, 0, -10, 10][Math.floor(d.even(0, 3.999))]!; // eslint-disable-line @typescript-eslint/no-non-null-assertion
+    const dial = k.input.ovenC + [0, 0, -10, 10][Math.floor(d.even(0, 3.999))]!; // oxlint-disable-line typescript/no-non-null-assertion
     const off = offC + tilt * (dial - 180) + d.normal(2);
     const setup = setupOf({ ...k.input, ovenC: dial }, plain);
     const run = simulate({

@@ -211,12 +211,12 @@ export class Bench {
   protected rename(e: Event): void {
     const f = this.desk.formula();
     const title = (e.target as HTMLInputElement).value.trim();
-    if (f && title !== '' && title !== f.title) this.desk.change(`title "${title}"`, { formula: { ...f, title } });
+    if (f && title !== '' && title !== f.title) void this.desk.change(`title "${title}"`, { formula: { ...f, title } });
   }
 
   protected setFamily(id: FamilyId): void {
     const f = this.desk.formula();
-    if (f && id !== f.family) this.desk.change(`family ${familyOf(id).name}`, { formula: { ...f, family: id } });
+    if (f && id !== f.family) void this.desk.change(`family ${familyOf(id).name}`, { formula: { ...f, family: id } });
   }
 
   /** Adds a line in the baker's own words; what is doubtful about it is asked under the sheet. */
@@ -227,14 +227,14 @@ export class Bench {
     const name = field.value.trim();
     field.value = '';
     this.doubts.update((d) => [...d, ...added.doubts]);
-    this.desk.change(`add ${name}`, { formula: added.formula });
+    void this.desk.change(`add ${name}`, { formula: added.formula });
   }
 
   protected settle(doubt: Doubt, choice: Choice): void {
     const f = this.desk.formula();
     this.doubts.update((d) => d.filter((x) => x.id !== doubt.id));
     if (f)
-      this.desk.change(choice.words, {
+      void this.desk.change(choice.words, {
         formula: settle({ formula: f, doubts: [doubt], confidence: 0 }, doubt.id, choice).formula,
       });
   }
@@ -243,7 +243,7 @@ export class Bench {
     const f = this.desk.formula();
     if (!f) return;
     this.doubts.update((d) => d.filter((x) => x.itemId !== item.id));
-    this.desk.change(`take out ${this.ingredient(item).name}`, { formula: removeItem(f, item.id) });
+    void this.desk.change(`take out ${this.ingredient(item).name}`, { formula: removeItem(f, item.id) });
   }
 
   /** Scales the batter to a weight typed in any unit. */

@@ -76,7 +76,7 @@ describe('two formulas side by side', () => {
 
   it('prefers an earlier version that differs, and says how', async () => {
     await store.freeze(muffins, 'before the sugar');
-    desk.change('more sugar', { formula: applyChanges(muffins, [{ itemId: lineOf('white-sugar'), grams: 200 }]) });
+    void desk.change('more sugar', { formula: applyChanges(muffins, [{ itemId: lineOf('white-sugar'), grams: 200 }]) });
     await store.settled();
     const el = host(await open());
     expect(el.querySelector('.summary')?.textContent).toContain('version 1, before the sugar');

@@ -93,7 +93,7 @@ export class Hand {
   toggleLock(itemId: string, name: string): void {
     const now = this.locked();
     const off = now.includes(itemId);
-    this.desk.change(`${off ? 'unlock' : 'lock'} ${name}`, {
+    void this.desk.change(`${off ? 'unlock' : 'lock'} ${name}`, {
       plan: { ...this.desk.plan(), locked: off ? now.filter((id) => id !== itemId) : [...now, itemId] },
     });
   }

@@ -5,7 +5,7 @@ import { Observable } from 'rxjs';
 export type Outcome<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly words: string };
 
 /** What a worker can do by name; each takes plain values and gives one, at once or later. */
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- the arguments are checked where a job is called
+// oxlint-disable-next-line typescript/no-explicit-any -- the arguments are checked where a job is called
 export type JobsOf<J> = { readonly [K in keyof J]: (...args: any[]) => unknown };
 
 interface Hand {

@@ -264,7 +264,7 @@ export class Tins {
     if (!placed || !f) return;
     const bake = placed.formula.bake;
     const { tins: _tins, sharing: _sharing, ...plan } = this.desk.plan();
-    this.desk.change(`write for ${this.headline().toLowerCase()}`, {
+    void this.desk.change(`write for ${this.headline().toLowerCase()}`, {
       formula: {
         ...placed.formula,
         ...(bake && time && { bake: timed(bake, time) }),
@@ -280,7 +280,7 @@ export class Tins {
     const read = readDegrees(field.value);
     if (!f || !read) return;
     const bake = withSetting(f.bake ?? read, read);
-    this.desk.change(`heat ${dialWords(bake)}`, { formula: { ...f, bake } });
+    void this.desk.change(`heat ${dialWords(bake)}`, { formula: { ...f, bake } });
     field.value = dialWords(bake);
   }
 }

@@ -40,7 +40,7 @@ describe('undo in each view', () => {
   const height = async (): Promise<number> => ((await store.database.meta.get('kitchen'))?.value as Kitchen).altitudeM;
 
   it('touches only what that view edits', async () => {
-    desk.change('more flour', { formula: applyChanges(f, [{ itemId: allItems(f)[0]?.id ?? '', grams: 320 }]) });
+    void desk.change('more flour', { formula: applyChanges(f, [{ itemId: allItems(f)[0]?.id ?? '', grams: 320 }]) });
     await store.commit('kitchen', 'height 900', 'meta', 'kitchen', defaultKitchen, {
       ...defaultKitchen,
       altitudeM: 900,

@@ -97,7 +97,7 @@ export class Versions {
     const f = this.desk.formula();
     if (!f) return;
     const version = await this.store.freeze(f, 'kept as it stands', this.desk.plan().version);
-    if (version !== null) this.desk.change('keep a version', { plan: { ...this.desk.plan(), version } });
+    if (version !== null) void this.desk.change('keep a version', { plan: { ...this.desk.plan(), version } });
   }
 
   protected rename(v: VersionRecord, name: string, note: string): void {
