@@ -71,8 +71,8 @@ async function check({ name, command, args, read = whole, cwd = root, env = {} }
 const node = (...args) => ({ command: process.execPath, args });
 const npx = (...args) => ({ command: 'npx', args });
 const npm = (...args) => ({ command: 'npm', args: ['run', '-s', ...args] });
-/** As many checks at a time as there are processors. */
-const LANES = Math.max(1, Math.min(4, availableParallelism()));
+/** One check more at a time than there are processors: each of them waits for a part of its time. */
+const LANES = 1 + Math.max(1, Math.min(4, availableParallelism()));
 /** Every check, the long ones first, and of those what waits most; `after` names what has to have ended before. */
 const checks = [
   { name: 'web', ...npx('ng', 'test'), read: karma },
