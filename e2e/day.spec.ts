@@ -6,11 +6,14 @@ import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
 
 test.use({ alone: true });
 
+async function bakeMuffinsToo(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Bake something else too' }).click();
+  await page.getByRole('option', { name: 'Parsnip and ginger muffins' }).click();
+}
 async function twoBakes(page: Page): Promise<void> {
   await goTo(page, '/day/cheese-and-thyme-scones');
   await expect(page.getByRole('region', { name: 'The day, drawn by the hour' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Bake something else too' }).click();
-  await page.getByRole('option', { name: 'Parsnip and ginger muffins' }).click();
+  await bakeMuffinsToo(page);
   await expect(page.locator('.who a')).toHaveText(['Cheese and thyme scones', 'Parsnip and ginger muffins']);
 }
 
@@ -74,6 +77,10 @@ test('the day: a block is held and let go, what cannot be is said, and the calen
   await page.clock.install({ time: new Date('2026-05-09T08:00:00Z') });
   await sampleKitchen(page);
   await twoBakes(page);
+  // left out, and chosen again after all
+  await page.getByRole('button', { name: 'Leave out Parsnip and ginger muffins' }).click();
+  await expect(page.locator('.who a')).toHaveText(['Cheese and thyme scones']);
+  await bakeMuffinsToo(page);
   const weigh = page.getByRole('button', { name: /^Weigh everything out, .* minutes/ }).first();
   const time = async (): Promise<string> => /\d\d:\d\d/.exec((await weigh.getAttribute('aria-label')) ?? '')?.[0] ?? '';
   await page.getByRole('textbox', { name: 'Serve at' }).fill('15:00');

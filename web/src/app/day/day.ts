@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { FormsModule, type NgModel } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { laterOf, type Later, type Task } from '@orvin/core';
 import type { DateTime } from 'luxon';
@@ -150,6 +150,12 @@ export class Day {
   }
   protected readonly laterWords = (t: DateTime): string => `${this.dayWords(t)}, ${t.toFormat('HH:mm')}`;
   protected readonly letterOf = (i: number): string => String.fromCharCode(65 + i);
+
+  protected addBake(id: string, field: NgModel): void {
+    void this.book.add(id);
+    // it asks for another: a bake that is left out again can be chosen again
+    field.control.setValue(null, { emitViewToModelChange: false });
+  }
 
   /** Reads 15:30, 15.30, 3:30 pm, 1530; "tomorrow 9:00", "sat 15:00". */
   protected setServe(e: Event): void {

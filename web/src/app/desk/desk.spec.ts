@@ -12,6 +12,7 @@ import {
   type Tin,
 } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
+import Dexie from 'dexie';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Bakery, place, statedOf } from './bakery';
@@ -65,6 +66,39 @@ describe('the desk', () => {
     await store.database.working.put({ ...old, revision: old.revision + 2 });
     await new Promise((r) => setTimeout(r, 60));
     expect(desk.formula()).toEqual(old.formula);
+  });
+
+  it('holds to the last of two changes while the first of them is read back', async () => {
+    const { working } = store.database;
+    const get = working.get.bind(working) as (key: string) => Promise<unknown>;
+    let goOn = (): void => undefined;
+    const held = new Promise<void>((r) => (goOn = r));
+    const asked = new Promise<void>((reached) => {
+      let first = true;
+      spyOn(working, 'get').and.callFake((async (key: string) => {
+        // what the writing itself reads is let be
+        const itself = Dexie.currentTransaction !== null;
+        const record = await get(key);
+        if (itself || !first) return record;
+        first = false;
+        reached();
+        await held;
+        return record;
+      }) as never);
+    });
+    const shown: number[] = [];
+    const look = (): unknown => shown.push(allItems(desk.formula() ?? f)[0]?.grams ?? NaN);
+    desk.setGrams(flour(), 310, 'flour → 310 g');
+    await asked;
+    desk.setGrams(flour(), 320, 'flour → 320 g');
+    goOn();
+    for (let i = 0; i < 20; i++) {
+      await new Promise((r) => setTimeout(r));
+      look();
+    }
+    await store.settled();
+    look();
+    expect(new Set(shown)).toEqual(new Set([320]));
   });
 
   it('has in hand what was asked for last, however often the other was changed', async () => {

@@ -228,18 +228,21 @@ export class Desk {
     return command;
   }
 
-  /** While a write is under way the database's older state is not taken over; afterwards its newest is. */
+  /**
+   * While a write is under way the database's older state is not taken over; after the last of several its newest is. What
+   * is read within one write is never newer than what is read within the next.
+   */
   private async persist(write: () => Promise<boolean>): Promise<void> {
     this.pending++;
+    const id = this.id();
+    let record: WorkingRecord | undefined;
     try {
       await write();
+      if (id !== null) record = await this.store.database.working.get(id);
     } finally {
       this.pending--;
     }
-    const id = this.id();
-    if (this.pending > 0 || id === null) return;
-    const record = await this.store.database.working.get(id);
-    if (this.id$.value === id) this.take(id, record);
+    if (this.pending === 0 && this.id$.value === id) this.take(id, record);
   }
 
   readonly itemCount = computed(() => {

@@ -49,6 +49,19 @@ describe('Shown', () => {
     expect(input.value).toBe('15:05');
   });
 
+  it('keeps a marked value marked, so that what is typed takes the place of what came meanwhile', () => {
+    const { input, plan } = field();
+    document.body.append(input);
+    input.focus();
+    input.select();
+    plan('09:55');
+    expect(input.value.slice(input.selectionStart ?? 0, input.selectionEnd ?? 0)).toBe('09:55');
+    input.setSelectionRange(2, 2);
+    plan('10:05');
+    expect(input.selectionStart).toBe(input.selectionEnd);
+    input.remove();
+  });
+
   it('left without a change, it shows what has come since', () => {
     const { input, type, plan } = field();
     type('09:40');

@@ -18,7 +18,12 @@ export class Shown {
   }
 
   private write(value: string | number | null | undefined): void {
-    if (!this.typing) this.field.value = value === null || value === undefined ? '' : String(value);
+    if (this.typing) return;
+    const { field } = this;
+    // who has it marked to type over it types over what comes meanwhile
+    const marked = document.activeElement === field && field.value !== '' && field.selectionStart === 0 && field.selectionEnd === field.value.length; // prettier-ignore
+    field.value = value === null || value === undefined ? '' : String(value);
+    if (marked) field.select();
   }
 
   /** Left without a change: what was typed is what it was before, and what has come since is shown. */
