@@ -8,8 +8,6 @@ export default tseslint.config(
     files: ['web/**/*.ts'],
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
-    // comments that are the other linter's
-    linterOptions: { reportUnusedDisableDirectives: 'off' },
     rules: {
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'orvin', style: 'kebab-case' }],
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',

@@ -68,7 +68,8 @@ describe('the desk', () => {
     expect(desk.formula()).toEqual(old.formula);
   });
 
-  it('holds to the last of two changes while the first of them is read back', async () => {
+  /** Holds back what is read of the working copies next, outside of the writing itself, until it may go on. */
+  function holdReading(): { readonly asked: Promise<void>; readonly goOn: () => void } {
     const { working } = store.database;
     const get = working.get.bind(working) as (key: string) => Promise<unknown>;
     let goOn = (): void => undefined;
@@ -76,7 +77,6 @@ describe('the desk', () => {
     const asked = new Promise<void>((reached) => {
       let first = true;
       spyOn(working, 'get').and.callFake((async (key: string) => {
-        // what the writing itself reads is let be
         const itself = Dexie.currentTransaction !== null;
         const record = await get(key);
         if (itself || !first) return record;
@@ -86,6 +86,34 @@ describe('the desk', () => {
         return record;
       }) as never);
     });
+    return { asked, goOn: () => goOn() };
+  }
+
+  it('takes over what was done elsewhere to the formula in hand while a change of the one before was stored', async () => {
+    await store.commit('bun', 'read', 'working', 'bun', null, { formula: { ...f, id: 'bun' }, plan: {} });
+    const bun = await store.database.working.get('bun');
+    if (!bun) return fail('no bun');
+    // the loaf is being stored when the bun is taken up, and the bun changes elsewhere
+    let stored = (): void => undefined;
+    const writing = new Promise<void>((r) => (stored = r));
+    const commit = store.commit.bind(store);
+    spyOn(store, 'commit').and.callFake(async (...args) => {
+      await writing;
+      return commit(...args);
+    });
+    desk.setGrams(flour(), 310, 'flour → 310 g');
+    await desk.pickUp('bun');
+    const elsewhere = { ...f, id: 'bun', title: 'Bun from the other tab' };
+    await store.database.working.put({ ...bun, formula: elsewhere, revision: bun.revision + 1 });
+    await new Promise((r) => setTimeout(r, 60));
+    stored();
+    await store.settled();
+    for (let i = 0; i < 20; i++) await new Promise((r) => setTimeout(r));
+    expect(desk.formula()).toEqual(elsewhere);
+  });
+
+  it('holds to the last of two changes while the first of them is read back', async () => {
+    const { asked, goOn } = holdReading();
     const shown: number[] = [];
     const look = (): unknown => shown.push(allItems(desk.formula() ?? f)[0]?.grams ?? NaN);
     desk.setGrams(flour(), 310, 'flour → 310 g');

@@ -229,20 +229,20 @@ export class Desk {
   }
 
   /**
-   * While a write is under way the database's older state is not taken over; after the last of several its newest is. What
-   * is read within one write is never newer than what is read within the next.
+   * While a write is under way the database's older state is not taken over; after the last of several the newest of what
+   * is in hand then is. What is read within one write is never newer than what is read within the next.
    */
   private async persist(write: () => Promise<boolean>): Promise<void> {
     this.pending++;
-    const id = this.id();
     let record: WorkingRecord | undefined;
     try {
       await write();
+      const id = this.id$.value;
       if (id !== null) record = await this.store.database.working.get(id);
     } finally {
       this.pending--;
     }
-    if (this.pending === 0 && this.id$.value === id) this.take(id, record);
+    if (this.pending === 0) this.take(this.id$.value, record);
   }
 
   readonly itemCount = computed(() => {
