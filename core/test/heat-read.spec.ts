@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readTin, tinWords, type Tin } from '../src/index.js';
 import { ovenLine, readOvenLine } from '../src/recipe/cards.js';
-import { readHeat, type HeatRead } from '../src/recipe/heat.js';
+import { readHeat, type HeatRead } from '../src/recipe/bake/course.js';
 
 const read = (...lines: string[]): HeatRead => readHeat(lines.map((text, no) => ({ text, no, at: 0 })));
 const said = (...lines: string[]): string => {

@@ -1,6 +1,6 @@
 import type { BakeSetting, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
-import { readHeat, type HeatDoubt, type Prose } from './heat.js';
+import { readHeat, type HeatDoubt, type Prose } from './bake/course.js';
 import { readTin } from './tins.js';
 
 /** Heat, time, tin and yield as found in a text, each with where. */

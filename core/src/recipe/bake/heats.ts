@@ -1,0 +1,189 @@
+import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
+import { toCelsius } from '../../quantity/units.js';
+import { at } from './sticky.js';
+
+/** One statement of heat, with every way in which it was put: "180C/160C fan/gas 4". */
+export interface Heat {
+  readonly ovenC: number;
+  readonly fan: boolean;
+  readonly said: string;
+  /** The figure as said. */
+  readonly value: number;
+  /** The scale as written; null when the number stands alone. */
+  readonly scale: 'C' | 'F' | 'gas' | 'words' | null;
+  /** True where a sign, a scale, a mark or "fan" says that it is a heat. */
+  readonly marked: boolean;
+  /** The other scale's figure when both are given and disagree by more than rounding. */
+  readonly clashC: number | null;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** °C of a still oven by gas mark; the usual British table, quarter and half marks included. */
+const gasC: Readonly<Record<string, number>> = {
+  '1/4': 110,
+  '¼': 110,
+  '1/2': 120,
+  '½': 120,
+  '1': 140,
+  '2': 150,
+  '3': 170,
+  '4': 180,
+  '5': 190,
+  '6': 200,
+  '7': 220,
+  '8': 230,
+  '9': 240,
+  '10': 260,
+};
+
+/** °C of the words that ovens without a dial were known by; the usual tables of cookery books, general knowledge. */
+const ovenWords: readonly (readonly [RegExp, number])[] = [
+  [/^(?:very|extremely)\s+(?:hot|quick)/i, 230],
+  [/^(?:moderately|fairly|mod\.?)\s+hot/i, 195],
+  [/^(?:moderately|fairly)\s+(?:slow|cool)/i, 165],
+  [/^very\s+(?:slow|cool|low)/i, 125],
+  [/^(?:hot|quick|brisk)/i, 215],
+  [/^(?:mod\.?|moderate|medium)/i, 180],
+  [/^warm/i, 165],
+  [/^(?:slow|cool|low|gentle)/i, 150],
+];
+
+const figure = /(\d{2,3})(?:\s*(?:-|–|to|or)\s*(\d{3}))?(?![\d]|[.,]\d)/y;
+const degree = /\s*-?\s*(?:°|º|˚|o(?=[cf]\b)|degrees?|degs?\.?|grad\b|grados|gradi|degr[eé]s?)/yi;
+const scaleWord = /\s*(?:(c(?:elsius|entigrade|els\.?)?)|(f(?:ahrenheit|ahr\.?)?))(?![\p{L}\p{N}])\.?/yiu;
+const fanBefore =
+  /(?:fan(?:[- ](?:forced|assisted|bake))?|convection|hot[- ]air|umluft|heißluft|chaleur tournante|ventilado|ventilato)(?:\s+(?:oven|setting))?\s*(?:at|to|on|:|,)?\s*\(?$/i;
+const fanBehind =
+  /[\s,(]*(?:in\s+an?\s+|for\s+an?\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/yi;
+const gas =
+  /(?:gas(?:\s*mark|\s*no\.?)?|reg(?:ulo)?\.?(?:\s*mark)?|mark)\s*(½|¼|1\/2|1\/4|10|\d)(?![\d/]|\s*(?:minutes?|mins?|hours?)\b)(?:\s*(?:-|–|or|to)\s*\d(?!\d))?/yi;
+const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/yi;
+const worded =
+  /(?:(?:very|moderately|fairly|extremely)\s+)?(?:slow|cool|low|gentle|moderate|mod\.?|medium|warm|hot|quick|brisk)(?:\s+hot)?\s+oven\b/yi;
+const spoken = new RegExp(`(?:${spokenPattern})(?![\\p{L}])`, 'yiu');
+/** "three fifty", "four twenty-five", "one eighty". */
+const byHundreds =
+  /(one|two|three|four|five)[\s-]+((?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[\s-]five)?)(?!\s*-?\s*(?:min|hour|g\b|gram|ml))(?![\p{L}])/yiu;
+const hundreds: Readonly<Record<string, number>> = { one: 100, two: 200, three: 300, four: 400, five: 500 };
+
+const build = (p: Pick<Heat, 'value' | 'scale' | 'fan' | 'marked' | 'said' | 'from' | 'to'>, ovenC: number): Heat => ({
+  ...p,
+  ovenC,
+  clashC: null,
+});
+
+/** A figure that may be a heat, with its scale. */
+function figureAt(text: string, from: number): Heat | null {
+  const m = at(figure, text, from);
+  const aloud = m ? null : (at(byHundreds, text, from) ?? at(spoken, text, from));
+  let value: number;
+  let to: number;
+  if (m) {
+    value = m[2] ? (Number(m[1]) + Number(m[2])) / 2 : Number(m[1]);
+    to = from + m[0].length;
+  } else if (aloud) {
+    value = aloud[2] ? (hundreds[(aloud[1] ?? '').toLowerCase()] ?? 0) + (readSpoken(aloud[2]) ?? 0) : (readSpoken(aloud[0]) ?? 0);
+    to = from + aloud[0].length;
+    if (value < 100 || value > 550 || value % 5 !== 0) return null;
+  } else return null;
+  const sign = at(degree, text, to);
+  if (sign) to += sign[0].length;
+  const unit = at(scaleWord, text, to);
+  // "2 dl", "200 c." of a list line: a scale needs a sign or three figures
+  const scaled = unit && (sign || (value >= 90 && /^\s*[cf]/i.test(unit[0])));
+  if (scaled) to += unit[0].length;
+  const behind = at(fanBehind, text, to);
+  const before = fanBefore.test(text.slice(Math.max(0, from - 34), from));
+  const fan = before || (behind !== null && !/^\s*(?:off|\d)/i.test(text.slice(to + behind[0].length)));
+  if (value < 75 || value > 600) return null;
+  const scale = scaled ? (unit[1] ? 'C' : 'F') : null;
+  const said = text.slice(from, to).trim();
+  if (fan && behind && !before) to += behind[0].length;
+  const ovenC = scale === 'F' || (scale === null && value >= 275) ? Math.round(toCelsius(value)) : value;
+  return build({ value, scale, fan, marked: sign !== null || Boolean(scaled) || fan, said, from, to }, ovenC);
+}
+
+function heatAt(text: string, from: number): Heat | null {
+  const g = at(gas, text, from);
+  const c = g ? gasC[g[1] ?? ''] : undefined;
+  if (g && c !== undefined) {
+    // "mark in four", "mark 8 wedges" are knives, not ovens
+    const knife = /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(0, from));
+    if (!knife)
+      return build({ value: c, scale: 'gas', fan: false, marked: true, said: g[0], from, to: from + g[0].length }, c);
+  }
+  const t = at(thermostat, text, from);
+  if (t && Number(t[1]) >= 2 && Number(t[1]) <= 9) {
+    const value = Number(t[1]) * 30;
+    return build({ value, scale: 'gas', fan: false, marked: true, said: t[0], from, to: from + t[0].length }, value);
+  }
+  const w = at(worded, text, from);
+  const word = w && ovenWords.find(([re]) => re.test(w[0]));
+  if (w && word)
+    return build({ value: word[1], scale: 'words', fan: false, marked: true, said: w[0], from, to: from + w[0].length }, word[1]);
+  return figureAt(text, from);
+}
+
+/** What follows a figure that is no heat: a weight, a size, a time, a count. */
+const otherUnit =
+  /^\s*(?:-\s*)?(?:(?:[x×]|by)\s*\d|%|(?:min|hour|hr|sec|g\b|gr\b|gms?\b|gram|kg|ml|l\b|cl\b|dl\b|oz|lb|cm|mm|inch|in\b(?!\s+(?:an?|the|your)\b)|"|”|cups?\b|tsp|tbsp|kcal|cal|people|pieces|eggs?\b|slices|portions|servings|°?\s*$(?<!.)))/i;
+/** Words in front of a bare figure that make it a heat. */
+const ovenLead =
+  /\b(?:oven|bake[ds]?|baking|preheat(?:ed)?|pre-heat|heat(?:ed|s)?|at|to|temp(?:erature)?\.?|then|about|set|down to|up to)\b[^.;!?\d]{0,24}$/i;
+
+/** Every statement of heat in a text, bare figures included where words about the oven stand in front. */
+export function rawHeats(text: string, barely: (from: number, to: number) => boolean): Heat[] {
+  const out: Heat[] = [];
+  let end = 0;
+  for (const m of text.matchAll(/[\p{L}\p{N}]+/gu)) {
+    if (m.index < end) continue;
+    const before = text.slice(Math.max(0, m.index - 2), m.index);
+    // a figure behind a point or a slash is the end of another one, unless that was a heat: "180/160"
+    if (/^\d/.test(m[0]) && (/\d[.,]$/.test(before) || (/\S\/$/.test(before) && out.at(-1)?.to !== m.index - 1))) continue;
+    const h = heatAt(text, m.index);
+    if (!h) continue;
+    if (!h.marked) {
+      if (h.value < 90 || otherUnit.test(text.slice(h.to, h.to + 14))) continue;
+      if (!ovenLead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
+    }
+    out.push(h);
+    end = h.to;
+  }
+  return out;
+}
+
+const between =
+  /^[\s/(,;)–-]*(?:or|and|that is|=|i\.e\.|fan|for a fan oven|fan oven|conventional|static|still|in a fan oven|electric|elec\.?)?[\s/(,;:)=]*$/i;
+
+/** Brings the ways of saying one heat together; the still oven's Celsius is the one that counts. */
+export function heatsIn(text: string, barely: (from: number, to: number) => boolean): Heat[] {
+  const out: Heat[] = [];
+  let group: Heat[] = [];
+  const close = (): void => {
+    // "180/160 fan": of a pair of bare figures the second is the fan's
+    const still = group.filter((h) => !h.fan);
+    const numbers = still.filter((h) => h.scale !== 'words');
+    const best =
+      numbers.find((h) => h.scale === 'C') ??
+      numbers.find((h) => h.scale === 'F') ??
+      numbers.find((h) => h.scale !== 'gas') ??
+      numbers[0] ??
+      group.find((h) => h.scale !== 'words') ??
+      group[0];
+    if (best) {
+      const c = still.find((h) => h.scale === 'C');
+      const f = still.find((h) => h.scale === 'F');
+      const clash = c && f && Math.abs(c.ovenC - f.ovenC) > 9 ? f.ovenC : null;
+      out.push({ ...best, clashC: clash, from: group[0]?.from ?? best.from, to: group.at(-1)?.to ?? best.to });
+    }
+    group = [];
+  };
+  for (const h of rawHeats(text, barely)) {
+    const last = group.at(-1);
+    if (last && !between.test(text.slice(last.to, h.from))) close();
+    group.push(h);
+  }
+  close();
+  return out;
+}
