@@ -1,7 +1,8 @@
 import type { BakeSetting, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
 import { readHeat, type HeatDoubt, type Prose } from './bake/course.js';
-import { readTin } from './tins.js';
+import { readVessels } from './bake/vessels.js';
+import { readMeasured } from './tins.js';
 
 /** Heat, time, tin and yield as found in a text, each with where. */
 export interface Baking {
@@ -32,38 +33,22 @@ function readYield(line: Prose): { pieces: { pieces: number; name?: string }; ma
 export function readBaking(lines: readonly Prose[]): Baking {
   const heat = readHeat(lines);
   const marks: Mark[] = [...heat.marks];
-  let tins: TinUse[] = [];
   let pieces: Baking['pieces'] = null;
   for (const line of lines) {
-    if (tins.length === 0) {
-      // a measured tin is one of several on its line, "and" between them
-      const parts = line.text.includes('[') ? line.text.split(/(?<=\])\s*(?:and|,|\+)\s*/) : sentencesOf(line.text);
-      const found = parts.flatMap((p) => readTin(p) ?? []);
-      const mentioned = line.text.includes('[') ? found : found.slice(0, 1);
-      if (mentioned.length > 0) {
-        tins = mentioned;
-        marks.push({ line: line.no, ...tinSpan(line), what: 'tin' });
-      }
-    }
-    if (!pieces) {
-      const y = readYield(line);
-      if (y) {
-        pieces = y.pieces;
-        marks.push(y.mark);
-      }
+    const y = pieces ? null : readYield(line);
+    if (y) {
+      pieces = y.pieces;
+      marks.push(y.mark);
     }
   }
-  return { bake: heat.bake, heatDoubt: heat.doubt, tins, pieces, marks };
-}
-
-const sentencesOf = (text: string): string[] => text.split(/(?<=[.;])\s+(?=[A-Z])/);
-
-/** The stretch that names the tin: from its size to the word for it. */
-function tinSpan(line: Prose): { readonly from: number; readonly to: number } {
-  const word = /\b(?:tins?|pans?|moulds?|dish|trays?|skillet|sheet|cutter|cases)\b/i.exec(line.text);
-  const size = [...line.text.slice(0, word?.index ?? line.text.length).matchAll(/\b(?:an?|one|two|three|four|\d+)\b/gi)]
-    .filter((m) => /^[^.;,]{0,40}$/.test(line.text.slice(m.index, word?.index ?? line.text.length)))
-    .find((m) => !/^\S+\s*(?:min|hour|°|more|[cf]\b)/i.test(line.text.slice(m.index)));
-  const from = size?.index ?? word?.index ?? 0;
-  return { from: line.at + from, to: line.at + (word ? word.index + word[0].length : line.text.length) };
+  const card = lines.find((l) => l.text.includes('[') && readMeasured(l.text));
+  if (card) {
+    // a measured tin is one of several on its line, "and" between them
+    const tins = card.text.split(/(?<=\])\s*(?:and|,|\+)\s*/).flatMap((p) => readMeasured(p) ?? []);
+    marks.push({ line: card.no, from: card.at, to: card.at + card.text.length, what: 'tin' });
+    return { bake: heat.bake, heatDoubt: heat.doubt, tins, pieces, marks };
+  }
+  const vessels = readVessels(lines, pieces?.pieces ?? null);
+  marks.push(...vessels.marks);
+  return { bake: heat.bake, heatDoubt: heat.doubt, tins: vessels.tins, pieces, marks };
 }

@@ -1,0 +1,48 @@
+import { numberPattern, readNumber } from '../../quantity/numbers.js';
+import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
+
+/** A length or several across each other: "8½ x 4½ inch", "23 cm", "13x9x2". */
+export interface Size {
+  /** Millimetres, one to three of them, in the order of the text. */
+  readonly mm: readonly number[];
+  /** True where the text names the unit. */
+  readonly unit: boolean;
+  readonly from: number;
+  readonly to: number;
+}
+
+const number = `(?:\\d+\\s*-\\s*\\d\\s*[/⁄]\\s*\\d|${numberPattern}|(?:${spokenPattern})(?=[\\s-]*(?:inch|cm|centimet)))`;
+const unit = `(cm|cms|centimet(?:re|er)s?|mm|millimet(?:re|er)s?|inch(?:es)?|in(?:s\\b)?(?=[.\\s,;)x×-]|$)(?!\\s+(?:a|an|the|your|it|this|that|half|two|three|four|which|and|one|milk|water|oil|my|our|hot|warm)\\b)|"|”|″|''|’’|“)`;
+const cross = '(?:x|×|\\*|by)';
+const sizes = new RegExp(
+  `(?<![\\p{L}\\d.,/])(${number})\\s*-?\\s*${unit}?(?:\\s*${cross}\\s*(${number})\\s*-?\\s*${unit}?(?:\\s*${cross}\\s*(${number})\\s*-?\\s*${unit}?)?)?`,
+  'giu',
+);
+const valueOf = (s: string | undefined): number | null => (s === undefined ? null : (readNumber(s) ?? readSpoken(s)));
+
+function scaleOf(word: string | undefined, largest: number): number {
+  const u = (word ?? '').toLowerCase();
+  if (u.startsWith('cm') || u.startsWith('cent')) return 10;
+  if (u.startsWith('mm') || u.startsWith('milli')) return 1;
+  if (u !== '') return 25.4;
+  return largest <= 18 ? 25.4 : 10;
+}
+
+/** Every size in a text. A single figure needs its unit; figures across each other may leave it out. */
+export function sizesIn(text: string): Size[] {
+  const out: Size[] = [];
+  for (const m of text.matchAll(sizes)) {
+    const [said, a, ua, b, ub, c, uc] = m;
+    const values = [valueOf(a), valueOf(b), valueOf(c)].filter((x): x is number => x !== null);
+    const named = ua ?? ub ?? uc;
+    const [first] = values;
+    if (first === undefined || (values.length === 1 && named === undefined)) continue;
+    // "2 x 20 cm": so many tins of that size
+    const many = values.length === 2 && ua === undefined && ub !== undefined && first <= 6 && (values[1] ?? 0) >= first * 2.4;
+    const scale = scaleOf(named, Math.max(...values));
+    const used = many ? values.slice(1) : values;
+    const from = many ? m.index + said.search(new RegExp(cross, 'i')) + 1 : m.index;
+    out.push({ mm: used.map((v) => v * scale), unit: named !== undefined, from, to: m.index + said.trimEnd().length });
+  }
+  return out;
+}
