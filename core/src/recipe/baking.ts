@@ -35,7 +35,7 @@ export function readBaking(lines: readonly Prose[]): Baking {
   const marks: Mark[] = [...heat.marks];
   let pieces: Baking['pieces'] = null;
   for (const line of lines) {
-    const y = pieces ? null : readYield(line);
+    const y: ReturnType<typeof readYield> = pieces ? null : readYield(line);
     if (y) {
       pieces = y.pieces;
       marks.push(y.mark);

@@ -21,7 +21,7 @@ interface Mention {
 }
 
 const vesselWord =
-  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers?|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?)\b(?=[\s,.;:]|$)/giu;
+  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers?|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?)\b(?=[\s,.;:]|$)/giu;
 
 const figure = `(?:${numberPattern}|(?:${spokenPattern})(?![\\p{L}])|an?|one|a dozen)`;
 const counted = new RegExp(
@@ -92,7 +92,12 @@ function windowsIn(text: string): Window[] {
     out.push({ text: text.slice(begin, to), word: m[0].toLowerCase(), before: text.slice(begin, m.index), after: text.slice(end, to), from: begin, to: end });
     done = end;
   }
-  return out;
+  // "9x13 greased": figures across each other are a tin without the word
+  for (const s of sizesIn(text)) {
+    if (s.mm.length < 2 || Math.min(...s.mm) < 80 || out.some((w) => w.from <= s.from && s.to <= w.to + 40)) continue;
+    out.push({ text: text.slice(s.from, s.to), word: 'tin', before: text.slice(s.from, s.to), after: '', from: s.from, to: s.to });
+  }
+  return out.sort((a, b) => a.from - b.from);
 }
 
 const litres = /(\d+(?:[.,]\d+)?|\d+\s*[½¼¾]|[½¼¾]|\d+\s+\d\/\d)\s*-?\s*(l|lit(?:re|er)s?|ml|pints?|quarts?)\b/i;
@@ -112,6 +117,9 @@ function vesselIn(w: Window, whole: string): Mention | null {
   const { text, word } = w;
   const material = materialIn(text);
   const near = { from: w.from + Math.max(0, text.search(/\S/)), to: w.to };
+  const lead = whole.slice(0, w.from + w.before.length);
+  const shaped = /^(?:rounds?|squares?|layers?|circles?)$/.test(word) && !/\b(?:tin|pan|greased|lined|papered|buttered)\b/i.test(text) && (/\b(?:cut|stamp|shape|pat|roll|form|press|flatten|mark|score|divide|knead|make|turn|stir|go)\w*\b/i.test(lead) || !/\d|\b(?:two|three|four)\s*$/i.test(w.before));
+  if (shaped) return null;
   const found = (tin: Tin, count: number, sure: Mention['sure'] = 3, guessed = false): Mention => ({
     use: { tin, count: Math.max(1, Math.min(24, Math.round(count))) },
     sure,
@@ -122,7 +130,8 @@ function vesselIn(w: Window, whole: string): Mention | null {
   const head = size && size.from < w.before.length ? text.slice(0, size.from) : w.before;
   const count = countBefore(head.replace(/[\s,(]+$/, ' ')) ?? countBefore(w.before) ?? 1;
 
-  if (/^(?:cups?|papers?|foil)$/.test(word) && !/\b(?:muffin|paper|cup\s?cake|greased|lined|silicone|\d+\s*-?\s*hole)\b/i.test(w.before) && !/^(?:\d+|twelve|ten|six)\s*(?:deep\s+)?(?:\w+-lined\s+)?$/i.test(w.before.trim())) return null;
+  if (/^(?:cups?|papers?|foil)$/.test(word) && !/\b(?:muffin|paper|cup\s?cake|greased|lined|silicone|\d+\s*-?\s*hole)\b/i.test(w.before) && !/^(?:\d+|twelve|ten|six)\s*(?:deep\s+)?(?:\w+-lined\s+)?$/i.test(w.before.trim().replace(/^(?:in|into|to|fill)\s+/i, ''))) return null;
+  if (/^(?:holes?|wells)$/.test(word) && !/(?:\d|six|twelve|ten|eight)[\s-]*(?:\w+[\s-]+)?$/i.test(w.before)) return null;
   if (/\b(?:sauce|frying)[\s-]*pan/i.test(text) || (/^(?:pan|pot)s?$/.test(word) && !size && stoveTop.test(whole) && !/\b(?:bak|oven|greased|lined)/i.test(whole))) return null;
   if (/^(?:sheets?|rounds?|squares?|layers?|rings?|frame|forms?|cases?)$/.test(word) && /^\s+of\s+(?:parch|paper|foil|bak|dough|past|marz|film)/i.test(w.after)) return null;
 
@@ -157,18 +166,17 @@ function vesselIn(w: Window, whole: string): Mention | null {
   }
   if (size) {
     const mm = size.mm[0] ?? 0;
-    if (mm < 60 || mm > 500 || /\b(?:thick|high|deep|apart|cutter|long strips|cubes|pieces)\b/i.test(text.slice(size.to, size.to + 10))) return null;
+    if (mm < 60 || mm > 500 || /\b(?:thick|high|deep(?!\s+(?:\w+\s+)?(?:tin|pan|round|square|loaf|dish|cake|form|mould|tray))|apart|cutter|long strips|cubes|pieces)\b/i.test(text.slice(size.to, size.to + 26).replace(/[,.;].*$/, ''))) return null;
     if (/^(?:foil|papers?|sheets?|liners?)$/.test(word)) return null;
     if (loaf || (/\blong\b/i.test(text) && mm > 200)) return found(make.loafOfLength(mm, material), count);
     if (/\bsquare\b/i.test(text)) return found(make.square(mm, deepMm, material), count);
-    if (/^(?:rounds?|squares?)$/.test(word) && /\bcut|stamp|shape|pat|roll|form\b/i.test(w.before)) return null;
     return found(make.round(mm, deepMm, material), count);
   }
   if (litre && !/^(?:rounds?|squares?|layers?)$/.test(word)) return found(make.loafOfVolume(mlOf(litre), material), count);
   if (/\b(?:loaf|bread|cake)\s+(?:tins?|pans?)\b|\bkastenform\b|moule à cake/i.test(text) && loaf) return found(make.loafOfWeight(900, material), count, 3, false);
   if (/\b(?:sheet|tray|blech|plaque|teglia)s?\b|\b(?:floured|greased|lined) tin\b/i.test(`${word} ${w.before}`)) return found(make.mound(180, 45), 1, 1, true);
-  if (/^(?:springforms?|rounds?)$/.test(word) || /\b(?:round|sandwich|layer)\b/i.test(w.before)) {
-    if (/^rounds?$/.test(word) && !/\b(?:greased|lined|two|three|tin)\b/i.test(w.before)) return null;
+  if (/^(?:springforms?|rounds?)$/.test(word) || (/\b(?:round|sandwich|layer)\s+(?:cake\s+)?$/i.test(w.before) && /^(?:tin|pan|cake|form|mould)/.test(word))) {
+    if (/^rounds?$/.test(word) && !/\b(?:greased|lined|papered|two|three)\s*$/i.test(w.before)) return null;
     return found(make.round(200, deepMm, material), count, 3, true);
   }
   if (/\bsquare\b/i.test(w.before) && /^(?:tin|pan)/.test(word)) return found(make.square(200, deepMm, material), count, 3, true);
@@ -220,9 +228,11 @@ function freeIn(text: string): Mention | null {
     const after = text.slice(inside.index);
     const cutter = /(\d+(?:\.\d+)?(?:\s*[½¼¾])?|\d+\s*-?\s*\d\/\d|\w+(?:\s+and\s+a\s+half)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b\.?|"|”|″)(?!\s*(?:thick|high|deep|apart))[^.,;]{0,18}?\b(?:cutter|rounds?|circles?|squares?|biscuits?|scones?|across|glass)\b/i.exec(text);
     const n = /\bcutter\b/i.test(after) || pieces.test(after) || into.test(after);
-    if (cutter ?? (n || new RegExp(`\\b${pieceWord}\\b`, 'i').test(after))) {
+    if (cutter ?? (n || piecesIn(after) !== null || new RegExp(`\\b${pieceWord}\\b`, 'i').test(after))) {
       const topMm = cutter ? Math.round(mmOf(cutter[1] ?? '', cutter[2] ?? 'cm')) : 60;
-      const many = piecesIn(after);
+      const each = /\beach\b/i.test(after) ? shares(text.slice(0, inside.index)) : 1;
+      const some = piecesIn(after);
+      const many = some === null ? null : some * each;
       const tin = make.slab(topMm > 20 && topMm < 200 ? topMm : 60, Math.round(depth && depth >= 8 && depth <= 60 ? depth : 25), many ?? 8);
       return { use: { tin, count: 1 }, sure: 2, guessed: many === null, ...where(inside) };
     }
@@ -233,16 +243,30 @@ function freeIn(text: string): Mention | null {
     const found = typeof n === 'number' ? n : n ? numberOf(n) : null;
     return { use: { tin: make.mound(70, 35), count: found && found > 1 && found < 60 ? found : 1 }, sure: 2, guessed: found === null || found < 2, ...where(drop) };
   }
-  if (shape ?? crossed) {
-    const hit = shape ?? crossed;
+  const loose = depth !== null && !inside ? new RegExp(`(?<![\\d.,/])(${figure})\\s+rounds\\b`, 'iu').exec(text) : null;
+  if (loose?.[1] && depth) {
+    const tin = make.slab(60, Math.round(depth >= 8 && depth <= 60 ? depth : 25), numberOf(loose[1]));
+    return { use: { tin, count: 1 }, sure: 2, guessed: false, ...where(loose) };
+  }
+  const gathered = /\bround (?:it|the dough) (?:up|off)\b|\bflatten\w* (?:it )?to\b|\bmark (?:it )?in(?:to)? (?:four|quarters|six|eight)\b/i.exec(text);
+  if (shape ?? crossed ?? gathered) {
+    const hit = shape ?? crossed ?? gathered;
     if (!hit) return null;
     const said = (shape?.[1] ?? '').toLowerCase();
-    const many = /^(?:two|2|three|3|four|4|six|6|eight|8)$/.test(said) ? numberOf(said) : /\bhal(?:f|ves)\b|\btwo\b/i.test(shape?.[0] ?? '') ? 2 : 1;
+    const many = /^(?:two|2|three|3|four|4|six|6|eight|8)$/.test(said) ? numberOf(said) : /\beach\b|\bballs\b|\brounds\b/i.test(shape?.[0] ?? '') ? shares(text) : 1;
+    if (/\b(?:marzipan|almond paste|fondant|icing)\b/i.test(hit.input.slice(Math.max(0, hit.index - 30), hit.index + hit[0].length))) return null;
     const size = sizesIn(text).find((s) => s.mm.length === 1 && (s.mm[0] ?? 0) >= 90 && (s.mm[0] ?? 0) <= 400 && !/^\s*(?:thick|high|deep)/i.test(text.slice(s.to)));
     const small = /\bballs?\b/i.test(shape?.[2] ?? '') && many > 2;
     return { use: { tin: make.mound(Math.round(size?.mm[0] ?? (small ? 60 : 180)), Math.round(depth && depth >= 10 && depth <= 90 ? depth : 45)), count: many }, sure: 2, guessed: !size, ...where(hit) };
   }
   return null;
+}
+
+/** In how many parts the dough is divided: "divide in two", "halve". */
+function shares(text: string): number {
+  const m = new RegExp(`\\b(?:divid\\w*|part|split|cut|break)\\b[^.;]{0,24}?\\b(?:in|into)\\s+(${figure})`, 'iu').exec(text);
+  const n = m?.[1] ? numberOf(m[1]) : /\b(?:halve|halves|each half)\b/i.test(text) ? 2 : 1;
+  return n >= 1 && n <= 60 ? n : 1;
 }
 
 /** How many pieces a stretch of text cuts: "8 wedges", "into nine", "rounds (12)". */
@@ -291,7 +315,10 @@ export function readVessels(lines: readonly Prose[], made: number | null): Vesse
   const all: (Mention & { readonly line: Prose; readonly at: number; readonly text: string })[] = [];
   for (const line of lines)
     for (const s of sentencesIn(line.text)) for (const m of mentionsIn(s.text)) all.push({ ...m, line, at: s.at, text: s.text });
-  const tin = all.find((m) => m.sure === 3 && !m.guessed) ?? all.find((m) => m.sure === 3);
+  const tins = all.filter((m) => m.sure === 3);
+  const first = tins.find((m) => !m.guessed || m.use.tin.shape === 'tube') ?? tins[0];
+  // a tin named by its size alone is the one named with its kind elsewhere
+  const tin = tins.find((m) => m !== first && first && unkind(first) && !unkind(m) && alike(m, first)) ?? first;
   const free = best(all.filter((m) => m.sure === 2));
   const tray = all.find((m) => m.sure === 1);
   const skillet = tin && /cast iron/.test(tin.use.tin.material);
@@ -303,6 +330,10 @@ export function readVessels(lines: readonly Prose[], made: number | null): Vesse
   const use = counts(chosen, made);
   return { tins: [use], marks, guessed: chosen.guessed && chosen.sure === 3 && use.tin.shape !== 'cup' && use.tin.shape !== 'tube', place: mark };
 }
+
+/** A round only because nothing says otherwise. */
+const unkind = (m: Mention & { readonly text: string }): boolean => m.use.tin.shape === 'round' && !/\bround|sandwich|spring|layer/i.test(m.text.slice(m.from, m.to + 20));
+const alike = (a: Mention, b: Mention): boolean => Math.abs(a.use.tin.topMm - b.use.tin.topMm) < 0.06 * b.use.tin.topMm;
 
 /** Of several shapes the one that is baked: pieces that are cut or dropped, before the round they are cut from. */
 const best = <T extends Mention>(all: readonly T[]): T | undefined =>
