@@ -150,7 +150,7 @@ export function printUnit(entered: Entered): string {
   const { unit } = entered;
   if (unit === 'fl-oz') return 'fl oz';
   const many = middle(entered.value) > 1.001;
-  if ((unit === 'pinch' || unit === 'dash') && many) return `${unit}es`;
+  if ((unit === 'pinch' || unit === 'dash' || unit === 'splash') && many) return `${unit}es`;
   return many && plurals.has(unit) ? `${unit}s` : unit;
 }
 
@@ -167,7 +167,7 @@ export function readAmount(
   if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
   // a handful is a guess that a recipe line raises as a doubt; typed as an amount it says nothing
-  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob')) return null;
+  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob' || f.unit === 'splash')) return null;
   let grams = 0;
   for (const f of found) {
     const g = gramsOf({ value: f.value, unit: f.unit ?? 'g' }, ingredient, source);

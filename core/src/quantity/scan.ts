@@ -35,7 +35,7 @@ const article = new RegExp(
 );
 
 /** "pinch salt", "handful of nuts": measures of the hand that stand without a number; a few drops are counted as four. */
-const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|handful|knob|(?:few )?drops?)(?![\p{L}])/giu;
+const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|glug|handful|knob|(?:few )?drops?(?!\s+(?:biscuit|scone|cake|cookie|dough)))(?![\p{L}])/giu;
 
 function unitId(word: string | undefined): string | null {
   if (!word) return null;

@@ -14,8 +14,9 @@ export interface Unit {
 
 /**
  * Units as data. Sizes: international avoirdupois and US customary definitions (exact), metric by definition; the
- * stick is a quarter of a pound; a pinch is taken as 1/16 teaspoon, a dash as 1/8 (kitchen convention). A dessertspoon
- * is 10 ml; a handful (60 ml) and a knob (15 g) are guesses that the reader always raises as a doubt.
+ * stick is a quarter of a pound; a pinch is taken as 1/12 teaspoon, between the 1/16 and 1/8 of spoon sets, since bakers
+ * who weigh one find half a gram of salt; a dash as 1/8. A dessertspoon is 10 ml; a splash (5 ml), a handful (60 ml) and
+ * a knob (15 g) are guesses that the reader always raises as a doubt.
  */
 export const units: readonly Unit[] = [
   {
@@ -42,13 +43,19 @@ export const units: readonly Unit[] = [
     id: 'tsp',
     dimension: 'volume',
     size: null,
-    words: ['tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls', 'tspn', 'teasp', 'ts', 't'],
+    words: [
+      'tl', 'teel', 'teelöffel', 'c. à c', 'c. à café', 'c à café', 'càc', 'cc à café', 'cuillère à café', 'cuillères à café',
+      'cuil. à café', 'cuillerée à café', 'cdta', 'cdita', 'cucharadita', 'cucharaditas', 'cucchiaino', 'cucchiaini', 'tsk',
+      'tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls', 'tspn', 'teasp', 'ts', 't', 'tspns', 'tspful', 'teaspn', 'tea spoon', 'tea spoons', 'tea-spoon'],
   },
   {
     id: 'tbsp',
     dimension: 'volume',
     size: null,
     words: [
+      'el', 'essl', 'esslöffel', 'c. à s', 'c. à soupe', 'c à soupe', 'càs', 'cuillère à soupe', 'cuillères à soupe',
+      'cuil. à soupe', 'cuillerée à soupe', 'cuillerées à soupe', 'cda', 'cdas', 'cucharada', 'cucharadas', 'cucchiaio', 'cucchiai', 'msk',
+      'tblspn', 'tblspns', 'tblspoon', 'tbspns', 'tbspful', 'table spoon', 'table spoons', 'table-spoon', 'soup spoon', 'soup spoons', 'tablesp',
       'tbsp',
       'tbsps',
       'tbs',
@@ -65,7 +72,7 @@ export const units: readonly Unit[] = [
       'T',
     ],
   },
-  { id: 'cup', dimension: 'volume', size: null, words: ['cup', 'cups', 'c', 'cupful', 'cupfuls'] },
+  { id: 'cup', dimension: 'volume', size: null, words: ['cup', 'cups', 'c', 'cupful', 'cupfuls', 'tasse', 'tassen', 'tasses', 'taza', 'tazas', 'tazza', 'tazze', 'teacup', 'teacups', 'tea cup', 'katori', 'measuring cup'] },
   {
     id: 'fl-oz',
     dimension: 'volume',
@@ -74,11 +81,12 @@ export const units: readonly Unit[] = [
   },
   { id: 'pint', dimension: 'volume', size: 473.176473, words: ['pint', 'pints', 'pt'] },
   { id: 'gill', dimension: 'volume', size: 142.065, words: ['gill', 'gills'] },
-  { id: 'dsp', dimension: 'volume', size: 10, words: ['dsp', 'dessertspoon', 'dessertspoons', 'dessertspoonful'] },
+  { id: 'dsp', dimension: 'volume', size: 10, words: ['dsp', 'dsps', 'dstsp', 'dessertsp', 'dess. spoon', 'dessert spoon', 'dessert spoons', 'dessertspoon', 'dessertspoons', 'dessertspoonful', 'dessertspoonfuls'] },
   { id: 'drop', dimension: 'volume', size: 0.05, words: ['drop', 'drops'] },
   { id: 'quart', dimension: 'volume', size: 946.352946, words: ['quart', 'quarts', 'qt'] },
-  { id: 'pinch', dimension: 'volume', size: 0.308, words: ['pinch', 'pinches'] },
-  { id: 'dash', dimension: 'volume', size: 0.616, words: ['dash', 'dashes', 'splash', 'knife point'] },
+  { id: 'pinch', dimension: 'volume', size: 0.41, words: ['pinch', 'pinches', 'prise', 'prisen', 'pincée', 'pincées', 'pizca', 'pizcas', 'pizzico', 'pizzichi', 'good pinch', 'nip'] },
+  { id: 'dash', dimension: 'volume', size: 0.616, words: ['dash', 'dashes', 'knife point', 'msp', 'messerspitze', 'messerspitzen', 'shake', 'shakes'] },
+  { id: 'splash', dimension: 'volume', size: 5, words: ['splash', 'splashes', 'glug', 'glugs', 'drizzle', 'schuss', 'filet', 'chorro', 'goccio', 'spritzer'] },
   { id: 'handful', dimension: 'volume', size: 60, words: ['handful', 'handfuls'] },
   { id: 'knob', dimension: 'mass', size: 15, words: ['knob', 'knobs'] },
   { id: 'piece', dimension: 'count', size: 1, words: ['piece', 'pieces', 'whole'] },

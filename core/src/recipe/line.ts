@@ -227,6 +227,7 @@ function severally(segment: Segment, kitchen?: Kitchen): readonly Match[] | null
  * measures. When weight and volume disagree by more than honest filling explains, or the name or amount is unclear,
  * a doubt says so; nothing is guessed silently.
  *
+ * @param meant what plain words mean where the recipe is from: "cake flour" in South Africa
  * @param at where the text begins in its line, so that places point into the line as it was pasted
  */
 export function readLine(
@@ -236,6 +237,7 @@ export function readLine(
   source: Source,
   kitchen?: Kitchen,
   at = 0,
+  meant: RegionWords = [],
 ): ReadLine {
   const named = (s: string): boolean => matchIngredient(s, kitchen) !== null;
   const { segments, aside } = anatomyOf(text, named);
@@ -257,7 +259,7 @@ export function readLine(
       ? { matches: [], other: null, slip: false }
       : several
         ? { matches: several, other: null, slip: false }
-        : nameIn(yolks(segment, segments[n - 1]), kitchen);
+        : inRegion(nameIn(yolks(segment, segments[n - 1]), kitchen), meant);
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
       const itemId = items.length === 0 ? id : `${id}-${items.length + 1}`;
@@ -281,6 +283,17 @@ export function readLine(
   }
   return { items, doubts, marks };
 }
+
+/** What plain words name in a region, and the ingredient that is meant there. */
+export type RegionWords = readonly (readonly [said: RegExp, id: string])[];
+
+const inRegion = (named: Named, meant: RegionWords): Named => ({
+  ...named,
+  matches: named.matches.map((m) => {
+    const id = meant.find(([said]) => said.test(m.words))?.[1];
+    return id ? { ...m, id } : m;
+  }),
+});
 
 /** "2 eggs plus 1 yolk", "1 egg and 2 whites": the second name leans on the first. */
 const yolks = (segment: Segment, before: Segment | undefined): Segment =>
@@ -364,7 +377,7 @@ function readItem(
     doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
   else if (match && grams > 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
     doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
-  if (match && found && (found.unit === 'handful' || found.unit === 'knob'))
+  if (match && found && (found.unit === 'handful' || found.unit === 'knob' || found.unit === 'splash'))
     doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
   const optional = /\boptional(?:ly)?\b|\(opt\.?\)|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
   const note = [segment.tail, ...segment.brackets.filter((b) => !/^[\d\s./,½¼¾⅓⅔-]*\p{L}{0,12}\.?$/u.test(b)), aside]

@@ -1,12 +1,18 @@
+import { distance } from 'fastest-levenshtein';
 import MiniSearch from 'minisearch';
 import { ingredients } from '../ingredient/catalogue.js';
+import { namesAbroad } from '../ingredient/names-abroad.js';
 import type { Ingredient, Kitchen } from '../formula/types.js';
 import { harmless } from './words.js';
 
+const joined: Readonly<Record<string, string>> = { ß: 'ss', œ: 'oe', æ: 'ae', ø: 'o', ł: 'l' };
+
+/** Lower case without accents, signs and doubled spaces: what names are compared in. */
 export const plainText = (s: string): string =>
   s
     .toLowerCase()
     .replace(/[’‘]/g, "'")
+    .replace(/[ßœæøł]/g, (c) => joined[c] ?? c)
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/[^a-z0-9%' -]+/g, ' ')
@@ -26,6 +32,10 @@ const namesOf = (list: readonly Ingredient[]): Name[] =>
   );
 
 const catalogueNames = namesOf(ingredients);
+/** Names in other languages, of which none takes a word from an English one. */
+const abroad: readonly Name[] = namesAbroad.flatMap(([id, ...languages]) =>
+  languages.flatMap((list) => list.split('|').map((n) => ({ words: plainText(n).replace(/'/g, ' '), id }))),
+);
 const byWords = new Map<string, string>();
 const MAX_WORDS = 6;
 
@@ -56,6 +66,7 @@ const roles = new Map(ingredients.map((i) => [i.id, i.role]));
 const singly = (words: string): string => words.replace(/\S+$/, singular);
 for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
 for (const n of catalogueNames) if (!byWords.has(singly(n.words))) byWords.set(singly(n.words), n.id);
+for (const n of abroad) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
 
 const ownNames = new WeakMap<readonly Ingredient[], ReadonlyMap<string, string>>();
 function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | null {
@@ -88,6 +99,7 @@ export function exactName(phrase: string, kitchen?: Kitchen): Match | null {
 export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null {
   const own = namesIn(kitchen);
   const words = plainText(phrase)
+    .replace(/\b[dl]'(?=[a-z])/g, '')
     .split(' ')
     .filter((w) => w !== '' && w !== '-')
     .slice(0, 24);
@@ -98,6 +110,9 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
         const id = own?.get(form) ?? byWords.get(form);
         if (!id) continue;
         const odd = [...words.slice(0, start), ...words.slice(end)].filter(isOdd);
+        // "self-rising soft wheat flour": a word that belongs to the head though others stand between
+        const apart = odd.length > 0 ? across(words.slice(0, start), said.at(-1) ?? '', own) : null;
+        if (apart) return { ...apart, odd: odd.filter((w) => !apart.words.split(' ').includes(w)), ...(words.slice(end).some(isOdd) && { behind: true }) };
         // "besan flour": the particular name before the general one says more
         const finer = odd.length > 0 && byWords.get(words.slice(0, start).filter(isOdd).join(' '));
         if (finer && roles.get(finer) === roles.get(id))
@@ -105,6 +120,18 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
         return { id, words: form, odd, ...(words.slice(end).some(isOdd) && { behind: true }) };
       }
     }
+  return null;
+}
+
+/** The name of an earlier word and the head, whatever stands between them. */
+function across(before: readonly string[], head: string, own: ReadonlyMap<string, string> | null): Match | null {
+  for (const w of before) {
+    if (!isOdd(w)) continue;
+    for (const form of [`${w} ${head}`, `${w} ${singular(head)}`]) {
+      const id = own?.get(form) ?? byWords.get(form);
+      if (id) return { id, words: form, odd: [] };
+    }
+  }
   return null;
 }
 
@@ -130,28 +157,57 @@ const unique = (found: readonly { id: string; words: string }[], n: number): Mat
   return [...out.values()].slice(0, n);
 };
 
+/** 0–1: how much of two phrases is the same, by letters in the words that fit best. */
+function likeness(said: string, name: string): number {
+  const [a, b] = [said.split(' '), name.split(' ')];
+  const best = (w: string, all: readonly string[]): number =>
+    Math.max(0, ...all.map((x) => 1 - distance(w, x) / Math.max(w.length, x.length)).map((x) => (x < 0.6 ? 0 : x)));
+  const mean = (xs: readonly number[]): number => xs.reduce((t, x) => t + x, 0) / Math.max(1, xs.length);
+  return 0.5 * mean(a.map((w) => best(w, b))) + 0.5 * mean(b.map((w) => best(w, a)));
+}
+
 /** Ingredients whose names look most like a phrase, best first: for a doubt's choices, never taken silently. */
 export function lookAlikes(phrase: string, n: number): Match[] {
   const words = content(phrase) || plainText(phrase);
-  const found = search().search(words, { fuzzy: 0.3, prefix: true, maxFuzzy: 3 });
+  const found = search()
+    .search(words, { fuzzy: 0.3, prefix: true, maxFuzzy: 3 })
+    .slice(0, 60)
+    .flatMap((r) => catalogueNames[r.id as number] ?? [])
+    .filter((x) => likeness(words, x.words) > 0.34);
   return unique(
-    found.slice(0, 40).flatMap((r) => catalogueNames[r.id as number] ?? []),
+    [...found].sort((a, b) => likeness(words, b.words) - likeness(words, a.words)),
     n,
   );
 }
 
+/** Letters that may differ in a word of so many letters for it still to be a slip of the keyboard. */
+const mayDiffer = (letters: number): number => (letters < 4 ? 0 : letters < 7 ? 1 : 2);
+
+/** Whether one phrase is the other but for a slip in each word; a slip seldom takes the first letter. */
+function isSlip(said: string, name: string): boolean {
+  const [a, b] = [said.split(' '), name.split(' ')];
+  return (
+    a.length === b.length &&
+    a.every((w, i) => {
+      const n = b[i] ?? '';
+      const off = distance(w, n);
+      return off <= mayDiffer(Math.min(w.length, n.length)) && (off < 2 || w[0] === n[0]);
+    })
+  );
+}
+
 /**
- * The name that a phrase is a slip of the keyboard from: every word of the phrase is within a quarter of its letters of
- * a word of the name. Null when nothing is that near.
+ * The name that a phrase is a slip of the keyboard from: every word of the phrase differs by a letter, in long words by
+ * two, from a word of the name. Of several the nearest. Null when nothing is that near.
  */
 export function misspelt(phrase: string): Match | null {
   const words = content(phrase);
   if (words === '') return null;
-  const found = search().search(words, { fuzzy: 0.26, maxFuzzy: 2, combineWith: 'AND' });
-  const best = found
+  const near = search()
+    .search(words, { fuzzy: 0.26, maxFuzzy: 2, combineWith: 'AND' })
     .map((r) => catalogueNames[r.id as number])
-    .filter((x): x is Name => x !== undefined)
-    .find((x) => x.words.split(' ').length === words.split(' ').length);
+    .filter((x): x is Name => x !== undefined && isSlip(words, x.words));
+  const best = [...near].sort((a, b) => distance(words, a.words) - distance(words, b.words))[0];
   return best ? { id: best.id, words: best.words, odd: [] } : null;
 }
 

@@ -1,6 +1,6 @@
 import { inferFamily } from '../balance/infer.js';
 import { weigh } from '../balance/weigh.js';
-import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep, Source } from '../formula/types.js';
+import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { scanAmounts } from '../quantity/scan.js';
@@ -13,8 +13,9 @@ import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { intoGroups } from './groups.js';
 import { looksLikeHtml, pageOf } from './html.js';
 import { fromJson, fromJsonLd } from './json.js';
-import { readLine } from './line.js';
+import { readLine, type RegionWords } from './line.js';
 import { plainText } from './match.js';
+import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { measuresIn } from './measures.js';
 
 /** More text than this is not one recipe; the rest is left unread, and a doubt says so. */
@@ -36,10 +37,7 @@ const slug = (s: string): string =>
     .replace(/^-|-$/g, '')
     .slice(0, 40) || 'formula';
 
-const sourceOf = (kitchen: Kitchen): Source => {
-  const { cupMl, spoonMl, flourHabit, saltKind, eggSize } = kitchen.measures;
-  return { cupMl, spoonMl, flourHabit, saltKind, eggSize };
-};
+const wordsOf = (region: RegionId | undefined): RegionWords => (region && regionOf(region)?.words) ?? [];
 
 function emptyFormula(title: string, text: string, kitchen: Kitchen): Formula {
   return {
@@ -48,7 +46,7 @@ function emptyFormula(title: string, text: string, kitchen: Kitchen): Formula {
     id: `${slug(title)}-${hash(text)}`,
     title,
     family: 'free',
-    source: sourceOf(kitchen),
+    source: kitchenSource(kitchen),
     groups: [],
     method: [],
   };
@@ -204,7 +202,10 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   const firstOf = <T>(read: (s: string) => T | null): T | null =>
     head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
-  const source = said ?? measuresIn(parts.map((p) => p.text).join('\n'), sourceOf(kitchen));
+  const origin = said ? null : originOf(lines);
+  const all = parts.map((p) => p.text).join('\n');
+  const source = said ?? measuresIn(all, sourceIn(origin?.region ?? 'other', kitchenSource(kitchen), all));
+  const meant = wordsOf(origin?.region);
   const titled = parts.find((p) => p.kind === 'title');
   const title =
     titled?.text
@@ -224,7 +225,7 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
       marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'group' });
     }
     if (p.kind !== 'ingredient') continue;
-    const read = readLine(p.text, p.no, `i${++n}`, source, kitchen, p.at);
+    const read = readLine(p.text, p.no, `i${++n}`, source, kitchen, p.at, meant);
     for (const item of read.items) placeOf.set(item.id, { line: p.no, from: p.at, to: p.at + p.text.length });
     sections.at(-1)?.items.push(...read.items);
     doubts.push(...read.doubts);

@@ -39,6 +39,25 @@ export const harmless: ReadonlySet<string> = list(`
   take use get dictated drop drops snipped rindless picked stripped plump soaked before after measuring choice own no nos no. lge lg med sml sm xl not lots
   double triple single heat-treated square squares mixed with good-quality brushing sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
   cans pots jars tubs cartons bags boxes bars blocks punnet punnets ball balls x × plain all-natural
+  m l s size-m size-l prepared ordinary-white flaky-salt ribboned julienned zested juiced crumbly wet moist dryish sour-tasting
+  dark-coloured thick-set floury waxy mealy well heavy-duty household supermarket tender-stem baked grill grilled smoked-style
+  refined unrefined virgin extra-virgin unsulphured dutched ungreased unflavored-type deseeded destoned topped-up shop fridge
+  chilled-down overnight powdered pounded coarse-ground coarse-cut thin-cut thick-sliced mixed-up warmed-through blood-warm
+  hand-warm double-strength strongly brewed decaf any-kind whichever whatever favourite-type odd bits ends broken-up
+  weiche weicher weichen weiches zimmerwarme zimmerwarm kalte kalter kaltes lauwarme lauwarmes lauwarm warme warmes heisse heisses
+  zerlassene geschmolzene flussige gemahlen gemahlene gehackt gehackte geriebene geriebener gerieben geraspelte geraspelt gesiebt
+  gesiebtes frisch frische frischer reife reifer reifes grosse grosser kleine kleiner mittelgrosse gestrichen gestrichene gehauft
+  gehaufte ca etwa etwas oder und mit zum fur die der das den von aus einer eines einem eine ein unbehandelte unbehandelten bio
+  abgerieben abgeriebene entsteint entsteinte gewurfelt gewurfelte grosse stuck nach belieben geschmack grosse-m grosse-l
+  fondu fondue fondus mou molle mous ramolli tiede froid froide chaud chaude rape rapee rapes hache hachee haches entier entiere
+  fin fine gros grosse petit petite petits bien mur murs mure mures de du des la le les un une et ou en a au aux pour temperature
+  ambiante nature bio non traite traites environ bombee bombees rase rases coupe coupee coupes morceaux dés emince poudre sale
+  derretida derretido blanda blando fundida fundido rallado rallada rallados picado picada picadas picados fria frio tibia tibio
+  caliente maduro maduros madura maduras grande grandes mediano medianos pequeno pequena el los las una unos y o con sin para al
+  ambiente aproximadamente tamizada tamizado pelada pelado pelados en trozos cortado cortada molido molida natural entera entero
+  fuso fusa morbido morbida freddo fredda tiepido tiepida caldo calda grattugiato grattugiata grattugiate tritato tritata tritate
+  setacciata setacciato maturo matura mature medie grandi piccole di del della dei delle il lo gli un una e per circa q b quanto
+  basta non trattato biologico biologica sbucciata sbucciate a pezzi pezzetti colmo raso
 `);
 
 /** What things are sold in. A number before one of these needs a size to be an amount. */

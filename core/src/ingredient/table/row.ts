@@ -54,7 +54,7 @@ export const forms: Readonly<Record<string, Partial<Readonly<Record<Form, number
   'coconut-oil': { melted: 0.92 },
   'light-brown-sugar': { loose: 0.64, packed: 0.92 },
   'dark-brown-sugar': { loose: 0.66, packed: 0.93 },
-  jaggery: { grated: 0.6, packed: 0.85, powdered: 0.65 },
+  jaggery: { grated: 0.75, packed: 0.85, powdered: 0.78 },
   'icing-sugar': { sifted: 0.42, packed: 0.6 },
   'cocoa-natural': { sifted: 0.32, packed: 0.5 },
   'cocoa-alkalised': { sifted: 0.32, packed: 0.5 },
