@@ -78,7 +78,7 @@ describe('reading a recipe', () => {
       ['200g/7oz caster sugar', 'caster-sugar', 200, 0],
       ['1 tsp bicarbonate of soda', 'baking-soda', 5.07, 0.1],
       ['3 very ripe bananas, mashed', 'banana', 345, 5],
-      ['a pinch of salt', 'salt', 0.37, 0.1],
+      ['a pinch of salt', 'salt', 0.49, 0.1],
       ['2 tsp vanilla extract', 'vanilla-extract', 8.8, 0.2],
       ['1 cup vanilla yogurt', 'fruit-yogurt', 254, 2],
       ['- 1 ½ cups wholemeal flour', 'wholemeal-flour', 183.6, 2],

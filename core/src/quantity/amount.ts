@@ -143,7 +143,7 @@ export function printEntered(entered: Entered | null): string {
   return entered.unit === 'piece' ? v : `${v} ${printUnit(entered)}`;
 }
 
-const plurals = new Set(['cup', 'stick', 'pint', 'quart', 'gill', 'drop', 'handful', 'knob']);
+const plurals = new Set(['cup', 'stick', 'pint', 'quart', 'gill', 'drop', 'handful', 'knob', 'teacup', 'katori']);
 
 /** The unit of an amount as a word: `cups` of more than one, `fl oz`. */
 export function printUnit(entered: Entered): string {

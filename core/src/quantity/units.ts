@@ -15,8 +15,8 @@ export interface Unit {
 /**
  * Units as data. Sizes: international avoirdupois and US customary definitions (exact), metric by definition; the
  * stick is a quarter of a pound; a pinch is taken as 1/12 teaspoon, between the 1/16 and 1/8 of spoon sets, since bakers
- * who weigh one find half a gram of salt; a dash as 1/8. A dessertspoon is 10 ml; a splash (5 ml), a handful (60 ml) and
- * a knob (15 g) are guesses that the reader always raises as a doubt.
+ * who weigh one find half a gram of salt; a dash as 1/8. A dessertspoon is 10 ml; a splash (5 ml), a handful (60 ml),
+ * a teacup (180 ml), a katori (150 ml) and a knob (15 g) are guesses that the reader always raises as a doubt.
  */
 export const units: readonly Unit[] = [
   {
@@ -72,7 +72,9 @@ export const units: readonly Unit[] = [
       'T',
     ],
   },
-  { id: 'cup', dimension: 'volume', size: null, words: ['cup', 'cups', 'c', 'cupful', 'cupfuls', 'tasse', 'tassen', 'tasses', 'taza', 'tazas', 'tazza', 'tazze', 'teacup', 'teacups', 'tea cup', 'katori', 'measuring cup'] },
+  { id: 'cup', dimension: 'volume', size: null, words: ['cup', 'cups', 'c', 'cupful', 'cupfuls', 'tasse', 'tassen', 'tasses', 'taza', 'tazas', 'tazza', 'tazze', 'measuring cup'] },
+  { id: 'teacup', dimension: 'volume', size: 180, words: ['teacup', 'teacups', 'tea cup', 'tea cups', 'teacupful', 'teacupfuls'] },
+  { id: 'katori', dimension: 'volume', size: 150, words: ['katori', 'katoris', 'vati'] },
   {
     id: 'fl-oz',
     dimension: 'volume',

@@ -1,78 +1,49 @@
-import type { GroupRole, Kitchen } from '../formula/types.js';
+import type { Kitchen } from '../formula/types.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { plainChars } from './anatomy.js';
+import {
+  afterHeading,
+  furniture,
+  groupHead,
+  labelOf,
+  listHeading,
+  methodHeading,
+  noteHeading,
+  type GroupHead,
+} from './headings.js';
 import { matchIngredient } from './match.js';
 
-export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'other';
-/** What a line of the text is. */
+export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'story' | 'other';
+/** What a line of the text is, or a part of one: a line may hold the name of a group and its list. */
 export interface Classified {
   readonly kind: Kind;
   readonly text: string;
   readonly no: number;
   /** Where the text begins in its line. */
   readonly at: number;
-  readonly group?: { readonly name: string; readonly role: GroupRole; readonly said: boolean };
-}
-
-const roles: readonly GroupRole[] = [
-  'batter',
-  'dry',
-  'wet',
-  'fat-sugar',
-  'egg',
-  'fold-in',
-  'top',
-  'filling',
-  'icing',
-  'soak',
-  'grease',
-];
-const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
-  [/icing|frosting|glaze|drizzle|buttercream|ganache|to (?:finish|decorate|ice)/i, 'icing'],
-  [/filling|custard|curd|sandwich/i, 'filling'],
-  [/syrup|soak/i, 'soak'],
-  [/topping|streusel|crumble|to (?:serve|sprinkle|garnish|top)|on top|sprinkl|serving/i, 'top'],
-  [/\btins?\b|\bpan\b|greas|dusting/i, 'grease'],
-  [/\bdry\b/i, 'dry'],
-  [/\bwet\b|liquid|in turns with|bind/i, 'wet'],
-  [/\bcream(?:ed|ing)?\b (?:together|mix)|rub in|fat and sugar|butter and sugar/i, 'fat-sugar'],
-  [/beat in|\beggs?\b/i, 'egg'],
-  [/fold in|add[- ]?ins|mix[- ]?ins|inclusions|stir through/i, 'fold-in'],
-];
-export const roleOfHeading = (name: string): GroupRole => roleWords.find(([re]) => re.test(name))?.[1] ?? 'batter';
-
-/** A heading over a group: "For the frosting", "Dry ingredients:", "Streusel (top):". Null when the line is none. */
-function groupOf(raw: string, text: string, inList: boolean): Classified['group'] | null {
-  const bare = text.replace(/\s*:$/, '').replace(/^\*+|\*+$/g, '');
-  const said = /^(.*?)\s*\(([a-z-]+)\)$/.exec(bare);
-  const role = roles.find((r) => r === said?.[2]);
-  if (role && said?.[1]) return { name: said[1], role, said: true };
-  if (text.length > 64 || scanAmounts(text).length > 0 || /[.!?]$/.test(text)) return null;
-  const forThe = /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice)).{2,50}$/i.test(bare);
-  const colon = /:$/.test(text) || /^\*\*.*\*\*$/.test(raw.trim()) || /^#{2,6}\s/.test(raw);
-  const known =
-    /^(?:the )?(?:(?:[a-z]+ )?(?:streusel|crumble|frosting|icing|glaze|drizzle)(?: topping)?|[a-z]+ topping|topping|streusel|crumble(?: topping)?|icing|frosting|glaze|filling|syrup|soak|drizzle|dry(?: ingredients)?|wet(?: ingredients)?|cake|batter|muffins|loaf|dough|scones|sponge)$/i.test(
-      bare,
-    );
-  if (
-    !(forThe || known || (colon && inList)) ||
-    /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature)\b/i.test(bare)
-  )
-    return null;
-  return { name: bare, role: roleOfHeading(bare), said: false };
+  readonly group?: GroupHead;
+  /** True for a group that ends with its line. */
+  readonly inline?: boolean;
 }
 
 const verbs =
-  /\b(?:preheat|heat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|combine|turn|cool|sift|melt|mash|knead|divide|spread|serve|leave|rest|put|set|place|toss|soak|make|cover|cut|roll|shape|brush|let|remove|drop|fill|tip|scrape|blend|simmer|boil|bring|sprinkle|drizzle|grate|peel|work|pat|press|dust)\b/i;
+  /\b(?:preheat|heat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|combine|turn|cool|sift|sieve|melt|mash|knead|divide|spread|serve|leave|rest|put|set|place|toss|soak|make|cover|cut|roll|shape|brush|let|remove|drop|fill|tip|scrape|blend|simmer|boil|bring|sprinkle|drizzle|grate|peel|work|pat|press|dust|rühren|verrühren|mischen|unterheben|unterrühren|backen|füllen|schlagen|mélanger|ajouter|verser|cuire|battre|incorporer|préchauffer|fouetter|mezclar|batir|añadir|verter|hornear|precalentar|montare|unire|aggiungere|mescolare|versare|infornare|cuocere|sbattere)\b/i;
+const notListed =
+  /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i;
+const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
 
-function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
-  if (text.length > 140) return false;
-  if (
-    /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i.test(
-      text,
-    )
-  )
-    return false;
+/** Things of a line that have both an amount and a known name. */
+function listedIn(text: string, kitchen: Kitchen): number {
+  const plain = plainChars(text);
+  const amounts = scanAmounts(plain);
+  return amounts.filter((a, i) => {
+    const end = amounts[i + 1]?.from ?? plain.length;
+    return matchIngredient(plain.slice(a.to, end).split(/[,;(]/)[0] ?? '', kitchen) !== null;
+  }).length;
+}
+
+function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean): boolean {
+  if (notListed.test(text)) return false;
   const amounts = scanAmounts(plainChars(text));
   const head = text.split(',')[0] ?? text;
   const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
@@ -82,10 +53,15 @@ function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
   const first = /^[\p{L}]+/u.exec(text)?.[0] ?? '';
   if (verbs.test(first) && !known) return false;
   const sentence = verbs.test(text) && (/[.!]$/.test(text) || verbs.test(first)) && text.split(' ').length > 5;
-  if (sentence && !/^(?:the )?(?:juice|zest|grated)/i.test(text)) return false;
+  const run = text.length > 60 ? listedIn(text, kitchen) : 0;
+  const list = run > 1 && leading && !/[.!]\s+\p{Lu}/u.test(text);
+  if (sentence && !list && !/^(?:the )?(?:juice|zest|grated)/i.test(text)) return false;
+  // so long a line is a list, or no line of one
+  if (text.length > 140 && !(leading && withUnit && (run > 1 || known))) return false;
   return (
     (leading && (withUnit || known)) ||
     (withUnit && known) ||
+    (bareList && known && amounts.length === 1 && text.length < 60) ||
     (known &&
       amounts.length > 0 &&
       /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
@@ -97,58 +73,111 @@ function looksLikeIngredient(text: string, kitchen: Kitchen): boolean {
   );
 }
 
-const listHeading =
-  /^(?:the )?(?:ingredients?|you(?:'ll| will)? need|what you(?:'ll)? need|shopping list|things you need)\b.{0,24}:?$/i;
-const methodHeading =
-  /^(?:the )?(?:method|directions?|instructions?|steps?|preparation|procedure|how to make(?: it| them)?|to make|what to do|make it|recipe steps)\b.{0,12}:?$/i;
-const noteHeading =
-  /^(?:notes?|tips?|hints?|variations?|nutrition(?:al)?(?: information| facts)?|storage|equipment|to store|cook's notes?|keeping)\s*:?$/i;
+/** Whether the list gives its amounts behind the names and without units: "butter 100". */
+const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean =>
+  lines.filter(
+    (l) =>
+      /^\s*[\p{L}][\p{L} ,.'-]{2,40}\s\d{1,4}(?:\s+[\p{L} .]{1,24})?\s*$/u.test(l) &&
+      !units.test(l) &&
+      matchIngredient(l.replace(/\d.*$/, ''), kitchen) !== null,
+  ).length >= 3;
 
-/** Tells title, headings, ingredient lines and method apart, line by line. */
+const bakeNoun =
+  /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slice|cornbread|gingerbread|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+)\b/i;
+/** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
+const namesBake = (text: string): boolean =>
+  bakeNoun.test(text) && !units.test(text) && !/^\d/.test(text) && text.length < 80;
+
+const textOf = (raw: string): string =>
+  raw
+    .replace(/^#+\s*/, '')
+    .replace(/^[\s\-–—•·▢□☐○●◦‣➤✓]+(?=\S)/, '')
+    .replace(/^\*+\s+(?=\S)/, '')
+    .replace(/^\[[ x]?\]\s*/i, '')
+    .trim();
+
+/** The line over the list of ingredients, when a list follows it; else -1. */
+function listStart(lines: readonly string[], kitchen: Kitchen): number {
+  const at = lines.findIndex((l) => listHeading.test(textOf(l).replace(/^\*+|\*+$/g, '').trim()));
+  if (at < 0) return -1;
+  const below = lines.slice(at + 1, at + 40).filter((l) => looksLikeIngredient(textOf(l), kitchen, false));
+  return below.length > 1 ? at : -1;
+}
+
+/**
+ * Tells title, headings, ingredient lines and method apart, line by line. What a page has around its recipe (ways to
+ * share it, ratings, stories above the list, comments below) is story: kept, and not used.
+ */
 export function classify(lines: readonly string[], kitchen: Kitchen): Classified[] {
   const out: Classified[] = [];
-  let section: 'unknown' | 'ingredients' | 'method' | 'notes' = 'unknown';
+  let section: 'unknown' | 'ingredients' | 'method' | 'notes' | 'after' = 'unknown';
   let titled = false;
   let listed = 0;
   // on a card that Orvin wrote the first line is the title, whatever it says
   const card = lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
+  const listAt = card ? -1 : listStart(lines, kitchen);
+  const bareList = !card && bareAmounts(lines, kitchen);
   lines.forEach((raw, no) => {
-    const text = raw
-      .replace(/^#+\s*/, '')
-      .replace(/^[\s\-–—•·▢□☐○●◦‣➤✓]+(?=\S)/, '')
-      .replace(/^\*+\s+(?=\S)/, '')
-      .replace(/^\[[ x]?\]\s*/i, '')
-      .trim();
-    const add = (kind: Kind, group?: Classified['group']): void =>
-      void out.push({ kind, text, no, at: Math.max(0, raw.indexOf(text)), ...(group && { group }) });
+    const text = textOf(raw);
+    const start = Math.max(0, raw.indexOf(text));
+    const add = (kind: Kind, group?: GroupHead): void =>
+      void out.push({ kind, text, no, at: start, ...(group && { group }) });
     if (text === '') return add('blank');
     if (card && !titled) {
       titled = true;
       return add('title');
     }
     const bare = text.replace(/^\*+|\*+$/g, '').trim();
-    if (listHeading.test(bare)) {
+    if (listHeading.test(bare) && section !== 'after') {
       section = 'ingredients';
       return add('heading');
     }
-    if (methodHeading.test(bare) && scanAmounts(bare).length === 0) {
+    if (methodHeading.test(bare) && scanAmounts(bare).length === 0 && (listed > 0 || listAt < 0) && section !== 'after') {
       section = 'method';
       return add('heading');
     }
-    if (noteHeading.test(bare)) {
+    if (!card && listed > 1 && afterHeading.test(bare)) section = 'after';
+    if (section === 'after') return add('story');
+    if (noteHeading.test(bare) && (listed > 0 || listAt < 0)) {
       section = 'notes';
       return add('heading');
     }
-    if (section === 'notes') return add('note');
+    if (section === 'notes') return add(afterHeading.test(bare) ? 'story' : 'note');
+    if (!card && furniture.test(text)) return add('story');
     if (section === 'method' && /^(?:step\s*)?\d+[.):]\s/i.test(text)) return add('method');
     if (/^(?:measures|family|oven|makes|tins?):\s/i.test(text)) return add('other');
-    const inList = section === 'ingredients' || (section === 'unknown' && titled);
-    const group = section === 'method' ? null : groupOf(raw, text, inList);
-    if (group && (titled || group.role !== 'batter')) return add('heading', group);
-    const ingredient = section !== 'method' && looksLikeIngredient(text, kitchen);
-    if (!titled && !ingredient && (/^#\s/.test(raw) || (!verbs.test(text.split(' ')[0] ?? '') && text.length < 90))) {
+    const above = no < listAt;
+    const inList = section === 'ingredients' || (section === 'unknown' && titled && !above);
+    const group = section === 'method' ? null : groupHead(raw, text, inList);
+    if (group && !above && (titled || group.role !== 'batter')) return add('heading', group);
+    const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
+    const ingredient = section !== 'method' && !above && !named && looksLikeIngredient(text, kitchen, bareList);
+    if (
+      !titled &&
+      !ingredient &&
+      (/^#\s/.test(raw) || named || (!verbs.test(text.split(' ')[0] ?? '') && text.length < 90))
+    ) {
       titled = true;
       return add('title');
+    }
+    // above the list of a page stand stories; heads such as "Serves 12" and "Prep 10 min" are read
+    if (above) return add(/\d/.test(text) && text.length < 90 && !/[.!?]$/.test(text) ? 'other' : 'story');
+    const labelled =
+      section === 'method' || ingredient === false
+        ? labelOf(text, (rest) => section !== 'method' && (looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 0))
+        : labelOf(text, (rest) => looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 1);
+    if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null) && !/[.!]\s+\p{Lu}/u.test(labelled.rest)) {
+      titled = true;
+      listed++;
+      if (labelled.group)
+        out.push({ kind: 'heading', text: labelled.group.name, no, at: start, group: labelled.group, inline: true });
+      return void out.push({
+        kind: 'ingredient',
+        text: labelled.rest,
+        no,
+        at: start + labelled.at,
+        ...(labelled.group && { inline: true }),
+      });
     }
     if (ingredient) {
       titled = true;

@@ -62,6 +62,9 @@ function formOf(segment: Segment, ingredient: Ingredient): Form | null {
   return null;
 }
 
+/** Measures that are a matter of the hand or the cupboard, and so always asked about. */
+const byHand = new Set(['handful', 'knob', 'splash', 'teacup', 'katori']);
+
 interface Weighed {
   readonly grams: number;
   readonly entered: Entered;
@@ -377,8 +380,8 @@ function readItem(
     doubts.push(doubt.heaped(grams, found.filled, ingredient, context));
   else if (match && grams > 0 && /\bheap(?:ed|ing)\b|\brounded\b/i.test(text) && !byWeight)
     doubts.push(doubt.heaped(grams, 'heaped', ingredient, context));
-  if (match && found && (found.unit === 'handful' || found.unit === 'knob' || found.unit === 'splash'))
-    doubts.push(doubt.byHand(grams, found.unit, ingredient, context));
+  if (match && found && byHand.has(found.unit ?? ''))
+    doubts.push(doubt.byHand(grams, found.unit ?? 'piece', ingredient, context));
   const optional = /\boptional(?:ly)?\b|\(opt\.?\)|\bif (?:you )?(?:like|liked|want|wish|desired|using)\b/i.test(text);
   const note = [segment.tail, ...segment.brackets.filter((b) => !/^[\d\s./,½¼¾⅓⅔-]*\p{L}{0,12}\.?$/u.test(b)), aside]
     .filter((s) => s !== '')

@@ -35,7 +35,7 @@ const catalogueNames = namesOf(ingredients);
 /** Names in other languages, of which none takes a word from an English one. */
 const abroad: readonly Name[] = namesAbroad.flatMap(([id, ...languages]) =>
   languages.flatMap((list) => list.split('|').map((n) => ({ words: plainText(n).replace(/'/g, ' '), id }))),
-);
+).filter((n) => !harmless.has(n.words));
 const byWords = new Map<string, string>();
 const MAX_WORDS = 6;
 

@@ -8,11 +8,13 @@ import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
 import { classify, type Classified } from './classify.js';
-import { fromCsv, looksLikeCsv } from './csv.js';
+import { unshared, untabled } from './shape/table.js';
+import { tidy } from './shape/tidy.js';
+import { fromCsv, looksLikeCsv } from './shape/csv.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { intoGroups } from './groups.js';
-import { looksLikeHtml, pageOf } from './html.js';
-import { fromJson, fromJsonLd } from './json.js';
+import { looksLikeHtml, pageOf } from './shape/html.js';
+import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
 import { readLine, type RegionWords } from './line.js';
 import { plainText } from './match.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
@@ -92,7 +94,7 @@ function open(text: string, kitchen: Kitchen): Sources {
       'not-text',
       'This is not text: it looks like a picture, a document or another kind of file. Open it where it came from and copy its words, or save it as plain text.',
     );
-  if (/^\s*[{[]/.test(text)) {
+  if (/^\s*[{[]/.test(unwrapped(text))) {
     const json = fromJson(text);
     if (json.kind === 'formula') return json;
     if (json.kind === 'broken') return refused('broken-json', json.words);
@@ -159,12 +161,14 @@ function standsAlone(text: string): boolean {
 
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
   const long = text.length > MAX_CHARS;
-  const lines = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
+  const typed = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
+  const shared = unshared(untabled(tidy(typed)));
+  const lines = shared.lines.length === typed.length && shared.lines.every((l, i) => l === typed[i]) ? typed : shared.lines;
   const straight = assemble(whole, lines, kitchen);
   // one paragraph from title to oven: commas and full stops are its line breaks
   const parted = straight.formula.groups.length === 0 ? paragraphs(lines) : lines;
   const draft = parted === lines ? straight : assemble(whole, parted, kitchen);
-  const shown = asPasted && parted === lines ? draft : { ...draft, lines: parted };
+  const shown = asPasted && parted === typed ? draft : { ...draft, lines: parted };
   if (!long) return shown;
   const words = `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`;
   return { ...shown, doubts: [...shown.doubts, alone('too-long', words)] };
@@ -198,7 +202,7 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
     lines.map((l) => l.slice(0, MAX_LINE)),
     kitchen,
   );
-  const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method');
+  const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method' && p.kind !== 'story');
   const firstOf = <T>(read: (s: string) => T | null): T | null =>
     head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
@@ -218,13 +222,20 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
     : [];
   const sections: Section[] = [{ name: '', role: 'batter', said: false, items: [] }];
   const placeOf = new Map<string, Place>();
+  let around: Section | undefined;
   let n = 0;
   for (const p of parts) {
     if (p.group) {
+      if (p.inline) around = sections.at(-1);
       sections.push({ ...p.group, items: [] });
       marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'group' });
     }
     if (p.kind !== 'ingredient') continue;
+    // a group on one line ends with it: the list goes on where it was
+    if (around && !p.inline) {
+      sections.push({ name: around.name, role: around.role, said: around.said, items: [] });
+      around = undefined;
+    }
     const read = readLine(p.text, p.no, `i${++n}`, source, kitchen, p.at, meant);
     for (const item of read.items) placeOf.set(item.id, { line: p.no, from: p.at, to: p.at + p.text.length });
     sections.at(-1)?.items.push(...read.items);
@@ -234,7 +245,9 @@ function assemble(text: string, lines: readonly string[], kitchen: Kitchen): Rec
   const items = sections.flatMap((s) => s.items);
   const steps = parts.filter((p) => p.kind === 'method');
   const method = steps.map((p) => step(p.text, items, kitchen));
-  const prose = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'note' && !readMeasuresLine(p.text));
+  const prose = parts.filter(
+    (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
+  );
   const baking = readBaking(prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text)));
   marks.push(...baking.marks);
   for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { catalogueRow, defaultKitchen, gramsOf, readRecipe, type EggSize, type Item } from '../../src/index.js';
+import { catalogueRow, defaultKitchen, gramsOf, readRecipe, type EggSize, type Item, type Source } from '../../src/index.js';
 import { oneLine } from './line.js';
 
 /** One line of a corpus file; core/test/corpus/README.md says what the columns mean. */
@@ -36,7 +36,7 @@ interface Meant {
 const { measures } = defaultKitchen;
 
 /** Reads one wanted reading, `butter 1 stick + 2 tbsp optional`, into what it weighs by the catalogue. */
-export function meant(text: string): Meant {
+export function meant(text: string, of: Source = measures): Meant {
   const optional = /\boptional\b/.test(text);
   const [id = '', ...rest] = text
     .replace(/\boptional\b|\?/g, '')
@@ -51,7 +51,7 @@ export function meant(text: string): Meant {
     const [value = '', u = 'g'] = part.trim().split(/\s+/);
     const [lo, hi] = value.split('..').map(Number);
     const [name = 'g', size] = u.split(':');
-    const source = size ? { ...measures, eggSize: `eu-${size}` as EggSize } : measures;
+    const source = size ? { ...of, eggSize: `${of.eggSize.slice(0, 2)}-${size}` as EggSize } : of;
     const x = hi === undefined ? (lo ?? NaN) : ((lo ?? 0) + hi) / 2;
     unit ||= name;
     if (id === 'unknown') return { ingredient: id, grams: null, unit, optional };
@@ -74,7 +74,7 @@ const fits = (item: Item | undefined, m: Meant): boolean =>
 
 export function judge(c: Case): Judged {
   const { items, doubts } = oneLine(c.line);
-  const wanted = c.means.replace(/\?/g, '').split(' & ').map(meant);
+  const wanted = c.means.replace(/\?/g, '').split(' & ').map((w) => meant(w));
   const reads = wanted.length === items.length && wanted.every((m, i) => fits(items[i], m));
   const doubted = doubts.length > 0;
   const right = reads && (doubted || !c.means.includes('?'));
@@ -158,7 +158,7 @@ export function judgeRecipe(c: RecipeCase): JudgedRecipe {
         if (!about(kind)) fail(`doubt ${kind}`, doubts.map((d) => d.kind).join(',') || 'none', false);
     } else {
       const role = apartRoles.has(line.split(' ')[0] ?? '') ? (line.split(' ')[0] as string) : null;
-      const m = meant(role ? line.slice(role.length + 1) : line);
+      const m = meant(role ? line.slice(role.length + 1) : line, f.source);
       const found = [...left].find(
         ({ item, role: r }) => fits(item, m) && (role === null ? !apartRoles.has(r) : r === role),
       );

@@ -17,7 +17,7 @@ export const flavours: readonly Row[] = [
   ['ginger-ground', 'Ginger, ground', 'flavour', [10, 4.2, 3.4, 9, 52, 14], 0.4, '', {}, 'ground ginger|ginger powder|dried ginger|ginger|saunth|dry ginger powder'],
   ['cardamom', 'Cardamom, ground', 'flavour', [8.3, 6.7, 1, 10.8, 38, 28], 0.41, '', {}, 'ground cardamom|cardamom powder|cardamon|elaichi powder|elaichi|green cardamom|cardamom pods|cardamom seeds|ground green cardamom|cardamom pod|cardamom pdr'],
   ['mixed-spice', 'Mixed spice', 'flavour', [9, 8, 5, 7, 30, 32], 0.45, '', {}, 'pumpkin pie spice|pumpkin spice|spice|spices|gingerbread spice|apple pie spice|speculoos spice|five-spice|garam masala|chai spice|pudding spice|lebkuchen spice|sweet spice|speculaas spice|quatre epices|cake spice'],
-  ['nutmeg', 'Nutmeg', 'flavour', [6, 36, 3, 6, 25, 20], 0.46, '', {}, 'ground nutmeg|grated nutmeg|jaiphal|freshly grated nutmeg|freshly ground nutmeg|nutmeg powder'],
+  ['nutmeg', 'Nutmeg', 'flavour', [6, 36, 3, 6, 25, 20], 0.46, '', {}, 'ground nutmeg|grated nutmeg|jaiphal|freshly grated nutmeg|freshly ground nutmeg|nutmeg powder|jaiphal|jaiphal powder'],
   ['cloves', 'Cloves, ground', 'flavour', [10, 13, 2.4, 6, 28, 34], 0.44, '', {}, 'ground cloves|clove|clove powder|ground clove'],
   ['black-pepper', 'Black pepper', 'flavour', [12.5, 3.3, 0.6, 10.4, 38, 25.3], 0.47, '', {}, 'ground black pepper|pepper|cracked black pepper|freshly ground black pepper|white pepper|ground pepper|coarse black pepper|cracked pepper|freshly ground pepper'],
   ['caraway', 'Caraway seed', 'flavour', [10, 14.6, 0.6, 19.8, 9, 38], 0.45, '', {}, 'caraway seeds|caraways|carraway|kummel'],

@@ -46,7 +46,7 @@ export const grains: readonly Row[] = [
   ['quinoa-flour', 'Quinoa flour', 'flour', [10.5, 6, 2.5, 14, 58, 7], 0.46, '', flour({ acid: [1.2, 2, 3], drinks: 0.06 }), 'quinoa'],
   ['amaranth-flour', 'Amaranth flour', 'flour', [10, 6.7, 1.7, 13.8, 58, 7], 0.5, '', flour({ acid: [1.2, 2, 3], drinks: 0.06 }), 'amaranth|rajgira flour'],
   ['soy-flour', 'Soy flour', 'flour', [5.5, 20.5, 7.5, 37, 14, 11], 0.36, 'soy', flour({ acid: [3, 5, 7], drinks: 0.25 }), 'soya flour|soybean flour'],
-  ['lentil-flour', 'Lentil or mung flour', 'flour', [9.5, 1.5, 2, 24, 46.5, 16.5], 0.6, '', flour({ acid: [1.5, 2.5, 4], drinks: 0.1 }), 'lentil flour|urad flour|urad dal flour|moong flour|mung flour|moong dal flour|mung bean flour|red lentil flour|pea flour|black gram flour|green gram flour|urad|moong'],
+  ['lentil-flour', 'Lentil flour', 'flour', [9.5, 1.5, 2, 24, 46.5, 16.5], 0.6, '', flour({ acid: [1.5, 2.5, 4], drinks: 0.1 }), 'lentil flour|urad flour|urad dal flour|moong flour|mung flour|moong dal flour|mung bean flour|red lentil flour|pea flour|black gram flour|green gram flour|urad|moong'],
   ['lupin-flour', 'Lupin flour', 'flour', [8, 9.5, 4, 38, 5, 32], 0.4, 'lupin', flour({ acid: [3, 5, 7], drinks: 0.5 }), 'lupine flour'],
   ['chestnut-flour', 'Chestnut flour', 'flour', [10, 3.7, 23, 6.1, 44, 11], 0.42, '', flour({ acid: [1, 2, 3], drinks: 0.1 }), ''],
   ['gluten-free-blend', 'Gluten-free plain blend', 'flour', [11.5, 1.2, 0.5, 4.5, 79, 2.5], 0.55, '', flour({ acid: [0.4, 0.7, 1.2], drinks: 0.05 }), 'gluten-free flour|gluten free flour|gluten-free plain flour|gluten-free flour blend|gluten free all-purpose flour|gluten-free all-purpose flour|gf flour|gluten free flour blend|gluten free plain flour'],

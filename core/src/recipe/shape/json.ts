@@ -1,5 +1,6 @@
-import { families } from '../balance/families.js';
-import type { Formula } from '../formula/types.js';
+import JSON5 from 'json5';
+import { families } from '../../balance/families.js';
+import type { Formula } from '../../formula/types.js';
 import { pageOf } from './html.js';
 
 type Read =
@@ -11,11 +12,32 @@ type Read =
 type Loose = Record<string, unknown>;
 const isObject = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x);
 
-/** Reads JSON that was pasted or opened: Orvin's own formula, or a schema.org Recipe turned into its text. */
-export function fromJson(text: string): Read {
-  let data: unknown;
+/** Without a byte-order mark and the fences that a chat or page puts around code. */
+export const unwrapped = (text: string): string =>
+  text
+    .replace(/^\ufeff/, '')
+    .replace(/^\s*```[a-z0-9+-]*\s*\n([\s\S]*?)\n?\s*```\s*$/i, '$1')
+    .trim();
+
+/** JSON, or what people take for it: with commas too many, comments and single quotes. @throws as `JSON.parse` does */
+function loosely(text: string): unknown {
   try {
-    data = JSON.parse(text);
+    return JSON.parse(text);
+  } catch (e) {
+    try {
+      return JSON5.parse(text);
+    } catch {
+      throw e;
+    }
+  }
+}
+
+/** Reads JSON that was pasted or opened: Orvin's own formula, or a schema.org Recipe turned into its text. */
+export function fromJson(whole: string): Read {
+  let data: unknown;
+  const text = unwrapped(whole);
+  try {
+    data = loosely(text);
   } catch (e) {
     const at = /position (\d+)/.exec(e instanceof Error ? e.message : '');
     const line = at ? text.slice(0, Number(at[1])).split('\n').length : null;
@@ -42,7 +64,7 @@ export function fromJson(text: string): Read {
 export function fromJsonLd(data: readonly string[]): string[] {
   return data.flatMap((d) => {
     try {
-      return recipesIn(JSON.parse(d) as unknown).map(recipeText);
+      return recipesIn(loosely(unwrapped(d))).map(recipeText);
     } catch {
       return [];
     }
@@ -100,16 +122,54 @@ function recipesIn(x: unknown, depth = 0, out: Loose[] = []): Loose[] {
     return out;
   }
   if (!isObject(x)) return out;
-  if (
-    Array.isArray(x['recipeIngredient']) ||
-    typeof x['recipeIngredient'] === 'string' ||
-    Array.isArray(x['ingredients'])
-  )
-    out.push(x);
+  if (listKeys.some((k) => holdsList(x[k])) || groupKeys.some((k) => Array.isArray(x[k]) && groupsOf(x).length > 0)) out.push(x);
   else
-    for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item', 'recipes'])
+    for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item', 'recipes', 'recipe', 'data', 'results', 'hasPart'])
       if (key in x) recipesIn(x[key], depth + 1, out);
   return out;
+}
+
+const listKeys = ['recipeIngredient', 'ingredients', 'recipeIngredients', 'ingredient', 'ingredientList', 'zutaten'];
+const groupKeys = ['ingredientGroups', 'ingredient_groups', 'sections', 'components', 'parts', 'ingredients', 'recipeIngredient'];
+const stepKeys = ['recipeInstructions', 'instructions', 'steps', 'directions', 'method', 'preparation'];
+const titleKeys = ['name', 'title', 'headline', 'recipeName', 'label'];
+const yieldKeys = ['recipeYield', 'yield', 'servings', 'serves', 'makes', 'portions'];
+const cookKeys = ['cookTime', 'cook_time', 'bakeTime', 'baking_time', 'cookingTime'];
+const amountKeys = ['amount', 'quantity', 'qty', 'value', 'menge', 'metricAmount', 'weight'];
+const unitKeys = ['unit', 'units', 'measure', 'unitText', 'unitCode', 'uom', 'einheit'];
+const nameKeys = ['name', 'ingredient', 'food', 'item', 'label', 'product', 'what'];
+const noteKeys = ['note', 'notes', 'comment', 'preparation', 'prep', 'description'];
+
+const holdsList = (x: unknown): boolean =>
+  typeof x === 'string' ? /\d/.test(x) : Array.isArray(x) ? x.length > 0 : isObject(x) && Array.isArray(x['itemListElement']);
+const firstOf = (o: Loose, keys: readonly string[]): unknown => keys.map((k) => o[k]).find((v) => v !== undefined && v !== null && v !== '');
+
+/** Groups of a list, each with its name: sections that hold lists of their own. */
+function groupsOf(o: Loose): { name: string; list: unknown[] }[] {
+  for (const key of groupKeys) {
+    const all = o[key];
+    if (!Array.isArray(all)) continue;
+    const found = all.filter(isObject).flatMap((g) => {
+      const inner = firstOf(g, [...listKeys, 'items', 'itemListElement', 'list']);
+      return Array.isArray(inner) ? [{ name: words(firstOf(g, [...titleKeys, 'group', 'section', 'heading'])), list: inner }] : [];
+    });
+    if (found.length > 0) return found;
+  }
+  return [];
+}
+
+/** An ingredient of a list as its line: a text as it stands, or the amount, unit, name and note of an object. */
+function lineOf(x: unknown): string {
+  if (!isObject(x)) return words(x);
+  const whole = firstOf(x, ['text', 'original', 'raw', 'display', 'originalString']);
+  if (typeof whole === 'string') return clean(whole);
+  const said = firstOf(x, amountKeys);
+  const inner = isObject(said) ? said : null;
+  const amount = inner ? words(firstOf(inner, amountKeys)) : words(said);
+  const unit = words((inner && firstOf(inner, unitKeys)) ?? firstOf(x, unitKeys));
+  const name = words(firstOf(x, nameKeys));
+  const note = words(firstOf(x, noteKeys));
+  return `${[amount, unit, name].filter((s) => s !== '').join(' ')}${note === '' || note === name ? '' : `, ${note}`}`.trim();
 }
 
 const clean = (s: string): string => (/[<&]/.test(s) ? pageOf(s).text : s).trim();
@@ -121,20 +181,27 @@ const words = (x: unknown): string => {
 };
 const list = (x: unknown): unknown[] => (Array.isArray(x) ? x : x === undefined || x === null ? [] : [x]);
 
-/** Steps of a method: strings, HowToStep, or HowToSection with steps of its own. */
+/** Steps of a method: a text, strings, HowToStep, sections or lists with steps of their own, however they are nested. */
 function stepsOf(x: unknown, depth = 0): string[] {
-  if (depth > 3) return [];
+  if (depth > 5) return [];
   return list(x).flatMap((e) => {
-    if (isObject(e) && Array.isArray(e['itemListElement'])) return stepsOf(e['itemListElement'], depth + 1);
-    return words(e)
-      .split('\n')
-      .map((s) => s.trim())
-      .filter((s) => s !== '');
+    if (isObject(e)) {
+      const inner = firstOf(e, ['itemListElement', 'steps', 'item', 'itemList', 'instructions']);
+      if (Array.isArray(inner) || isObject(inner)) return stepsOf(inner, depth + 1);
+      return linesIn(words(firstOf(e, ['text', 'description', 'step', 'instruction', 'name', 'value'])));
+    }
+    return linesIn(words(e));
   });
 }
+const linesIn = (s: string): string[] =>
+  s
+    .split('\n')
+    .map((l) => l.trim())
+    .filter((l) => l !== '');
 
 /** "PT1H10M" in minutes; null when it is no duration. */
 function minutesOf(x: unknown): number | null {
+  if (typeof x === 'number' && x > 0) return x;
   const m = typeof x === 'string' ? /^P(?:\d+D)?T?(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?/i.exec(x) : null;
   const n = m ? Number(m[1] ?? 0) * 60 + Number(m[2] ?? 0) : 0;
   return n > 0 ? n : null;
@@ -145,20 +212,27 @@ function recipeText(r: Loose): string {
   const properties = list(r['additionalProperty']).filter(isObject);
   const own = (name: string): string[] => properties.filter((p) => p['name'] === name).map((p) => words(p['value']));
   const groups = own('group').map((g) => /^(\d+) (.*)$/s.exec(g));
-  const ingredients = list(r['recipeIngredient'] ?? r['ingredients'])
-    .flatMap((x) => (typeof x === 'string' ? x.split('\n') : [x]))
-    .map(words)
-    .filter((s) => s !== '');
+  const parts = groupsOf(r);
+  const plainList = firstOf(r, listKeys);
+  const flat = isObject(plainList) ? plainList['itemListElement'] : plainList;
+  const ingredients =
+    parts.length > 0
+      ? parts.flatMap((g) => [...(g.name === '' ? [] : [`${g.name.replace(/:$/, '')}:`]), ...g.list.map(lineOf)])
+      : list(flat)
+          .flatMap((x) => (typeof x === 'string' ? clean(x.replace(/<br\s*\/?>/gi, '\n')).split('\n') : [x]))
+          .map(lineOf)
+          .filter((s) => s !== '');
   const lines = ingredients.flatMap((line, n) => [
     ...groups.filter((g) => g?.[1] === String(n)).flatMap((g) => ['', `${g?.[2] ?? ''}:`]),
     line,
   ]);
-  const cook = minutesOf(r['cookTime']);
-  const makes = words(r['recipeYield']);
-  const said = stepsOf(r['recipeInstructions']);
+  const cook = minutesOf(firstOf(r, cookKeys));
+  const yields = list(firstOf(r, yieldKeys)).map(words);
+  const makes = yields.find((y) => /[a-z]/i.test(y)) ?? yields[0] ?? '';
+  const said = stepsOf(firstOf(r, stepKeys));
   const spoken = /\d\s*(?:min|hour)/i.test(said.join(' '));
   return [
-    words(r['name']) || 'Untitled',
+    words(firstOf(r, titleKeys)) || 'Untitled',
     '',
     ...own('head'),
     ...(makes === '' || own('head').some((h) => h.startsWith('Makes:'))

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { isHead, rowsToLines } from './table.js';
 
 type Row = Readonly<Record<string, string>>;
 
@@ -10,35 +11,36 @@ const column = (row: Row, names: RegExp): string => {
 const heads = {
   title: /^(?:title|recipe|recipe name|name)$/i,
   ingredients: /^ingredients?(?: list)?$/i,
-  ingredient: /^(?:ingredient|item|food|what|name|product)$/i,
-  amount: /^(?:amount|quantity|qty|how much|menge)$/i,
-  unit: /^(?:units?|measure)$/i,
-  grams: /^(?:grams?|g|weight(?: \(?g\)?)?|weight in g)$/i,
-  group: /^(?:group|section|part)$/i,
-  note: /^(?:notes?|comment|preparation|remark)$/i,
   method: /^(?:method|instructions?|directions?|steps?)$/i,
+};
+const own = /^(?:kind|text)$/i;
+
+const firstRow = (text: string): string[] => {
+  const line = text.replace(/^\ufeff/, '').trimStart().split(/\r?\n/, 1)[0] ?? '';
+  const by = [',', ';', '\t'].map((d) => [d, line.split(d).length] as const).sort((a, b) => b[1] - a[1])[0];
+  return by && by[1] > 1 ? line.split(by[0]).map((c) => c.replace(/^"|"$/g, '').trim()) : [];
 };
 
 /** Whether a text is a table: a first line of at least two column names that a recipe would have. */
 export function looksLikeCsv(text: string): boolean {
-  const first = text.trimStart().split(/\r?\n/, 1)[0] ?? '';
-  const cells = first.split(/[,;\t]/).map((c) => c.replace(/^"|"$/g, '').trim());
-  return (
-    cells.length > 1 &&
-    cells.filter((c) => Object.values(heads).some((h) => h.test(c)) || /^(?:kind|role|text|id)$/i.test(c)).length >= 2
-  );
+  const cells = firstRow(text);
+  if (cells.length < 2 || cells.some((c) => c.length > 40)) return false;
+  if (cells.filter((c) => own.test(c)).length === 2) return true;
+  const whole = cells.some((c) => heads.title.test(c)) && cells.some((c) => heads.ingredients.test(c));
+  return whole || isHead(cells);
 }
 
 /**
  * Turns a table into the lines of recipes. A table with a row a line of one recipe gives one; a table with a row a recipe
- * (title and ingredients in columns) gives one for each.
+ * (title and ingredients in columns) gives one for each. What stands below the table is kept as it is.
  */
 export function fromCsv(text: string): string[] {
-  const { data, meta } = Papa.parse<Row>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
+  const clean = text.replace(/^\ufeff/, '').trim();
+  const { data, meta } = Papa.parse<Row>(clean, { header: true, skipEmptyLines: 'greedy' });
   const fields = meta.fields ?? [];
   const has = (re: RegExp): boolean => fields.some((f) => re.test(f.trim()));
   if (has(/^kind$/i) && has(/^text$/i)) return [ownTable(data)];
-  if (has(heads.title) && has(heads.ingredients) && !has(heads.amount))
+  if (has(heads.title) && has(heads.ingredients) && !isHead(fields))
     return data.map((r) =>
       [
         column(r, heads.title) || 'Untitled',
@@ -53,23 +55,18 @@ export function fromCsv(text: string): string[] {
           .map(([k, v]) => `${k}: ${v}`),
       ].join('\n'),
     );
-  let group = '';
-  const lines = ['Ingredients'];
-  for (const r of data) {
-    const g = column(r, heads.group);
-    if (g !== group && g !== '') lines.push('', `${g}:`);
-    group = g;
-    const weight = column(r, heads.grams);
-    const name = column(r, heads.ingredient) || column(r, heads.ingredients);
-    const amount = [column(r, heads.amount), column(r, heads.unit)].filter((x) => x !== '').join(' ');
-    const note = column(r, heads.note);
-    if (name === '') continue;
-    const stated = amount === '' ? (weight === '' ? '' : `${weight.replace(/\s*g$/i, '')} g`) : amount;
-    lines.push(
-      `${stated} ${name}${amount !== '' && weight !== '' ? ` (${weight.replace(/\s*g$/i, '')} g)` : ''}${note === '' ? '' : `, ${note}`}`.trim(),
-    );
+  const grid = Papa.parse<string[]>(clean, { header: false, skipEmptyLines: 'greedy', delimiter: meta.delimiter }).data;
+  const [head = [], ...rest] = grid;
+  // prose below the table has commas of its own: it is no row of it
+  const last = rest.findLastIndex((r) => r.length >= 2 && /\d/.test(r.slice(1, 4).join(' ')) && (r[0] ?? '').length < 60);
+  const list: string[][] = [];
+  const below: string[] = [];
+  for (const [i, r] of rest.entries()) {
+    const prose = r.length > head.length || (r[0] ?? '').length > 60 || /^(?:method|pat|bake|mix|oven)\b/i.test(r[0] ?? '');
+    if (i > last || prose) below.push(r.join(meta.delimiter === ';' ? '; ' : ', ').replace(/[,;\s]+$/, ''));
+    else list.push(r);
   }
-  return [lines.join('\n')];
+  return [['Ingredients', ...rowsToLines(head, list), ...(below.length > 0 ? ['', 'Method', ...below] : [])].join('\n')];
 }
 
 /** Orvin's own table: a row each for title, head, group, ingredient, step and note, in the words of the card. */

@@ -1,0 +1,143 @@
+import { scanAmounts } from '../../quantity/scan.js';
+import { plainChars } from '../anatomy.js';
+import { matchIngredient } from '../match.js';
+
+/**
+ * Makes lines of what was not typed as lines: quoted mail, messages with their senders, letters where a scan meant
+ * figures, words and lines that a page's width broke, columns side by side. What is already a plain list stays as it is,
+ * letter by letter.
+ */
+export function tidy(lines: readonly string[]): readonly string[] {
+  const talk = unmessaged(unquoted(lines));
+  const seen = talk.map(unscanned);
+  const apart = uncolumned(seen);
+  return unbroken(apart);
+}
+
+const unquoted = (lines: readonly string[]): readonly string[] =>
+  lines.filter((l) => /^\s*>/.test(l)).length >= Math.max(3, lines.length / 3)
+    ? lines.map((l) => l.replace(/^(?:\s*>)+\s?/, ''))
+    : lines;
+
+const sender =
+  /^\s*(?:\[?\(?\d{1,2}[:.]\d{2}(?:[:.]\d{2})?(?:\s*[ap]m)?[\])]?,?\s*(?:-\s*)?)?(?:\d{1,2}[/.]\d{1,2}[/.]\d{2,4},?\s*(?:\d{1,2}[:.]\d{2})?\s*(?:-\s*)?)?\p{Lu}[\p{L}.]{0,14}(?:\s\p{Lu}[\p{L}.]{0,14})?:\s+/u;
+const stamped = /^\s*[[(]?\d{1,2}[:.]\d{2}/;
+/** Messages without who sent them and when; an interview without its letters. */
+function unmessaged(lines: readonly string[]): readonly string[] {
+  const told = lines.filter((l) => l.trim() !== '');
+  const stamps = told.filter((l) => stamped.test(l) && sender.test(l)).length;
+  if (stamps >= 3 && stamps > told.length / 2) return lines.map((l) => l.replace(sender, ''));
+  const asked = told.filter((l) => /^\s*(?:Q|A|Frage|Antwort)\s*[:.]\s/i.test(l)).length;
+  return asked >= 3 ? lines.map((l) => l.replace(/^\s*(?:Q|A)\s*[:.]\s*/i, '')) : lines;
+}
+
+const unitBehind = '(?=\\s*(?:cups?|c\\.|tsp|tbsp|teaspoons?|tablespoons?|g\\b|kg\\b|ml\\b|l\\b|oz\\b|lb|pint|stick|egg|large|small|medium|level|heaped|pkt|can|tin|hr|hour|min|inch|cm|°))';
+/** Letters that a scan put where figures stand, and figures where letters do: "18O°C", "l/2", "I cup", "f1our". */
+export function unscanned(line: string): string {
+  return (
+    line
+      // a figure among letters
+      .replace(/(?<=\p{Ll})1(?=\p{Ll})|(?<=\b\p{L})1(?=\p{Ll}{2})/gu, 'l')
+      .replace(/(?<=\p{Ll})0(?=\p{Ll})/gu, 'o')
+      // letters among figures
+      .replace(/(?<![\p{L}])[IlO|\dSo]*\d[IlO|\dSo]*(?![\p{L}])|(?<![\p{L}\d])[Il|](?=\d|O{1,2}\b)/gu, (m) =>
+        /[IlO|So]/.test(m) && !/^\d+[lS]$|^\d+o$/.test(m) ? m.replace(/[Il|]/g, '1').replace(/[Oo]/g, '0').replace(/S/g, '5') : m,
+      )
+      .replace(/(?<![\p{L}\d])[Il|](?=\s*\/\s*[2348]\b)/gu, '1')
+      .replace(/(?<=\b[1-9]\/)[Il|](?=\d?\b)/g, '1')
+      .replace(/(?<![\p{L}\d])[IlO]{1,3}(?=O\s*(?:g|ml|°)\b)/gu, (m) => m.replace(/[Il]/g, '1').replace(/O/g, '0'))
+      .replace(new RegExp(`(?<![\\p{L}\\d'’])(?:I|l|\\|)(?=\\s+\\d/\\d|\\s)${unitBehind}`, 'gu'), '1')
+      .replace(/(?<=\d)O(?=\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
+      .replace(/(?<=\d)O(?=O?\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
+  );
+}
+
+const gap = /\S(?:\s{3,}|\t+)(?=\S)/;
+const pieces = (line: string): { text: string; at: number }[] => {
+  const out: { text: string; at: number }[] = [];
+  for (const m of line.matchAll(/\S+(?:\s{1,2}\S+)*/g)) out.push({ text: m[0], at: m.index });
+  return out;
+};
+const onlyAmount = (s: string): boolean => {
+  const a = scanAmounts(s);
+  return a.length > 0 && /^[\s()~=%/.,]*$/.test(a.reduceRight((t, x) => t.slice(0, x.from) + t.slice(x.to), s).replace(/\b(?:of|about|approx|ca)\b/gi, '')) || /^[\d.,½¼¾⅓⅔/\s-]+%?$/.test(s);
+};
+
+/** Lines whose parts stand side by side, one below the other: down the columns, or along the row where it is a list. */
+function uncolumned(lines: readonly string[]): readonly string[] {
+  const wide = lines.filter((l) => gap.test(l.trim()) && !/[|;\t].*[|;\t]/.test(l));
+  if (wide.length < 2) return lines;
+  // "Wholemeal flour        350 g": a name and its amount are one thing
+  const whole = wide.filter((l) => {
+    const p = pieces(l);
+    return p.slice(1).every((x) => onlyAmount(x.text)) || p.slice(0, -1).every((x) => onlyAmount(x.text));
+  });
+  if (whole.length * 2 > wide.length) return lines;
+  const starts = wide.flatMap((l) => pieces(l).slice(1).map((p) => p.at));
+  const column = starts.find((s) => starts.filter((x) => Math.abs(x - s) <= 1).length >= Math.max(3, 0.6 * wide.length));
+  if (column === undefined) return lines.flatMap((l) => (wide.includes(l) ? pieces(l).map((p) => p.text) : [l]));
+  const left: string[] = [];
+  const right: string[] = [];
+  const out: string[] = [];
+  const flush = (): void => {
+    out.push(...left, ...(right.length > 0 ? ['', ...right] : []));
+    left.length = 0;
+    right.length = 0;
+  };
+  for (const l of lines) {
+    const ps = pieces(l);
+    const inside = ps.some((p) => Math.abs(p.at - column) <= 1);
+    const onlyRight = ps.length > 0 && (ps[0]?.at ?? 0) >= column - 1;
+    if (!inside && !onlyRight && (left.length === 0 || l.trim() === '')) {
+      flush();
+      out.push(l);
+      continue;
+    }
+    const a = l.slice(0, column - 1).trim();
+    const b = l.slice(Math.max(0, column - 1)).trim();
+    if (a !== '' || b === '') left.push(inside || onlyRight ? a : l);
+    if (b !== '' && (inside || onlyRight)) {
+      // a line further in goes on with the one above it
+      const deeper = ps.find((p) => p.at >= column - 1);
+      if (right.length > 0 && deeper && deeper.at > column + 1 && !/^\d+[.)]/.test(b)) right[right.length - 1] += ` ${b}`;
+      else right.push(b);
+    }
+  }
+  flush();
+  return out;
+}
+
+const opens = /^\s*(?:[\d½¼¾⅓⅔⅛•▢□☐*–—-]|\(|an?\s)/i;
+const hasFood = (s: string): boolean => matchIngredient(s.split(/[,(]/)[0] ?? s) !== null;
+const hasAmount = (s: string): boolean => scanAmounts(plainChars(s)).length > 0;
+const unfinished = /(?:[,&+(–]|\b(?:and|or|of|the|a|an|with|in|to|for|at|into|on|until|about|cold|fresh|large|plain|light|dark|brown|finely|self-raising|baking|und|et|y|e|de))\s*$/i;
+
+/** Lines that a narrow page broke: halves of words and of phrases are joined again. */
+function unbroken(lines: readonly string[]): readonly string[] {
+  const told = lines.filter((l) => l.trim() !== '');
+  const small = told.filter((l) => /^\s*[\p{Ll}°%]/u.test(l)).length;
+  const hyphens = told.filter((l, i) => /\p{L}-\s*$/u.test(l) && /^\s*\p{Ll}/u.test(told[i + 1] ?? '')).length;
+  const short = told.length > 0 && told.reduce((s, l) => s + l.trim().length, 0) / told.length < 46;
+  if (!(hyphens > 1 || (small >= 3 && small > 0.22 * told.length && short))) return lines;
+  const out: string[] = [];
+  let fresh = true;
+  for (const line of lines) {
+    const text = line.trim();
+    const last = out.at(-1)?.trim() ?? '';
+    if (text === '' || last === '' || fresh) {
+      out.push(line);
+      fresh = text === '';
+      continue;
+    }
+    if (/\p{L}-$/u.test(last) && /^\p{Ll}/u.test(text)) {
+      out[out.length - 1] = `${last.slice(0, -1)}${text}`;
+      continue;
+    }
+    const goesOn = /^[\p{Ll}°%(]/u.test(text) && !opens.test(text);
+    const half = hasAmount(last) && scanAmounts(plainChars(last))[0]?.from === 0 && !hasFood(last) && last.length < 40 && !opens.test(text);
+    const sentence = goesOn && !/[.!?:]$/.test(last) && (unfinished.test(last) || half || !(hasAmount(last) && hasFood(last) && opens.test(last)) || !hasFood(text));
+    if (half || sentence || (unfinished.test(last) && !opens.test(text))) out[out.length - 1] = `${last} ${text}`;
+    else out.push(line);
+  }
+  return out;
+}
