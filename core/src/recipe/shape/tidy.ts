@@ -112,6 +112,9 @@ const hasFood = (s: string): boolean => matchIngredient(s.split(/[,(]/)[0] ?? s)
 const hasAmount = (s: string): boolean => scanAmounts(plainChars(s)).length > 0;
 const unfinished = /(?:[,&+(–]|\b(?:and|or|of|the|a|an|with|in|to|for|at|into|on|until|about|cold|fresh|large|plain|light|dark|brown|finely|self-raising|baking|und|et|y|e|de))\s*$/i;
 
+/** A line that says a thing and how much of it, and so needs no other. */
+const isItem = (s: string): boolean => hasFood(s) && (hasAmount(s) || /\s\d{1,4}\s*$/.test(s));
+
 /** Lines that a narrow page broke: halves of words and of phrases are joined again. */
 function unbroken(lines: readonly string[]): readonly string[] {
   const told = lines.filter((l) => l.trim() !== '');
@@ -134,9 +137,10 @@ function unbroken(lines: readonly string[]): readonly string[] {
       continue;
     }
     const goesOn = /^[\p{Ll}°%(]/u.test(text) && !opens.test(text);
-    const half = hasAmount(last) && scanAmounts(plainChars(last))[0]?.from === 0 && !hasFood(last) && last.length < 40 && !opens.test(text);
-    const sentence = goesOn && !/[.!?:]$/.test(last) && (unfinished.test(last) || half || !(hasAmount(last) && hasFood(last) && opens.test(last)) || !hasFood(text));
-    if (half || sentence || (unfinished.test(last) && !opens.test(text))) out[out.length - 1] = `${last} ${text}`;
+    const whole = isItem(text);
+    const half = !whole && hasAmount(last) && scanAmounts(plainChars(last))[0]?.from === 0 && !hasFood(last) && last.length < 40 && !opens.test(text);
+    const sentence = goesOn && !whole && !isItem(last) && !/[.!?:]$/.test(last) && (last.length > 14 || hasFood(last)) && !(out.length === 1);
+    if (half || sentence || (!whole && unfinished.test(last) && !opens.test(text))) out[out.length - 1] = `${last} ${text}`;
     else out.push(line);
   }
   return out;
