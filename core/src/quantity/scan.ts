@@ -20,7 +20,7 @@ const words = [...spelled.keys()].sort((a, b) => b.length - a.length).map(escape
 /** `T` and `t` differ, everything else is read in any case; so the pattern is case-blind and the look-up is not. */
 const unitPattern = `(?:${words.join('|')})(?![\\p{L}])\\.?`;
 const filling =
-  '(?:level(?:led)?|scant|rounded|generous|heaped|heaping|heaping full|well-heaped|brimming|packed|good|big|small|large)';
+  '(?:more|extra|full|further|level(?:led)?|scant|rounded|generous|heaped|heaping|heaping full|well-heaped|brimming|packed|good|big|small|large)';
 const to = '(?:-|–|—|−|to|or|~)';
 const number = `(?:${numberPattern}(?:\\s+(?:and|&)\\s+(?:${numberPattern})(?=\\s*(?:${words.join('|')})))?|${spokenPattern}(?![\\p{L}]))`;
 /** Digits or words, a range of them, and a unit that may stand behind a hyphen or "of a". */

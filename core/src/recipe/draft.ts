@@ -47,7 +47,9 @@ export type DoubtKind =
   | 'alternative'
   | 'unused'
   | 'unlisted'
-  | 'sub-recipe';
+  | 'sub-recipe'
+  /** An ingredient that stands in the method only. */
+  | 'told';
 
 export interface Doubt {
   readonly id: string;

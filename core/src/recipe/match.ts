@@ -100,6 +100,7 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
   const own = namesIn(kitchen);
   const words = plainText(phrase)
     .replace(/\b[dl]'(?=[a-z])/g, '')
+    .replace(/'s\b/g, '')
     .split(' ')
     .filter((w) => w !== '' && w !== '-')
     .slice(0, 24);

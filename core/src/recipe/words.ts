@@ -39,7 +39,7 @@ export const harmless: ReadonlySet<string> = list(`
   take use get dictated drop drops snipped rindless picked stripped plump soaked before after measuring choice own no nos no. lge lg med sml sm xl not lots
   double triple single heat-treated square squares mixed with good-quality brushing sweetish unpitted lump lumps lump-free granules-free quick-cook sachets pkts packs tins
   cans pots jars tubs cartons bags boxes bars blocks punnet punnets ball balls x × plain all-natural
-  m l s size-m size-l prepared ordinary-white flaky-salt ribboned julienned zested juiced crumbly wet moist dryish sour-tasting
+  already quite brushed grated-in thick-cut m l s size-m size-l prepared ordinary-white flaky-salt ribboned julienned zested juiced crumbly wet moist dryish sour-tasting
   dark-coloured thick-set floury waxy mealy well heavy-duty household supermarket tender-stem baked grill grilled smoked-style
   refined unrefined virgin extra-virgin unsulphured dutched ungreased unflavored-type deseeded destoned topped-up shop fridge
   chilled-down overnight powdered pounded coarse-ground coarse-cut thin-cut thick-sliced mixed-up warmed-through blood-warm

@@ -1,0 +1,341 @@
+import { inferFamily } from '../balance/infer.js';
+import { weigh } from '../balance/weigh.js';
+import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
+import { ingredientOf } from '../ingredient/catalogue.js';
+import { across, type Places } from './across.js';
+import { readBaking } from './baking.js';
+import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
+import { classify, type Classified } from './classify.js';
+import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
+import { alone, emptyFormula } from './empty.js';
+import { intoGroups } from './groups.js';
+import { readLine, type RegionWords } from './line.js';
+import { plainText } from './match.js';
+import { measuresIn } from './measures.js';
+import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
+import { toldIn, type Told } from './prose.js';
+
+interface Section {
+  readonly name: string;
+  readonly role: NonNullable<Group['role']>;
+  /** True when the text gives the group its role outright, so that it is kept as it stands. */
+  readonly said: boolean;
+  readonly items: Item[];
+}
+
+/** A list of fewer lines is none: what the sentences tell is then the list. */
+const A_LIST = 3;
+
+const wordsOf = (region: RegionId | undefined): RegionWords => (region && regionOf(region)?.words) ?? [];
+
+/** What is read of the lines of one recipe: items by section, their places, doubts and marks. */
+interface Reading {
+  readonly sections: Section[];
+  readonly placeOf: Map<string, Place>;
+  readonly doubts: Doubt[];
+  readonly marks: Mark[];
+  /** Reads a text as an ingredient line and puts it into a section. */
+  readonly line: (text: string, no: number, at: number, into: Section, place?: Place) => readonly Item[];
+}
+
+function reading(source: Formula['source'], meant: RegionWords, kitchen: Kitchen): Reading {
+  const placeOf = new Map<string, Place>();
+  const doubts: Doubt[] = [];
+  const marks: Mark[] = [];
+  let n = 0;
+  const line: Reading['line'] = (text, no, at, into, place) => {
+    const read = readLine(text, no, `i${++n}`, source, kitchen, at, meant);
+    const where = place ?? { line: no, from: at, to: at + text.length };
+    for (const item of read.items) placeOf.set(item.id, where);
+    into.items.push(...read.items);
+    // a line made of a sentence's words has no places of its own in it
+    doubts.push(...read.doubts.map((d) => (place && d.place ? { ...d, place } : d)));
+    if (place) for (const item of read.items) marks.push({ ...place, what: 'ingredient', itemId: item.id });
+    else marks.push(...read.marks);
+    return read.items;
+  };
+  return { sections: [{ name: '', role: 'batter', said: false, items: [] }], placeOf, doubts, marks, line };
+}
+
+/** The list as it stands in its lines, under its headings. */
+function readList(parts: readonly Classified[], r: Reading): void {
+  let around: Section | undefined;
+  for (const p of parts) {
+    if (p.group) {
+      if (p.inline) around = r.sections.at(-1);
+      r.sections.push({ ...p.group, items: [] });
+      r.marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'group' });
+    }
+    if (p.kind !== 'ingredient') continue;
+    // a group on one line ends with it: the list goes on where it was
+    if (around && !p.inline) {
+      r.sections.push({ name: around.name, role: around.role, said: around.said, items: [] });
+      around = undefined;
+    }
+    const into = r.sections.at(-1);
+    if (into) r.line(p.text, p.no, p.at, into);
+  }
+}
+
+const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> = {
+  icing: 'Icing',
+  filling: 'Filling',
+  soak: 'Syrup',
+  top: 'On top',
+  grease: 'For the tin',
+};
+
+/** What sentences tell: the whole list where there is none, else what the list leaves out, which is asked about. */
+function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): void {
+  const listed = r.sections.flatMap((s) => s.items);
+  const list = listed.length >= A_LIST;
+  const there = new Set(listed.map((i) => i.ingredient));
+  const roleOf = (id: string): string => ingredientOf(id, undefined, kitchen).role;
+  const weighing = parts.some((p) => /\d\s*g\b/.test(p.text));
+  const section = (role: Told['role']): Section => {
+    const wanted = role ?? 'batter';
+    const found = role === null ? r.sections[0] : r.sections.findLast((s) => s.role === wanted);
+    if (found) return found;
+    const made: Section = { name: apartNames[wanted] ?? '', role: wanted, said: false, items: [] };
+    r.sections.push(made);
+    return made;
+  };
+  for (const p of parts) {
+    if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
+    if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
+    for (const t of toldIn(p.text, kitchen, weighing && !list)) {
+      if (list && (there.has(t.ingredient) || t.grams || t.role === 'grease' || relative(t.ingredient, there, roleOf))) continue;
+      const place: Place = { line: p.no, from: p.at + t.from, to: p.at + t.to };
+      const items = r.line(t.text, p.no, p.at, section(t.role), place);
+      there.add(t.ingredient);
+      for (const item of items)
+        if (list)
+          r.doubts.push({
+            id: `${item.id}-told`,
+            place,
+            kind: 'told',
+            itemId: item.id,
+            likely: 'keep',
+            words: `"${p.text.slice(t.from, t.to).trim()}" stands in the method and not on the list. Does it go in?`,
+            choices: [
+              { id: 'keep', words: 'it goes in', edit: { kind: 'keep' } },
+              { id: 'drop', words: 'leave it out', edit: { kind: 'drop', itemId: item.id } },
+            ],
+          });
+        else if (t.grams)
+          r.doubts.push({
+            id: `${item.id}-grams`,
+            place,
+            kind: 'amount',
+            itemId: item.id,
+            likely: 'keep',
+            words: `"${p.text.slice(t.from, t.to).trim()}" gives no unit; it is taken as grams, like the rest.`,
+            choices: [
+              { id: 'keep', words: `${item.grams} g`, edit: { kind: 'keep' } },
+              { id: 'drop', words: 'leave it out', edit: { kind: 'drop', itemId: item.id } },
+            ],
+          });
+    }
+  }
+}
+
+const kin: readonly ReadonlySet<string>[] = [
+  new Set(['white-sugar', 'caster-sugar', 'light-brown-sugar', 'dark-brown-sugar', 'demerara-sugar', 'icing-sugar']),
+  new Set(['plain-flour', 'self-raising-flour', 'self-rising-flour', 'cake-flour', 'bread-flour', 'wholemeal-flour', 'gluten-free-blend']),
+  new Set(['butter', 'butter-salted', 'margarine', 'spread']),
+  new Set(['milk', 'milk-semi', 'milk-skimmed', 'buttermilk', 'milk-soured']),
+  new Set(['lemon-juice', 'lime-juice', 'orange-juice', 'citrus-zest']),
+  new Set(['egg', 'egg-white', 'egg-yolk']),
+  new Set(['coffee', 'instant-coffee']),
+  new Set(['tea', 'tea-leaves']),
+];
+/** Whether the list has the same thing under a finer name: the method's "sugar" is the list's caster sugar. */
+const relative = (id: string, there: ReadonlySet<string>, roleOf: (id: string) => string): boolean =>
+  kin.some((k) => k.has(id) && [...k].some((x) => there.has(x))) ||
+  (roleOf(id) === 'fruit' && [...there].some((x) => x.split('-').some((w) => w.length > 3 && id.includes(w))));
+
+/** The title of a recipe told without one: the first thing it calls itself. */
+function titleIn(text: string): string | null {
+  const m =
+    /(?:\b(?!so\b|okay\b|right\b|the\b|this\b|it'?s\b|is\b|my\b|here\b|a\b|an\b|and\b|these\b|those\b|are\b|how\b|make\b|for\b|of\b|to\b|about\b|your\b|our\b|you\b|I\b)[\p{L}'’-]+\s+){0,3}(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|squares?|sponge|traybake|gingerbread|cornbread|damper|shortcake)\b(?!\s+(?:tin|pan|flour|mix))/iu.exec(
+      text.slice(0, 400),
+    );
+  const said = m?.[0].trim();
+  return said ? said[0]?.toUpperCase() + said.slice(1) : null;
+}
+
+/** Reads the lines of one recipe: what each of them is, what its words name and weigh, and what is doubtful in it. */
+export function assemble(text: string, lines: readonly string[], kitchen: Kitchen): RecipeDraft {
+  const parts = classify(lines, kitchen);
+  const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method' && p.kind !== 'story');
+  const firstOf = <T>(read: (s: string) => T | null): T | null =>
+    head.reduce<T | null>((found, p) => found ?? read(p.text), null);
+  const said = firstOf(readMeasuresLine);
+  const origin = said ? null : originOf(lines);
+  const all = parts.map((p) => p.text).join('\n');
+  const source = said ?? measuresIn(all, sourceIn(origin?.region ?? 'other', kitchenSource(kitchen), all));
+  const titled = parts.find((p) => p.kind === 'title');
+  const r = reading(source, wordsOf(origin?.region), kitchen);
+  const { sections, doubts, marks, placeOf } = r;
+  readList(parts, r);
+  readProse(parts, r, kitchen);
+  const told = titled ? null : titleIn(all);
+  const title =
+    titled?.text
+      .replace(/[:#*]+$/, '')
+      .replace(/^\*+/, '')
+      .trim() ??
+    told ??
+    'Untitled';
+  if (titled) marks.unshift({ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' });
+  const items = sections.flatMap((s) => s.items);
+  const steps = parts.filter((p) => p.kind === 'method' || (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')));
+  const method = steps.map((p) => step(p.text, items, kitchen));
+  const prose = parts.filter(
+    (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
+  );
+  const baking = readBaking(prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text)));
+  marks.push(...baking.marks);
+  for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
+  const stated = firstOf(readStatedLine);
+  const set = firstOf(readOvenLine) ?? baking.bake;
+  const bake = set && stated ? { ...set, stated } : set;
+  const makes = firstOf(readYieldLine) ?? baking.pieces;
+  const notes = notesOf(parts, baking.marks, steps);
+  const bare: Formula = {
+    ...emptyFormula(title, text, kitchen),
+    source,
+    groups: [
+      {
+        id: 'g1',
+        name: 'Batter',
+        role: 'batter',
+        items: items.filter((i) => sections.some((s) => s.role !== 'grease' && isMixed(s) && s.items.includes(i))),
+      },
+    ],
+    method,
+    ...(bake && { bake }),
+    ...(baking.tins.length > 0 && { tins: baking.tins }),
+    ...(makes && { yield: makes }),
+    ...(notes !== '' && { notes }),
+  };
+  if (items.length === 0) {
+    doubts.unshift(
+      alone(
+        'no-ingredients',
+        'No line here looks like an ingredient. Give amounts and names one to a line, for instance "240 g plain flour" or "1 1/2 cups oats".',
+      ),
+    );
+    return { formula: { ...bare, groups: [], notes: text.slice(0, 4000) }, doubts, marks, confidence: 0 };
+  }
+  const w = weigh(bare, kitchen);
+  const family = firstOf(readFamilyLine);
+  const guess = family
+    ? { family, confidence: 1 }
+    : inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
+  const formula: Formula = {
+    ...bare,
+    family: guess.family,
+    groups: groupsOf(sections, bare, guess.family, method, kitchen),
+  };
+  const places: Places = {
+    item: (id) => placeOf.get(id) ?? { line: 0, from: 0, to: 0 },
+    step: (i) => {
+      if (i < 0) return baking.marks.find((m) => m.what === 'heat') ?? null;
+      const p = steps[i];
+      return p ? { line: p.no, from: p.at, to: p.at + p.text.length } : null;
+    },
+  };
+  doubts.push(
+    ...across(
+      formula,
+      { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) },
+      guess.confidence,
+      places,
+      kitchen,
+    ),
+  );
+  const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (items.length + 2)));
+  return { formula, doubts, marks, confidence };
+}
+
+const mixedRoles = new Set(['batter', 'dry', 'wet', 'fat-sugar', 'egg', 'fold-in']);
+const isMixed = (s: { readonly role: string }): boolean => mixedRoles.has(s.role);
+
+/**
+ * Groups as the text gives them when it names them by what is done with them ("Dry", "Fold in"); else the batter is put
+ * into mixing order, and toppings, icings and the like stay apart.
+ */
+function groupsOf(
+  sections: readonly Section[],
+  bare: Formula,
+  family: FamilyId,
+  method: readonly MethodStep[],
+  kitchen: Kitchen,
+): Group[] {
+  const filled = sections.filter((s) => s.items.length > 0);
+  const mixed = filled.filter(isMixed);
+  const asGiven = mixed.some((s) => s.said) || (mixed.length > 1 && mixed.every((s) => s.role !== 'batter'));
+  // what goes on the tin is no part of the batter, wherever the list has it
+  const onTin = (i: Item): boolean =>
+    i.grams === 0 && /\bfor\s+(?:the\s+)?(?:greas|dust|tin|pan|board|lining)/i.test(i.words);
+  const tinItems = asGiven ? [] : mixed.flatMap((s) => s.items).filter(onTin);
+  const batter: Group[] = asGiven
+    ? mixed.map((s, i) => ({ id: `g${i + 1}`, name: s.name || 'Batter', role: s.role, items: s.items }))
+    : intoGroups(
+        mixed.flatMap((s) => s.items).filter((i) => !onTin(i)),
+        bare,
+        family,
+        method,
+        kitchen,
+      );
+  const apart = filled
+    .filter((s) => !isMixed(s))
+    .map((s, i): Group => ({ id: `a${i + 1}`, name: s.name, role: s.role, items: s.items }));
+  if (asGiven) {
+    // in the order of the text
+    const order = filled.map((s) =>
+      isMixed(s) ? batter.find((g) => g.items === s.items) : apart.find((g) => g.items === s.items),
+    );
+    return order.filter((g): g is Group => g !== undefined);
+  }
+  return [
+    ...batter,
+    ...apart,
+    ...(tinItems.length > 0 ? [{ id: 'tin', name: 'For the tin', role: 'grease' as const, items: tinItems }] : []),
+  ];
+}
+
+/** What was read but has no place of its own: kept, so that nothing pasted is lost. */
+function notesOf(parts: readonly Classified[], marks: readonly Mark[], steps: readonly Classified[]): string {
+  const used = new Set(marks.map((m) => m.line));
+  return parts
+    .filter(
+      (p) =>
+        p.kind === 'note' ||
+        (p.kind === 'other' &&
+          !steps.includes(p) &&
+          !used.has(p.no) &&
+          !readMeasuresLine(p.text) &&
+          !readFamilyLine(p.text) &&
+          !readOvenLine(p.text) &&
+          !readStatedLine(p.text) &&
+          !readYieldLine(p.text)),
+    )
+    .map((p) => p.text)
+    .join('\n')
+    .slice(0, 8000);
+}
+
+const step = (text: string, items: readonly Item[], kitchen: Kitchen): MethodStep => {
+  const bare = text.replace(/^(?:step\s*)?\d+[.):]\s*/i, '');
+  const said = plainText(bare);
+  const named = (item: Item): boolean => names(said, ingredientOf(item.ingredient, undefined, kitchen).name);
+  return { text: bare, itemIds: items.filter(named).map((i) => i.id) };
+};
+
+/** A step belongs to an item when it names it, not when it only says "the dry ingredients". */
+function names(said: string, name: string): boolean {
+  const head = plainText(name.replace(/,.*/, '')).split(' ').at(-1) ?? '';
+  return head.length > 2 && said.includes(head.replace(/(?:ies|s)$/, ''));
+}

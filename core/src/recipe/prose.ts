@@ -1,0 +1,248 @@
+import type { GroupRole, Kitchen } from '../formula/types.js';
+import { ingredientOf } from '../ingredient/catalogue.js';
+import { middle, scanAmounts, type Found } from '../quantity/scan.js';
+import { durations } from './bake/durations.js';
+import { heatsIn } from './bake/heats.js';
+import { sizesIn } from './bake/lengths.js';
+import { sentencesIn } from './bake/sentences.js';
+import { matchIngredient, type Match } from './match.js';
+
+/**
+ * Ingredients inside sentences: letters, dictation, a method that holds its own list. Each amount is given to the food
+ * that stands behind it ("two cups of flour"), or to the one just said ("butter, a hundred and ten"); what is taken back
+ * ("no wait, make that three quarters") takes the first amount's place.
+ */
+export interface Told {
+  /** The ingredient as a line: amount and name, in the words of the sentence. */
+  readonly text: string;
+  /** The stretch of the sentence's line that it was read from. */
+  readonly from: number;
+  readonly to: number;
+  readonly ingredient: string;
+  /** What the sentence makes of it, when it is no part of the batter. */
+  readonly role: GroupRole | null;
+  /** True when a plain number was taken as grams, since the things around it are weighed. */
+  readonly grams: boolean;
+}
+
+const fillers =
+  /\b(?:um+|uh+|er+m?|ah+|hmm+|well|okay|ok|right|so|like|you know|I mean|let me (?:see|think|look)(?: at the card)?|sort of|kind of|basically|actually|just|about|around|roughly|approximately|maybe|say|call it|probably|exactly|good|nice|heaped|level|scant)\b(?=[\s,.…])/gi;
+const negated = /\b(?:not|instead of|rather than|never|without)\s+(?:an?\s+|the\s+)?(?:full\s+|whole\s+)?$/i;
+const corrected =
+  /\b(?:no,?\s+wait|wait,?\s+no|no,|yeah,?\s+no|sorry|hang on|hold on|make (?:that|it)|I mean|scratch that|correction|or rather|it'?s (?=one|two|three|a|half|\d))/i;
+
+const plainer = (text: string): string =>
+  text
+    .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
+    .replace(/[’‘]/g, "'")
+    .replace(fillers, (m) => ' '.repeat(m.length))
+    .replace(/[\u00a0\t]/g, ' ');
+
+/** Amounts of a sentence that may be of an ingredient: no heat, no time, no size, no number of the trade. */
+function amountsIn(text: string): Found[] {
+  const taken = [
+    ...heatsIn(text, () => false).filter((h) => h.marked),
+    ...durations(text),
+    ...sizesIn(text),
+  ];
+  return scanAmounts(text).filter((a) => {
+    if (taken.some((t) => t.from < a.to && a.from < t.to)) return false;
+    const after = text.slice(a.to, a.to + 26);
+    if (
+      a.unit === null &&
+      /^[\s-]*(?:%|°|º|x\b|times?\b|ways?\b|people\b|of (?:us|them|you)\b|days?|weeks?|months?|hours?|minutes?|mins?\b|seconds?|turns?\b|strokes|stages|goes\b|lots\b|parts?\b|layers?|bowls?\b|tins?\b|pans?\b|trays?\b|pieces|slices|squares|wedges|rounds|muffins|scones|cases|portions|inch|fingers?\b|folds?\b|hole|wells\b|batches|halves|pounds? tin|lb\b)/i.test(
+        after,
+      )
+    )
+      return false;
+    if (/(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(text.slice(0, a.from))) return false;
+    return !negated.test(text.slice(0, a.from));
+  });
+}
+
+/** Where a phrase that names a thing ends. */
+const phraseEnd =
+  /[.;:!?()]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by)\b/i;
+const leadIn = /^\s*(?:,?\s*(?:there,?\s+|now,?\s+)*(?=that'?s\s))?(?:of\s+|each\s+of\s+|each\s+|worth\s+of\s+|more\s+(?:of\s+)?|extra\s+|the\s+|some\s+|my\s+|your\s+|good\s+|that'?s\s+|it'?s\s+|full of\s+|do\s+|de\s+)*/i;
+
+interface Phrase {
+  readonly match: Match;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The food named right behind a place. */
+function foodBehind(text: string, from: number, limit: number, unit: boolean, kitchen: Kitchen): Phrase | null {
+  const lead = leadIn.exec(text.slice(from, limit))?.[0].length ?? 0;
+  const begin = from + lead;
+  let end = limit;
+  const stop = phraseEnd.exec(text.slice(begin, limit));
+  if (stop) end = begin + stop.index;
+  const words = text.slice(begin, end);
+  let match = words.trim() === '' ? null : matchIngredient(words, kitchen);
+  // "large, ripe bananas": a comma between adjectives
+  if (!match && stop?.[0] === ',' && (words.trim() !== '' || unit) && words.trim().split(/\s+/).length <= 3) {
+    const next = phraseEnd.exec(text.slice(end + 1, limit));
+    const to = next ? end + 1 + next.index : limit;
+    match = matchIngredient(text.slice(begin, to), kitchen);
+    if (match) end = to;
+  }
+  if (!match || match.odd.length > 2 || (match.behind && match.odd.length > 1)) return null;
+  return { match, from: begin, to: end };
+}
+
+/** The food that was named just before a place, with nothing but small words between. */
+function foodBefore(text: string, from: number, to: number, kitchen: Kitchen): Phrase | null {
+  const said = text.slice(from, to);
+  const bare = said.replace(
+    /(?:[\s,:;.–—-]|\b(?:it'?s|that'?s|is|was|would be|it would be|they'?re|there'?s|of|the|a|in it|I use|we use|use|you want|take|make it|made it|sometimes|never measured it but|I never measured it|but|be|an|and|comes to|I put in|which is)\b)*$/i,
+    '',
+  );
+  if (bare.trim() === '') return null;
+  const clause = Math.max(bare.lastIndexOf('. '), bare.lastIndexOf(', '), bare.lastIndexOf('; '), bare.lastIndexOf(' and '), bare.lastIndexOf(': '), bare.lastIndexOf('? '));
+  const begin = clause < 0 ? 0 : clause + (bare.slice(clause).startsWith(' and ') ? 5 : 2);
+  const words = bare.slice(begin);
+  if (words.trim().split(/\s+/).length > 6) return null;
+  const match = matchIngredient(words, kitchen);
+  return match && !match.behind ? { match, from: from + begin, to: from + bare.length } : null;
+}
+
+/** The last thing named in a stretch that leads up to an amount: "the buttermilk, I'd say three hundred mils". */
+function lastNamed(text: string, from: number, to: number, kitchen: Kitchen): Phrase | null {
+  if (to - from > 130) return null;
+  let end = to;
+  for (const clause of text.slice(from, to).split(/[,;:]|\band\b|\bbut\b/).reverse()) {
+    const begin = text.lastIndexOf(clause, end);
+    end = begin;
+    const words = clause.trim().split(/\s+/);
+    if (words.length === 0 || words.length > 6) continue;
+    const match = matchIngredient(clause, kitchen);
+    if (match && match.odd.length === 0) return { match, from: begin, to: begin + clause.length };
+  }
+  return null;
+}
+
+/** "zest of", "the juice and zest of" in front of a count of fruit. */
+const peelOf = /(?:(?:finely\s+)?grated\s+)?(?:zest|rind|juice|peel)(?:\s+and\s+(?:juice|zest|rind))?\s+of\s+(?:the\s+)?$/i;
+const peelOfOne =
+  /(?:zest|rind|juice)(?:\s+and\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(?:an?|the|half an?|both|one|another)\s+(?:\w+\s+)?(?:lemons?|limes?|oranges?|clementines?|grapefruits?)\b/gi;
+
+/** "the same of sugar", "their weight in butter": as much as what was said before. */
+const same =
+  /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
+
+const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
+  [/\b(?:for|make|start|the) (?:the )?(?:icing|frosting|buttercream|glaze)\b|\bfrosting\b/i, 'icing'],
+  [/\bfor (?:the )?(?:filling|middle)\b/i, 'filling'],
+  [/\b(?:for (?:the )?syrup|syrup of|the syrup|drizzle)\b|\bpour (?:it |them |the \w+ )?over (?:the )?(?:hot|warm|cake)|\bspoon (?:it|the \w+) (?:on|over)|\bbrush (?:it |them |each )?(?:with|over)[^.]*\b(?:hot|out|cold)\b/i, 'soak'],
+  [/\bfor (?:the )?(?:top|topping|streusel|crumble)\b|\b(?:brush|sprinkle|scatter|dust|dredge|top|glaze)\w*\b[^.;]{0,40}\bwith\b|\bon top\b|\bover the tops?\b|\bsprinkle\b|\bscatter\b/i, 'top'],
+  [/\b(?:grease|greased|butter the|oil the|dust the|flour the|for the tin|line the)\b/i, 'grease'],
+];
+const component = /\b(?:for|make|start|and now) (?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\b|^\s*(?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\s*:/i;
+
+/** Countable things: a bare number of them is an amount. */
+const counts = (id: string, kitchen: Kitchen): boolean => ingredientOf(id, undefined, kitchen).pieceG !== undefined;
+
+/** The parts of a recipe that a stretch of prose tells, in order. */
+export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[] {
+  const out: Told[] = [];
+  let apart: GroupRole | null = null;
+  let grams = weighing;
+  let last: { value: string; unit: string | null } | null = null;
+  for (const s of sentencesIn(plainer(line))) {
+    const { text } = s;
+    const comp = component.exec(text);
+    if (comp) apart = roleWords.find(([re]) => re.test(comp[0]))?.[1] ?? apart;
+    const amounts = amountsIn(text);
+    const used = new Set<number>();
+    let done = 0;
+    for (let i = 0; i < amounts.length; i++) {
+      let a = amounts[i] as Found;
+      if (used.has(i)) continue;
+      const limit = amounts[i + 1]?.from ?? text.length;
+      let food = foodBehind(text, a.to, limit, a.unit !== null, kitchen);
+      const start = a.from;
+      let value = text.slice(a.from, a.to);
+      let unit = a.unit;
+      // what is said anew takes the place of what was said first
+      for (let j = i + 1; j < amounts.length; j++) {
+        const b = amounts[j] as Found;
+        const between = text.slice(food?.to ?? a.to, b.from);
+        if (!corrected.test(between) || between.length > 70) break;
+        const other = foodBehind(text, b.to, amounts[j + 1]?.from ?? text.length, b.unit !== null, kitchen);
+        if (food && other && other.match.id !== food.match.id) break;
+        if (!food && !other) break;
+        value = text.slice(b.from, b.to) + (b.unit === null && unit !== null ? ` ${unit}` : '');
+        unit = b.unit ?? unit;
+        food = other ?? food;
+        a = { ...b, from: start };
+        used.add(j);
+      }
+      food ??= foodBefore(text, done, start, kitchen) ?? lastNamed(text, done, start, kitchen);
+      if (!food) continue;
+      // "a cup of the milk" is a part of what was told before
+      if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id)) continue;
+      const of = peelOf.exec(text.slice(0, start));
+      const each = /^\s*each\b(?:\s+of\b)?|^\s*of each\b/i.exec(text.slice(a.to));
+      // "four ounces of treacle and four of syrup": the unit is not said again
+      if (unit === null && /^\s*of\b/i.test(text.slice(a.to)) && last?.unit && !counts(food.match.id, kitchen)) {
+        unit = last.unit;
+        value = `${value.trim()} ${unit}`;
+      }
+      const bare: boolean = unit === null && !counts(food.match.id, kitchen);
+      const large = bare && typeof a.value === 'number' && middle(a.value) >= 20;
+      if (bare && !(grams && large)) continue;
+      if (unit === 'g' || unit === 'kg') grams = true;
+      const name = text.slice(food.from, food.to).trim();
+      if (each) {
+        const stop = /[.;!?]/.exec(text.slice(a.to, limit));
+        const to = stop ? a.to + stop.index : limit;
+        const all = text.slice(a.to + each[0].length, to).split(/,|\band\b|&/).map((x) => x.trim());
+        const named = all.flatMap((x) => {
+          const m = x === '' ? null : matchIngredient(x, kitchen);
+          return m && !m.behind ? [{ x, id: m.id }] : [];
+        });
+        for (const { x, id } of named)
+          out.push({ text: `${value.trim()} ${x}`, from: s.at + start, to: s.at + to, ingredient: id, role: apart, grams: false });
+        if (named.length > 0) {
+          last = { value: value.trim(), unit };
+          done = to;
+          continue;
+        }
+      }
+      const from = Math.min(start, food.from);
+      const to = Math.max(a.to, food.to);
+      const role = roleWords.find(([re]) => re.test(text.slice(Math.max(0, from - 60), Math.min(text.length, to + 30))))?.[1] ?? null;
+      const said: string = bare ? `${value.trim()} g` : value.trim();
+      out.push({
+        text: of ? `${of[0].trim()} ${said} ${name}` : `${said} ${name}`,
+        from: s.at + (of ? of.index : from),
+        to: s.at + to,
+        ingredient: food.match.id,
+        role: apart ?? role,
+        grams: bare,
+      });
+      last = { value: said, unit };
+      done = to;
+    }
+    for (const m of text.matchAll(peelOfOne)) {
+      if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
+      const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');
+      const id = /juice/i.test(m[0]) ? (matchIngredient(`${/(lemon|lime|orange|clementine|grapefruit)/i.exec(m[0])?.[1] ?? ''} juice`, kitchen)?.id ?? 'lemon-juice') : 'citrus-zest';
+      out.push({ text: phrase, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: id, role: apart, grams: false });
+    }
+    for (const m of text.matchAll(same)) {
+      const food = foodBehind(text, m.index + m[0].length, text.length, true, kitchen);
+      if (!food || !last || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) continue;
+      out.push({
+        text: `${last.value} ${text.slice(food.from, food.to).trim()}`,
+        from: s.at + m.index,
+        to: s.at + food.to,
+        ingredient: food.match.id,
+        role: apart,
+        grams: false,
+      });
+    }
+  }
+  return out.sort((a, b) => a.from - b.from);
+}
