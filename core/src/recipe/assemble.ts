@@ -1,4 +1,4 @@
-import { inferFamily } from '../balance/infer.js';
+import { familyByEvidence } from '../balance/evidence.js';
 import { weigh } from '../balance/weigh.js';
 import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
@@ -232,7 +232,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const family = firstOf(readFamilyLine);
   const guess = family
     ? { family, confidence: 1 }
-    : inferFamily(title, baking.tins[0]?.tin.shape, w.totals, w.lift.mmolPer100gBase.typical);
+    : familyByEvidence(bare, w.totals, w.lift.mmolPer100gBase.typical, kitchen);
   const formula: Formula = {
     ...bare,
     family: guess.family,
