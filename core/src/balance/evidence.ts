@@ -117,9 +117,9 @@ function sharesOf(formula: Formula, t: Totals, kitchen: Kitchen): Shares {
         fat += item.grams;
         if (i.per100.water < 2 && /oil/.test(i.id) && i.id !== 'coconut-oil') oil += item.grams;
       }
-      if (/chocolate/.test(i.id)) chocolate += item.grams;
+      if (/chocolate/.test(i.id) && !/white/.test(i.id)) chocolate += item.grams;
       if (i.role === 'fruit' && i.per100.water < 40) fruit += item.grams;
-      if (i.base === 'nut') nut += item.grams;
+      if (i.base === 'nut' || i.id === 'desiccated-coconut') nut += item.grams;
       if (i.id === 'tea') tea = true;
       if (/buttermilk|yogurt|kefir|milk-soured|sour-cream/.test(i.id)) sour = true;
       if (i.leavener === 'soda' || i.leavener === 'powder' || i.co2Mmol) leavener = true;
@@ -147,6 +147,8 @@ function sharesOf(formula: Formula, t: Totals, kitchen: Kitchen): Shares {
 /** What a family cannot be without, and what rules it out. */
 function essentials(s: Shares, t: Totals): Weights[] {
   const out: Weights[] = [];
+  // almonds or coconut stand in for a part of the flour
+  const whole = 1 / (1 + s.nut);
   const near = (x: number, to: number, by: number): boolean => Math.abs(x - to) <= by;
   out.push({ 'chocolate-cake': s.cocoa < 0.04 && s.chocolate < 0.25 ? -4.5 : s.cocoa >= 0.1 || s.chocolate >= 0.3 ? 1.6 : 0 });
   out.push({ 'maize-bread': s.maize < 0.25 ? -4.5 : s.maize >= 0.5 ? 1.2 : 0.4 });
@@ -168,7 +170,7 @@ function essentials(s: Shares, t: Totals): Weights[] {
   if (!s.leavener) out.push({ free: t.eggPct > 120 ? 2.6 : 0.6, 'pound-cake': 0.6, biscuit: -1, scone: -1, muffin: -1.5, 'soda-bread': -2, 'oil-cake': -0.6 });
   out.push({ 'soda-bread': t.fatPct < 20 && t.sugarPct < 20 ? (s.sour ? 0.8 : 0.2) : -1.6, 'soda-loaf': t.fatPct < 20 && t.sugarPct < 22 ? (s.sour ? 0.7 : 0.2) : -1.6 });
   out.push({
-    'equal-weight-sponge': near(t.fatPct, 82, 16) && near(t.sugarPct, 100, 16) && near(t.eggPct, 100, 26) ? 1.7 : -1.3,
+    'equal-weight-sponge': near(whole * t.fatPct, 82, 16) && near(whole * t.sugarPct, 100, 16) && near(whole * t.eggPct, 100, 26) ? 1.9 : -1.3,
     'pound-cake': t.fatPct < 45 || t.eggPct < 40 ? -1.6 : 0,
     'butter-cake-high-ratio': t.sugarPct >= 98 ? 0.9 : -1.5,
     'butter-cake-lean': t.sugarPct > 105 ? -1 : 0.2,

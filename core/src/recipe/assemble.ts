@@ -72,9 +72,23 @@ function readList(parts: readonly Classified[], r: Reading): void {
       r.sections.push({ name: around.name, role: around.role, said: around.said, items: [] });
       around = undefined;
     }
-    const into = r.sections.at(-1);
-    if (into) r.line(p.text, p.no, p.at, into);
+    const here = r.sections.at(-1);
+    if (!here) continue;
+    const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
+    r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
+    // what goes on top does not end the list of the batter
+    if (apart) r.sections.push(r.sections.splice(r.sections.indexOf(here), 1)[0] as Section);
   }
+}
+
+const use = /(?:^|[\s,(])(?:to|for(?: the)?)\s+(?:the\s+)?(top|tops|topping|sprinkl\w*|scatter\w*|brush\w*|glaz\w*|dust\w*|decorat\w*|finish\w*|cover\w*|ice|icing|serve|serving|fill|filling|sandwich\w*|garnish)\b/i;
+/** The part a line goes to by its own words: "chocolate to cover", "seeds for the top". Extra on top of the amount says nothing. */
+function apartIn(text: string): Told['role'] {
+  const m = use.exec(text);
+  if (!m?.[1] || /\b(?:plus|and|extra|more|\+|some|bit|optional)\b[^,;]*$/i.test(text.slice(0, m.index + 1).slice(-22))) return null;
+  const w = m[1].toLowerCase();
+  if (/^(?:dust|serv)/.test(w) && !/\d/.test(text)) return null;
+  return /^(?:fill|sandwich)/.test(w) ? 'filling' : /^(?:cover|ice|icing|glaz)/.test(w) && !/milk|egg|cream\b/i.test(text) ? 'icing' : 'top';
 }
 
 const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> = {
@@ -85,6 +99,16 @@ const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> 
   grease: 'For the tin',
 };
 
+/** The section of a role, made where there is none yet; the batter's is the first. */
+function sectionFor(r: Reading, role: Told['role']): Section {
+  const wanted = role ?? 'batter';
+  const found = role === null ? r.sections.find((s) => s.role === 'batter') : r.sections.findLast((s) => s.role === wanted);
+  if (found) return found;
+  const made: Section = { name: apartNames[wanted] ?? '', role: wanted, said: false, items: [] };
+  r.sections.push(made);
+  return made;
+}
+
 /** What sentences tell: the whole list where there is none, else what the list leaves out, which is asked about. */
 function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): void {
   const listed = r.sections.flatMap((s) => s.items);
@@ -92,14 +116,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   const there = new Set(listed.map((i) => i.ingredient));
   const roleOf = (id: string): string => ingredientOf(id, undefined, kitchen).role;
   const weighing = parts.some((p) => /\d\s*g\b/.test(p.text));
-  const section = (role: Told['role']): Section => {
-    const wanted = role ?? 'batter';
-    const found = role === null ? r.sections[0] : r.sections.findLast((s) => s.role === wanted);
-    if (found) return found;
-    const made: Section = { name: apartNames[wanted] ?? '', role: wanted, said: false, items: [] };
-    r.sections.push(made);
-    return made;
-  };
+  const section = (role: Told['role']): Section => sectionFor(r, role);
   for (const p of parts) {
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
