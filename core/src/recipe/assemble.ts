@@ -121,7 +121,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
     for (const t of toldIn(p.text, kitchen, weighing && !list)) {
-      if (list && (there.has(t.ingredient) || t.grams || t.role === 'grease' || relative(t.ingredient, there, roleOf))) continue;
+      if (list && (there.has(t.ingredient) || t.grams || t.role === 'grease' || (generic.test(t.name) && relative(t.ingredient, there, roleOf)))) continue;
       const place: Place = { line: p.no, from: p.at + t.from, to: p.at + t.to };
       const items = r.line(t.text, p.no, p.at, section(t.role), place);
       there.add(t.ingredient);
@@ -156,12 +156,14 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   }
 }
 
+/** Plain words that speak of what the list has under a finer name. */
+const generic = /^(?:the )?(?:sugar|flour|butter|marg(?:arine)?|fat|milk|eggs?|egg|yolks?|whites?|cream|oil|coffee|tea|fruit|water|salt)s?$/i;
+
 const kin: readonly ReadonlySet<string>[] = [
   new Set(['white-sugar', 'caster-sugar', 'light-brown-sugar', 'dark-brown-sugar', 'demerara-sugar', 'icing-sugar']),
   new Set(['plain-flour', 'self-raising-flour', 'self-rising-flour', 'cake-flour', 'bread-flour', 'wholemeal-flour', 'gluten-free-blend']),
   new Set(['butter', 'butter-salted', 'margarine', 'spread']),
   new Set(['milk', 'milk-semi', 'milk-skimmed', 'buttermilk', 'milk-soured']),
-  new Set(['lemon-juice', 'lime-juice', 'orange-juice', 'citrus-zest']),
   new Set(['egg', 'egg-white', 'egg-yolk']),
   new Set(['coffee', 'instant-coffee']),
   new Set(['tea', 'tea-leaves']),

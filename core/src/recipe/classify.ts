@@ -85,8 +85,10 @@ const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean =>
 const bakeNoun =
   /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slice|cornbread|gingerbread|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+)\b/i;
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
-const namesBake = (text: string): boolean =>
-  bakeNoun.test(text) && !units.test(text) && !/^\d/.test(text) && text.length < 80;
+const namesBake = (text: string): boolean => {
+  const before = text.split(/\d/)[0] ?? '';
+  return bakeNoun.test(before) && !/^\d/.test(text) && text.length < 90 && (!units.test(text) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before));
+};
 
 const textOf = (raw: string): string =>
   raw
@@ -166,18 +168,24 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       section === 'method' || ingredient === false
         ? labelOf(text, (rest) => section !== 'method' && (looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 0))
         : labelOf(text, (rest) => looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 1);
-    if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null) && !/[.!]\s+\p{Lu}/u.test(labelled.rest)) {
+    if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null)) {
+      // the list may be followed by what is done with it
+      const end = /[.!]\s+(?=\p{Lu})/u.exec(labelled.rest);
+      const list = end ? labelled.rest.slice(0, end.index + 1) : labelled.rest;
       titled = true;
       listed++;
       if (labelled.group)
         out.push({ kind: 'heading', text: labelled.group.name, no, at: start, group: labelled.group, inline: true });
-      return void out.push({
+      out.push({
         kind: 'ingredient',
-        text: labelled.rest,
+        text: list.replace(/[.!]$/, ''),
         no,
         at: start + labelled.at,
         ...(labelled.group && { inline: true }),
       });
+      if (end)
+        out.push({ kind: 'method', text: labelled.rest.slice(end.index + end[0].length), no, at: start + labelled.at + end.index + end[0].length });
+      return;
     }
     if (ingredient) {
       titled = true;

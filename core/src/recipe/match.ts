@@ -58,6 +58,17 @@ const singular = (w: string): string =>
         ? w.slice(0, -1)
         : w;
 
+/** Shortened words of cards and lists, and the words they stand for. General knowledge, not looked up. */
+const shortenings: Readonly<Record<string, string>> = {
+  cinn: 'cinnamon', cinnam: 'cinnamon', allsp: 'allspice', nutm: 'nutmeg', butt: 'butter', "b'milk": 'buttermilk', bmilk: 'buttermilk',
+  'b-milk': 'buttermilk', sug: 'sugar', sgr: 'sugar', fl: 'flour', flr: 'flour', br: 'brown', brn: 'brown', conf: 'confectioners',
+  choc: 'chocolate', marg: 'margarine', rasp: 'raspberry', raspb: 'raspberry', blackb: 'blackberry', strawb: 'strawberry', ging: 'ginger',
+  mol: 'molasses', molass: 'molasses', short: 'shortening', shortg: 'shortening', pdr: 'powder', pwd: 'powder', pwdr: 'powder', rais: 'raisins',
+  veg: 'vegetable', evap: 'evaporated', cond: 'condensed', gran: 'granulated', unsw: 'unsweetened', almds: 'almonds', walnts: 'walnuts',
+  vin: 'vinegar', cocon: 'coconut', pineap: 'pineapple', pumpk: 'pumpkin', crm: 'cream', lem: 'lemon', oran: 'orange', wh: 'white', wht: 'white',
+  dk: 'dark', lt: 'light', pow: 'powdered', powd: 'powdered', self: 'self', stg: 'strong', wm: 'wholemeal', bicarbonate: 'bicarbonate', mixd: 'mixed',
+};
+
 /** Whether a word beside a name may make it something else. */
 export const isOdd = (w: string): boolean =>
   !harmless.has(w) && !/^[\d%'.,/-]+$/.test(w) && !/^\d+(?:g|ml|cm|mm|%|oz)$/.test(w);
@@ -104,6 +115,17 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
     .split(' ')
     .filter((w) => w !== '' && w !== '-')
     .slice(0, 24);
+  const found = longest(words, own);
+  if (found && found.odd.length === 0) return found;
+  // "1 t. cinn.": a shortened word is taken for the whole one only where it is none itself
+  if (words.some((w) => Object.hasOwn(shortenings, w))) {
+    const whole = longest(words.map((w) => (byWords.has(w) ? w : (shortenings[w] ?? w))), own);
+    if (whole && (!found || whole.odd.length < found.odd.length)) return whole;
+  }
+  return found;
+}
+
+function longest(words: readonly string[], own: ReadonlyMap<string, string> | null): Match | null {
   for (let end = words.length; end > 0; end--)
     for (let start = Math.max(0, end - MAX_WORDS); start < end; start++) {
       const said = words.slice(start, end);

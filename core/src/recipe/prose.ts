@@ -5,7 +5,7 @@ import { durations } from './bake/durations.js';
 import { heatsIn } from './bake/heats.js';
 import { sizesIn } from './bake/lengths.js';
 import { sentencesIn } from './bake/sentences.js';
-import { matchIngredient, type Match } from './match.js';
+import { matchIngredient, plainText, type Match } from './match.js';
 
 /**
  * Ingredients inside sentences: letters, dictation, a method that holds its own list. Each amount is given to the food
@@ -19,6 +19,8 @@ export interface Told {
   readonly from: number;
   readonly to: number;
   readonly ingredient: string;
+  /** The name as it was said. */
+  readonly name: string;
   /** What the sentence makes of it, when it is no part of the batter. */
   readonly role: GroupRole | null;
   /** True when a plain number was taken as grams, since the things around it are weighed. */
@@ -140,6 +142,18 @@ const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
 ];
 const component = /\b(?:for|make|start|and now) (?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\b|^\s*(?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\s*:/i;
 
+/** The words of a phrase from its first word that belongs to the name to the last: without strange ones around it. */
+function nameOf(phrase: string, match: Match): string {
+  const words = phrase.trim().split(/\s+/);
+  const odd = new Set(match.odd);
+  const strange = (w: string): boolean => odd.has(plainText(w));
+  let [from, to] = [0, words.length];
+  while (to > from + 1 && strange(words[to - 1] ?? '')) to--;
+  const last = words.slice(from, to).findLastIndex(strange);
+  if (last >= 0 && last < to - 1) from = last + 1;
+  return words.slice(from, to).join(' ');
+}
+
 /** Countable things: a bare number of them is an amount. */
 const counts = (id: string, kitchen: Kitchen): boolean => ingredientOf(id, undefined, kitchen).pieceG !== undefined;
 
@@ -178,7 +192,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         a = { ...b, from: start };
         used.add(j);
       }
-      food ??= foodBefore(text, done, start, kitchen) ?? lastNamed(text, done, start, kitchen);
+      food ??= foodBefore(text, done, start, kitchen) ?? (unit === null ? null : lastNamed(text, done, start, kitchen));
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
       if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id)) continue;
@@ -193,7 +207,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       const large = bare && typeof a.value === 'number' && middle(a.value) >= 20;
       if (bare && !(grams && large)) continue;
       if (unit === 'g' || unit === 'kg') grams = true;
-      const name = text.slice(food.from, food.to).trim();
+      const name = nameOf(text.slice(food.from, food.to), food.match);
       if (each) {
         const stop = /[.;!?]/.exec(text.slice(a.to, limit));
         const to = stop ? a.to + stop.index : limit;
@@ -203,7 +217,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
           return m && !m.behind ? [{ x, id: m.id }] : [];
         });
         for (const { x, id } of named)
-          out.push({ text: `${value.trim()} ${x}`, from: s.at + start, to: s.at + to, ingredient: id, role: apart, grams: false });
+          out.push({ text: `${value.trim()} ${x}`, from: s.at + start, to: s.at + to, ingredient: id, name: id === 'citrus-zest' ? 'zest' : x, role: apart, grams: false });
         if (named.length > 0) {
           last = { value: value.trim(), unit };
           done = to;
@@ -219,6 +233,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         from: s.at + (of ? of.index : from),
         to: s.at + to,
         ingredient: food.match.id,
+        name,
         role: apart ?? role,
         grams: bare,
       });
@@ -229,7 +244,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');
       const id = /juice/i.test(m[0]) ? (matchIngredient(`${/(lemon|lime|orange|clementine|grapefruit)/i.exec(m[0])?.[1] ?? ''} juice`, kitchen)?.id ?? 'lemon-juice') : 'citrus-zest';
-      out.push({ text: phrase, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: id, role: apart, grams: false });
+      out.push({ text: phrase, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: id, name: phrase, role: apart, grams: false });
     }
     for (const m of text.matchAll(same)) {
       const food = foodBehind(text, m.index + m[0].length, text.length, true, kitchen);
@@ -239,6 +254,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         from: s.at + m.index,
         to: s.at + food.to,
         ingredient: food.match.id,
+        name: text.slice(food.from, food.to).trim(),
         role: apart,
         grams: false,
       });

@@ -7,6 +7,7 @@ import { alone, emptyFormula } from './empty.js';
 import { fromCsv, looksLikeCsv } from './shape/csv.js';
 import { looksLikeHtml, pageOf } from './shape/html.js';
 import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
+import { inPlain, ownMeasure } from './own-measures.js';
 import { unshared, untabled } from './shape/table.js';
 import { tidy } from './shape/tidy.js';
 
@@ -113,10 +114,17 @@ function standsAlone(text: string): boolean {
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
   const long = text.length > MAX_CHARS;
   const typed = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
-  const shared = unshared(untabled(tidy(typed)));
+  const measure = ownMeasure(typed.join('\n'));
+  const plain = measure ? typed.map((l) => inPlain(l, measure)) : typed;
+  const shared = unshared(untabled(tidy(plain)));
   const lines = shared.lines.length === typed.length && shared.lines.every((l, i) => l === typed[i]) ? typed : shared.lines;
   const draft = assemble(whole, lines, kitchen);
-  const shown = asPasted && lines === typed ? draft : { ...draft, lines };
+  const noted = [
+    ...(measure?.guessed ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)] : []),
+    ...(shared.guessed ? [alone('amount', `The text gives shares and no weight; ${shared.flourG} g of flour are taken.`)] : []),
+  ];
+  const doubted = noted.length > 0 ? { ...draft, doubts: [...noted, ...draft.doubts] } : draft;
+  const shown = asPasted && lines === typed ? doubted : { ...doubted, lines };
   if (!long) return shown;
   const words = `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`;
   return { ...shown, doubts: [...shown.doubts, alone('too-long', words)] };

@@ -57,7 +57,7 @@ const verbs: readonly (readonly [RegExp, Role])[] = [
     'bake',
   ],
   [
-    /\b(?:cool(?:ed|ing|s)?|rest(?:s|ed|ing)?(?!\s+of|\s+go)|stand(?:s|ing)?|stood|chill(?:ed|ing)?|refrigerat\w*|fridge|soak(?:s|ed|ing)?|steep(?:s|ed|ing)?|leave|left|lie|swell|plump|beat(?:en|ing|s)?|whisk(?:ed|ing|s)?|whip(?:ped|ping)?|cream(?:ed|ing)?(?=\s+(?:the|butter|together|it|until|for|well|very|\d|sugar|marg|fat|long|a\b|both|in\b|for\b))|knead(?:ed|ing)?|mix(?:ed|ing)?|blend(?:ed)?|blitz(?:ed)?|stir(?:red|ring)?|sift|simmer(?:ed|ing)?|boil(?:ed|ing)?|melt(?:ed)?|warm(?:ed)?(?=\s+(?:the|it|up|for|through|\d))|freez\w*|keeps?|kept|wait|set aside|keep aside|drain(?:ed)?|microwave|process|pulse|prov(?:e|ing)|proof|rise|marinate|steam|toast(?:ed)?|fry|saut[eé]|dissolve|preheat(?:ed|ing)?|pre-heat|prep(?:aration)?|total|ready in|active|broil|grill(?:ed)?|thaw|defrost|serve|store[ds]?|lasts?|eat|old|fluff|hang|cure|feed|squeeze|let|ruhen|quellen|abkühlen|auskühlen|reposer|reposar|riposare|whizz|bubble|reduce(?=\s+the\s+(?:juice|syrup))|heat(?=s?\s+(?:the\s+)?(?:oven|up|butter|milk)))\b/giu,
+    /\b(?:cool(?:ed|ing|s)?|rest(?:s|ed|ing)?(?!\s+of|\s+go)|stand(?:s|ing)?|stood|chill(?:ed|ing)?|refrigerat\w*|fridge|soak(?:s|ed|ing)?|steep(?:s|ed|ing)?|leave|left|lie|swell|plump|beat(?:en|ing|s)?|whisk(?:ed|ing|s)?|whip(?:ped|ping)?|cream(?:ed|ing)?(?=\s+(?:the|those|them|this|butter|together|it|until|for|well|very|\d|sugar|marg|fat|long|a\b|both|in\b|for\b))|knead(?:ed|ing)?|mix(?:ed|ing)?|blend(?:ed)?|blitz(?:ed)?|stir(?:red|ring)?|sift|simmer(?:ed|ing)?|boil(?:ed|ing)?|melt(?:ed)?|warm(?:ed)?(?=\s+(?:the|it|up|for|through|\d))|freez\w*|keeps?|kept|wait|set aside|keep aside|drain(?:ed)?|microwave|process|pulse|prov(?:e|ing)|proof|rise|marinate|steam|toast(?:ed)?|fry|saut[eé]|dissolve|preheat(?:ed|ing)?|pre-heat|prep(?:aration)?|total|ready in|active|broil|grill(?:ed)?|thaw|defrost|serve|store[ds]?|lasts?|eat|old|fluff|hang|cure|feed|squeeze|let|ruhen|quellen|abkühlen|auskühlen|reposer|reposar|riposare|whizz|bubble|reduce(?=\s+the\s+(?:juice|syrup))|heat(?=s?\s+(?:the\s+)?(?:oven|up|butter|milk)))\b/giu,
     'other',
   ],
   [
@@ -119,7 +119,7 @@ function barelyHeat(text: string, from: number, to: number): boolean {
   const value = Number(text.slice(from, to).replace(/\D.*$/, '')) || 100;
   if (value < 100 || value % 5 !== 0) return false;
   // "170. 40-45 min.": a sentence of nothing else
-  if (text.slice(0, from).trim() === '' && /^[\s.;,]*$/.test(text.slice(to)) && value <= 500) return true;
+  if (text.slice(0, from).trim() === '' && /^(?:[\s.;,]*|\s*,?\s*(?:and\s+)?no fan\b.*)$/i.test(text.slice(to)) && value <= 500) return true;
   const next = /^[\s,;:@–/-]*(?:for\s+|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(text.slice(to));
   const behind = to + (next?.[0].length ?? 0);
   const d = behind > to ? durationAt(text, behind) : null;
@@ -146,13 +146,24 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   if (extra && !out.some((d) => d.from < extra.index + extra[0].length && extra.index < d.to))
     out.push({ early: Number(extra[1]), late: Number(extra[2]), unit: false, from: extra.index, to: extra.index + extra[0].search(/\s+(?:more|longer|further|extra)/i) });
   // "then 160 for 25": the unit is left to the sense
-  const bare = /\bfor\s+(?:another\s+|about\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;)]|$)/i.exec(text);
+  const bare = /\b(?:for|another)\s+(?:another\s+|about\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;)]|$)/i.exec(text);
   if (bare?.[1] && (sure.length > 0 || heats.length > 0)) {
     const from = bare.index + bare[0].indexOf(bare[1]);
     const to = from + bare[0].slice(bare[0].indexOf(bare[1])).trimEnd().length;
     const early = Number(bare[1]);
     if (early >= 5 && !out.some((d) => d.from < to && from < d.to) && !heats.some((h) => h.from < to && from < h.to))
       out.push({ early, late: Number(bare[2] ?? bare[1]), unit: false, from, to });
+  }
+  // "so forty-five all told"
+  const told = /\b(?:all told|altogether|in all|in total)\b/i.exec(text);
+  if (told) {
+    for (const m of text.slice(0, told.index).matchAll(/[\p{L}\p{N}-]+/gu)) {
+      const d = durationAt(text, m.index);
+      if (d && !d.unit && d.early >= 10 && /^\s*$/.test(text.slice(d.to, told.index)) && !out.some((o) => o.from < d.to && d.from < o.to)) {
+        out.push(d);
+        break;
+      }
+    }
   }
   return out.sort((a, b) => a.from - b.from);
 }
@@ -162,7 +173,8 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
   const before = text.slice(0, t.from);
   const after = text.slice(t.to);
   if (behindOther.test(after)) return 'other';
-  if (lastOf.test(before)) return 'look';
+  // "bake 50 minutes, then cover it for the last 20" goes on; "2 hours, with foil for the last one" does not
+  if (lastOf.test(before)) return /\bthen\b[^.;]*$/i.test(before) && r.parts.some((p) => p.time) ? 'bake' : 'look';
   const lead = hits.filter((h) => h.to <= t.from).at(-1);
   const heat = heats.filter((h) => h.to <= t.from).at(-1);
   // straight behind a heat, or "45 minutes at 180"
@@ -248,7 +260,8 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
       continue;
     }
     const tail = text.slice(x.to, x.to + 40).split(/[.;]/)[0] ?? '';
-    const adds = (more.test(between) || more.test(said.slice(Math.max(0, said.lastIndexOf('.')))) || /^\s*(?:more|longer|further|again|extra|uncovered)\b/i.test(tail) || cover !== null || (pending !== null && !cooled.test(since))) && !onlyIf.test(`${between.slice(-50)} ${tail}`) && !(vessel && !more.test(between));
+    const lastly = /\b(?:last|final)\s+(?:about\s+)?$/i.test(between);
+    const adds = (lastly || more.test(between) || more.test(said.slice(Math.max(0, said.lastIndexOf('.')))) || /^\s*(?:more|longer|further|again|extra|uncovered)\b/i.test(tail) || cover !== null || (pending !== null && !cooled.test(since))) && !onlyIf.test(`${between.slice(-50)} ${tail}`) && !(vessel && !more.test(between));
     if (adds) r.parts.push({ heat: pending, time: x, cover });
     pending = null;
   }
@@ -267,6 +280,11 @@ function noteCover(text: string, t: Duration, r: Reading, role: Role): void {
   if (lastOf.test(text.slice(0, t.from))) r.covers.push({ cover, lastMin: t.late });
   else r.covers.push({ cover, atMin: Math.round((t.early + t.late) / 2) });
 }
+
+const fillers = /\b(?:um+|uh+|er+m?|ehm|ah+|hmm+|well|oh|like|you know|what)\b(?=[\s,.…])|(?<=[,\s])(?:good|nice|full)(?=\s+(?:hour|half|ten|three|five|quarter))/gi;
+/** Without the words that fill a pause; places stay. */
+const unfilled = (text: string): string =>
+  text.replace(fillers, (m) => ' '.repeat(m.length)).replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length)).replace(/,(?:\s*,)+/g, (m) => ','.padEnd(m.length));
 
 const starting = (): Reading => ({
   preheat: null,
@@ -305,7 +323,7 @@ export function readHeat(lines: readonly Prose[]): HeatRead {
       continue;
     }
     r.topic = null;
-    for (const s of sentencesIn(line.text)) readSentence(s.text, line, s.at, r);
+    for (const s of sentencesIn(unfilled(line.text))) readSentence(s.text, line, s.at, r);
   }
   return settle(r);
 }

@@ -132,6 +132,9 @@ const otherUnit =
 const ovenLead =
   /\b(?:oven|bake[ds]?|baking|preheat(?:ed)?|pre-heat|heat(?:ed|s)?|at|to|temp(?:erature)?\.?|then|about|set|down to|up to)\b[^.;!?\d]{0,24}$/i;
 
+const spokenLead =
+  /\b(?:oven(?:['’]?s)?|bake[ds]?|baking|preheat(?:ed)?|heat(?:ed|s)?|temp(?:erature)?|degrees)\b[^.;!?\d]{0,34}$|\b(?:at|to|hot,)\s+$/i;
+
 /** Every statement of heat in a text, bare figures included where words about the oven stand in front. */
 export function rawHeats(text: string, barely: (from: number, to: number) => boolean): Heat[] {
   const out: Heat[] = [];
@@ -145,7 +148,10 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
     if (!h) continue;
     if (!h.marked) {
       if (h.value < 90 || otherUnit.test(text.slice(h.to, h.to + 14))) continue;
-      if (!ovenLead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
+      const aloud = !/\d/.test(h.said);
+      const lead = aloud ? spokenLead : ovenLead;
+      if (!lead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
+      if (/^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(text.slice(h.to))) continue;
     }
     out.push(h);
     end = h.to;

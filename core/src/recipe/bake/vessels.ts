@@ -87,7 +87,7 @@ function windowsIn(text: string): Window[] {
     const cut = Math.max(text.lastIndexOf(' into ', m.index), text.lastIndexOf(' or ', m.index), text.lastIndexOf(' on ', m.index), text.lastIndexOf(': ', m.index));
     const begin = Math.max(from, cut > from && !/\d\s+or\s*$/.test(text.slice(0, cut + 4)) ? cut + 1 : from);
     const limit = next ? next.index : text.length;
-    const stop = /[.;:!?]\s|\bfor\b|\band (?!crumbed|floured|lined|greased|buttered|papered)|\bthen\b/i.exec(text.slice(end, limit));
+    const stop = /(?<!^)[.;:!?]\s|\bfor\b|\band (?!crumbed|floured|lined|greased|buttered|papered)|\bthen\b/i.exec(text.slice(end, limit));
     const to = Math.min(limit, end + (stop ? stop.index : 40), end + 40);
     out.push({ text: text.slice(begin, to), word: m[0].toLowerCase(), before: text.slice(begin, m.index), after: text.slice(end, to), from: begin, to: end });
     done = end;
@@ -128,7 +128,7 @@ function vesselIn(w: Window, whole: string): Mention | null {
   });
   const size = pick(sizesIn(text), w.before.length);
   const head = size && size.from < w.before.length ? text.slice(0, size.from) : w.before;
-  const count = countBefore(head.replace(/[\s,(]+$/, ' ')) ?? countBefore(w.before) ?? 1;
+  const count = countBefore(head.replace(/[\s,(]+$/, ' ')) ?? (size ? null : countBefore(w.before)) ?? 1;
 
   if (/^(?:cups?|papers?|foil)$/.test(word) && !/\b(?:muffin|paper|cup\s?cake|greased|lined|silicone|\d+\s*-?\s*hole)\b/i.test(w.before) && !/^(?:\d+|twelve|ten|six)\s*(?:deep\s+)?(?:\w+-lined\s+)?$/i.test(w.before.trim().replace(/^(?:in|into|to|fill)\s+/i, ''))) return null;
   if (/^(?:holes?|wells)$/.test(word) && !/(?:\d|six|twelve|ten|eight)[\s-]*(?:\w+[\s-]+)?$/i.test(w.before)) return null;
@@ -313,8 +313,13 @@ export function vesselNamed(text: string): TinUse | null {
  */
 export function readVessels(lines: readonly Prose[], made: number | null): Vessels {
   const all: (Mention & { readonly line: Prose; readonly at: number; readonly text: string })[] = [];
+  let baked = false;
   for (const line of lines)
-    for (const s of sentencesIn(line.text)) for (const m of mentionsIn(s.text)) all.push({ ...m, line, at: s.at, text: s.text });
+    for (const s of sentencesIn(line.text)) {
+      // what is cut once it is out of the oven is no dough
+      for (const m of mentionsIn(s.text)) if (!(baked && m.sure === 2 && m.use.tin.shape === 'slab')) all.push({ ...m, line, at: s.at, text: s.text });
+      baked ||= /\bbake[ds]?\b[^.]*\d\s*(?:min|hour|hr)|\d\s*(?:min|mins|minutes|hours?)\b[^.]*\b(?:oven|until|till)\b|\d\s*(?:°|[CF]\b)[^.]*\d\s*(?:min|hour|hr)/i.test(s.text);
+    }
   const tins = all.filter((m) => m.sure === 3);
   const first = tins.find((m) => !m.guessed || m.use.tin.shape === 'tube') ?? tins[0];
   // a tin named by its size alone is the one named with its kind elsewhere

@@ -188,7 +188,7 @@ function stepsOf(x: unknown, depth = 0): string[] {
     if (isObject(e)) {
       const inner = firstOf(e, ['itemListElement', 'steps', 'item', 'itemList', 'instructions']);
       if (Array.isArray(inner) || isObject(inner)) return stepsOf(inner, depth + 1);
-      return linesIn(words(firstOf(e, ['text', 'description', 'step', 'instruction', 'name', 'value'])));
+      return linesIn(words(firstOf(e, ['text', 'body', 'description', 'step', 'instruction', 'content', 'detail', 'html', 'value', 'name'])));
     }
     return linesIn(words(e));
   });
@@ -231,6 +231,10 @@ function recipeText(r: Loose): string {
   const makes = yields.find((y) => /[a-z]/i.test(y)) ?? yields[0] ?? '';
   const said = stepsOf(firstOf(r, stepKeys));
   const spoken = /\d\s*(?:min|hour)/i.test(said.join(' '));
+  const oven = firstOf(r, ['oven', 'ovenTemp', 'ovenTemperature', 'oven_temp', 'temperature', 'bakeTemp']);
+  const heat = isObject(oven) ? `${words(firstOf(oven, ['temp', 'temperature', 'value', 'degrees', 'c', 'f']))} ${words(firstOf(oven, ['unit', 'scale', 'unitText']))}${firstOf(oven, ['fan']) === true ? ' fan' : ''}` : words(oven);
+  const hot = /\d/.test(heat) && own('head').length === 0 && !/\d\s*(?:°|º|deg|[CF]\b)/.test(said.join(' '));
+  const tin = words(firstOf(r, ['tin', 'pan', 'vessel', 'tinSize', 'panSize']));
   return [
     words(firstOf(r, titleKeys)) || 'Untitled',
     '',
@@ -243,6 +247,8 @@ function recipeText(r: Loose): string {
     ...lines,
     '',
     'Method',
+    ...(hot ? [`1. Heat the oven to ${heat.trim()}.`] : []),
+    ...(tin === '' ? [] : [`1. Use ${tin}.`]),
     ...said.map((s) => `1. ${s}`),
     ...(cook !== null && !spoken && own('head').length === 0 ? [`Baking time: ${cook} minutes`] : []),
     ...(own('note').length > 0 ? ['', 'Notes', ...own('note')] : []),

@@ -11,7 +11,7 @@ interface Column {
 const heads: readonly (readonly [RegExp, Kind])[] = [
   [/^(?:ingredients?|items?|foods?|what|names?|product|article|zutat(?:en)?|ingr[eé]dients?|ingredientes?|ingredienti?|formula|mix|raw materials?|material)$/i, 'name'],
   [/^(?:units?|measure|einheit|unit[eé]|unidad|unit[aà]|(?:us|metric|imperial)[ _-]*units?)$/i, 'unit'],
-  [/^(?:%|percent|per cent|baker'?s ?%|bakers? ?%|b ?%|% flour|baker'?s percent(?:age)?|ratio)$/i, 'percent'],
+  [/^(?:%|% (?:of|on) (?:total )?flour|flour ?%|percent|per cent|baker'?s ?%|bakers? ?%|b ?%|% flour|baker'?s percent(?:age)?|ratio)$/i, 'percent'],
   [/^(?:notes?|comments?|preparation|remarks?|how|prep|bemerkung(?:en)?|notas?|note|remarque)$/i, 'note'],
   [/^(?:group|section|part|stage|component|for)$/i, 'group'],
   [/^(?:amounts?|quantity|quantities|qty|how much|menge|quantit[eé]|cantidad|quantit[aà]|weight|(?:us|metric|imperial|home|volume)[ _-]*(?:qty|quantity|amount|measures?)?|measures?|volume|spoons and cups|dose|dosi)$/i, 'amount'],
@@ -54,6 +54,11 @@ export function rowsToLines(head: readonly string[], rows: readonly (readonly st
   const nameAt = Math.max(0, columns.findIndex((c) => c.kind === 'name'));
   const out: string[] = [];
   let group = '';
+  // a head gives its unit to bare figures only where the column is of bare figures
+  const bare = columns.map((_, i) => {
+    const cells = rows.map((r) => (r[i] ?? '').trim()).filter((c) => c !== '');
+    return cells.filter((c) => figure.test(c)).length * 2 > cells.length;
+  });
   const percents = columns.findIndex((c) => c.kind === 'percent');
   const weighed = columns.some((c) => c.kind === 'amount');
   for (const row of rows) {
@@ -78,7 +83,7 @@ export function rowsToLines(head: readonly string[], rows: readonly (readonly st
       if (i === nameAt || text === '') continue;
       if (c.kind === 'amount') {
         const next = columns[i + 1];
-        const unit = c.unit ?? (next?.kind === 'unit' ? cell(i + 1) : '');
+        const unit = (bare[i] ? c.unit : undefined) ?? (next?.kind === 'unit' ? cell(i + 1) : '');
         amounts.push(figure.test(text) && unit !== '' ? `${text} ${unit}` : text);
       } else if (c.kind === 'unit') {
         // a unit that stands in front of its figure
@@ -166,8 +171,13 @@ function headless(head: readonly string[], rows: readonly (readonly string[])[])
 const isFigures = (cells: readonly string[]): boolean => cells.some((c) => /^[\d½¼¾⅓⅔]/.test(c));
 
 const share =
-  /^\s*(?:[-*•]\s*)?(?:(?<name>[^\d%]{2,48}?)\s*[:=–-]?\s*(?<pct>\d+(?:[.,]\d+)?)\s*%|(?<pct2>\d+(?:[.,]\d+)?)\s*%\s+(?<name2>[^\d%]{2,48}))\s*(?<rest>\(.*\))?\s*$/;
+  /^\s*(?:[-*•]\s*)?(?:(?<name>[^\d%]{2,48}?)\s*[:=–-]?\s*(?<pct>\d+(?:[.,]\d+)?)\s*%|(?<pct2>\d+(?:[.,]\d+)?)\s*%\s+(?<name2>[^%]{2,60}?))\s*(?<rest>\(.*\))?\s*$/;
+/** A share without its sign: a name, leaders or wide space, and a figure. */
+const led =
+  /^\s*(?:[-*•]\s*)?(?<name>\p{L}[^\d%=]{1,46}?)\s*(?:\.{2,}|…+|\s{3,}|\t+|\s[-–—:=]\s)\s*(?<pct>\d+(?:[.,]\d+)?)\s*%?\s*$/u;
 const flourName = /\b(?:flour|meal|semolina|mehl|farine|harina|farina)\b/i;
+
+const baseLine = /^\s*(?<name>[\p{L} -]{0,20}(?:flour|meal)[\p{L} -]{0,16}?)\s*\(?\s*(?<pct>100)\s*%\s*\)?(?<rest>[^\n]*)$/iu;
 
 export interface Shared {
   readonly lines: readonly string[];
@@ -182,7 +192,10 @@ export interface Shared {
  * total weight, or is taken as 500 g and asked about.
  */
 export function unshared(lines: readonly string[]): Shared {
-  const found = lines.map((l) => share.exec(l)?.groups);
+  // "Flour (100%) = 12 lb": the other figures of the list are shares of it
+  const base = /\b(?:flour|meal|mehl|farine|harina|farina)\b[^\n]{0,16}\b100\s*%|100\s*%[^\n]{0,12}\bflour\b/i.test(lines.join('\n'));
+  const based = base && lines.filter((l) => led.test(l)).length >= 3;
+  const found = lines.map((l) => share.exec(l)?.groups ?? (based ? (led.exec(l)?.groups ?? baseLine.exec(l)?.groups) : undefined));
   const rows = found.filter((g) => g !== undefined);
   const isTotal = (name: string): boolean => /^\s*(?:total|sum|yield|gesamt)/i.test(name);
   const nameOf = (g: Record<string, string | undefined>): string => (g['name'] ?? g['name2'] ?? '').trim();
@@ -192,9 +205,9 @@ export function unshared(lines: readonly string[]): Shared {
   if (rows.length < 3 || Math.abs(flourPct - 100) > 1) return { lines, flourG: null, guessed: false };
   const text = lines.join('\n');
   const grams = (m: RegExpExecArray | null): number | null =>
-    m?.[1] ? (readNumber(m[1]) ?? 0) * (/^k/i.test(m[2] ?? '') ? 1000 : 1) : null;
+    m?.[1] ? (readNumber(m[1]) ?? 0) * (/^k/i.test(m[2] ?? '') ? 1000 : /^l/i.test(m[2] ?? '') ? 453.59 : /^o/i.test(m[2] ?? '') ? 28.35 : 1) : null;
   const said =
-    grams(/flour[^\n%]{0,16}?(\d+(?:[.,]\d+)?)\s*(kg|g)\b/i.exec(text)) ?? grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:\w+\s+)?flour/i.exec(text));
+    grams(/flour[^\n%]{0,16}?(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ?? grams(/flour[^\n]{0,14}100\s*%[^\n\d]{0,6}(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ?? grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:\w+\s+)?flour/i.exec(text));
   const total = grams(/(?:total|batch|dough|batter|yield|makes)[^\n%]{0,30}?(\d+(?:[.,]\d+)?)\s*(kg|g)\b/i.exec(text));
   const sum = rows.reduce((s, g) => s + (g && !isTotal(nameOf(g)) ? pctOf(g) : 0), 0);
   const flourG = said ?? (total !== null && sum > 0 ? (100 * total) / sum : 500);
@@ -203,7 +216,10 @@ export function unshared(lines: readonly string[]): Shared {
     if (!g) return [l];
     if (isTotal(nameOf(g))) return [];
     const weight = Number(((flourG * pctOf(g)) / 100).toFixed(2));
-    return [`${weight} g ${nameOf(g)}${g['rest'] ? ` ${g['rest']}` : ''}`];
+    const rest = (g['rest'] ?? '').trim();
+    // what stands behind the flour's hundred says its weight, and perhaps more
+    const more = baseLine.test(l) ? (/[.;]\s+(\S.*)$/.exec(rest)?.[1] ?? '') : '';
+    return [`${weight} g ${nameOf(g)}${rest && !baseLine.test(l) ? ` ${rest}` : ''}`, ...(more ? [more] : [])];
   });
   return { lines: out, flourG, guessed: said === null && total === null };
 }
