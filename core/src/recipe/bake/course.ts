@@ -84,11 +84,10 @@ const forVessel =
   /^\s*(?:minutes?\s+)?(?:\(|for|in|as|if\b[^.,;)]{0,16}\b(?:in|using|making))\s*(?:an?\s+|the\s+|one\s+|two\s+)?((?:[\p{L}\d"-]+\s+){0,3}?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|tins?|pans?|layers?|cakes?|minis?|buns?|rings?|bundts?|slab|big one|small ones?|large ones?|ones?))\b/iu;
 const vesselLead =
   /((?:mini\s+|large\s+|small\s+)?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|layers?|buns?))\s*(?:take|need|want|:|for|will take|about|,)?\s*(?:about\s+)?$/i;
-const coverOn =
-  /\b(?:cover(?:ed|ing)?|foil|tent(?:ed)?|lid(?:\s+on)?|paper over)\b/i;
+const coverOn = /\b(?:cover(?:ed|ing)?|foil (?:over|on|tight)|under foil|with foil|tent(?:ed)?|lid on|with (?:the |a )?lid|under (?:the |a )?lid|paper over)\b/i;
 const coverOff =
   /\b(?:uncover(?:ed)?|(?:remove|take|lift|pull)\w*\s+(?:(?:it|the|that|off)\s+)*(?:\w+\s+)?(?:off|foil|lid|cover|paper)|foil off|lid off|without (?:the )?(?:foil|lid))\b/i;
-const lidWord = /\blid\b/i;
+const lidWord = /\blid\b|\bcovered at\b/i;
 const labelled = /^\s*(?:bak(?:e|ing)|cook(?:ing)?)(?:\s+time)?\s*:\s*(.*)$/i;
 const labels = /\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|ready in|active|hands[- ]on|rest(?:ing)?)(?:\s+time)?\s*:?\s*\d/gi;
 
@@ -172,13 +171,14 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
 function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly Heat[], r: Reading): Role {
   const before = text.slice(0, t.from);
   const after = text.slice(t.to);
+  if (/^\s*later\b/i.test(after) && /\b(?:comes?|take\w*|lift\w*) (?:\w+ )?out\b/i.test(before)) return 'bake';
   if (behindOther.test(after)) return 'other';
   // "bake 50 minutes, then cover it for the last 20" goes on; "2 hours, with foil for the last one" does not
   if (lastOf.test(before)) return /\bthen\b[^.;]*$/i.test(before) && r.parts.some((p) => p.time) ? 'bake' : 'look';
   const lead = hits.filter((h) => h.to <= t.from).at(-1);
   const heat = heats.filter((h) => h.to <= t.from).at(-1);
   // straight behind a heat, or "45 minutes at 180"
-  if (heat && (!lead || lead.to <= heat.from || (lead.role === 'bake' && lead.to <= t.from)) && !/[.;]/.test(text.slice(heat.to, t.from))) {
+  if (heat && (!lead || lead.to <= heat.from || (lead.role === 'bake' && lead.to <= t.from)) && !/;|[.]\s+(?=\p{Lu})/u.test(text.slice(heat.to, t.from))) {
     if (beforeLook.test(before) && !/\b(?:at|until)\s+(?:about\s+)?$/i.test(before)) return 'look';
     return 'bake';
   }
@@ -210,6 +210,7 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
   ].sort((a, b) => a.from - b.from);
   let pending: Heat | null = null;
   let end = 0;
+  let covered = 0;
   for (const [i, x] of tokens.entries()) {
     const between = text.slice(end, x.from);
     if (x.kind === 'heat') {
@@ -246,7 +247,9 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     const vessel = vesselOf(text, x);
     if (vessel) r.alternatives.push({ minutes: { early: x.early, late: x.late }, words: vessel });
     const first = !r.parts.some((p) => p.time);
-    const cover = coverOff.test(between) ? ('none' as const) : coverOn.test(between) && !/\bif\b|\bwhen\b/i.test(between) ? (lidWord.test(between) ? ('lid' as const) : ('tent' as const)) : null;
+    const told = text.slice(covered, x.from);
+    covered = x.to;
+    const cover = coverOff.test(told) ? ('none' as const) : coverOn.test(told) && !/\bif\b|\bwhen\b/i.test(told) ? (lidWord.test(told) ? ('lid' as const) : ('tent' as const)) : null;
     const since = `${r.since} ${between}`;
     r.since = '';
     end = x.to;
@@ -312,7 +315,7 @@ export function readHeat(lines: readonly Prose[]): HeatRead {
     if (label?.[1] && !r.labelled) r.labelled = durations(label[1])[0] ?? null;
     // "Prep 10 min | Cook 55 min | Total 65 min" is a head of figures, not a sentence
     const heads = [...line.text.matchAll(labels)];
-    if (heads.length > 1) {
+    if (new Set(heads.map((h) => h[0].slice(0, 3).toLowerCase())).size > 1) {
       const cook = heads.find((h) => /^(?:cook|bak)/i.test(h[0]));
       const d = cook ? durations(line.text.slice(cook.index + cook[0].length - 1))[0] : undefined;
       if (d) {

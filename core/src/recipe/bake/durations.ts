@@ -26,7 +26,8 @@ interface One {
 const numeric = new RegExp(`(?:${numberPattern})`, 'y');
 const twoFigures = /\d{2,3}(?=\s*\/\s*\d{2})/y;
 const spoken = new RegExp(`(?:${spokenPattern})(?![\\p{L}])`, 'yiu');
-const unitWord = /\s*-?\s*(?:(h(?:ou)?rs?|h)|(min(?:ute)?s?|mn|m)|(sec(?:ond)?s?|s))(?![\p{L}])\.?/yiu;
+const unitWord =
+  /\s*-?\s*(?:(h(?:ou)?rs?|h|stunden?|std|heures?|horas?|or[ae])|(min(?:ut(?:e[ns]?|os?|i))?s?|mn|m)|(sec(?:ond)?s?|s|sekunden?))(?![\p{L}])\.?/yiu;
 const minuteMark = /\s?[’'′](?![’'′\p{L}\d])/yu;
 const article = /(?:an?|one)\s+(?=(?:hour|hr|minute|min)\b)/yi;
 const loosely = /\s*-?\s*(?:ish|odd|or so)\b/yi;
@@ -105,7 +106,7 @@ function tailOf(text: string, from: number): Took<number> | null {
     : null;
 }
 
-const ranged = /\s*(?:-\s+to|-|–|—|−|to|or|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/yi;
+const ranged = /\s*(?:-\s+to|-|–|—|−|to|or|bis(?:\s+zu)?|à|a(?=\s+\d)|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/yi;
 const slash = /\s*\/\s*/y;
 const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+)?/yi;
 const mostMinutes = 24 * 60;
@@ -122,7 +123,7 @@ export function durationAt(text: string, from: number): Duration | null {
   const aloud = !range && !a.value.digits ? at(comma, text, a.to) : null;
   const join = range ?? aloud;
   const b = join ? one(text, a.to + join[0].length) : null;
-  if (b) {
+  if (b && !/^\s*(?:°|º|˚|degr|grad|[CF]\b)/i.test(text.slice(b.to))) {
     const early = a.value.minutes ?? beside(a.value.n, b.value.unit);
     let late = b.value.minutes ?? beside(b.value.n, a.value.unit);
     // "1 hour 15 to 20 min": the end of the range leaves the hour out

@@ -95,7 +95,7 @@ function figureAt(text: string, from: number): Heat | null {
   if (scaled) to += unit[0].length;
   const behind = at(fanBehind, text, to);
   const before = fanBefore.test(text.slice(Math.max(0, from - 34), from));
-  const fan = before || (behind !== null && !/^\s*(?:off|\d)/i.test(text.slice(to + behind[0].length)));
+  const fan = before || (behind !== null && !/^\s*(?:off|\d{3})/i.test(text.slice(to + behind[0].length)));
   if (value < 75 || value > 600) return null;
   const scale = scaled ? (unit[1] ? 'C' : 'F') : null;
   const said = text.slice(from, to).trim();
@@ -127,7 +127,7 @@ function heatAt(text: string, from: number): Heat | null {
 
 /** What follows a figure that is no heat: a weight, a size, a time, a count. */
 const otherUnit =
-  /^\s*(?:-\s*)?(?:(?:[x×]|by)\s*\d|%|(?:min|hour|hr|sec|g\b|gr\b|gms?\b|gram|kg|ml|l\b|cl\b|dl\b|oz|lb|cm|mm|inch|in\b(?!\s+(?:an?|the|your)\b)|"|”|cups?\b|tsp|tbsp|kcal|cal|people|pieces|eggs?\b|slices|portions|servings|°?\s*$(?<!.)))/i;
+  /^\s*(?:-\s*)?(?:(?:[x×]|by)\s*\d|%|(?:min|hour|hr|sec|g\b|gr\b|gms?\b|gram|kg|ml|l\b|cl\b|dl\b|oz|lb|cm|mm|inch|in\b(?!\s+(?:an?|the|your)\b)|"|”|cups?\b|tsp|tbsp|kcal|cal|people|pieces|eggs?\b|slices|portions|servings))/i;
 /** Words in front of a bare figure that make it a heat. */
 const ovenLead =
   /\b(?:oven|bake[ds]?|baking|preheat(?:ed)?|pre-heat|heat(?:ed|s)?|at|to|temp(?:erature)?\.?|then|about|set|down to|up to)\b[^.;!?\d]{0,24}$/i;
@@ -150,7 +150,8 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
       if (h.value < 90 || otherUnit.test(text.slice(h.to, h.to + 14))) continue;
       const aloud = !/\d/.test(h.said);
       const lead = aloud ? spokenLead : ovenLead;
-      if (!lead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
+      const paired = text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1;
+      if (!paired && !lead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
       if (/^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(text.slice(h.to))) continue;
     }
     out.push(h);

@@ -21,7 +21,7 @@ interface Mention {
 }
 
 const vesselWord =
-  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers?|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?)\b(?=[\s,.;:]|$)/giu;
+  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?)\b(?=[\s,.;:]|$)/giu;
 
 const figure = `(?:${numberPattern}|(?:${spokenPattern})(?![\\p{L}])|an?|one|a dozen)`;
 const counted = new RegExp(
@@ -144,10 +144,10 @@ function vesselIn(w: Window, whole: string): Mention | null {
     return found(tin, 1, 3, cups === null);
   }
   const deepMm = deep(text);
-  const tube = /\b(?:tube|bundt|ring|gugelhupf|kugelhopf|gugelhopf|babka|savarin|chiffon|fluted|angel[- ]food|ciambella|with a hole|kranz\w*)\b/i.test(text);
+  const tube = /\b(?:tube|bundt|ring|gugelhupf|kugelhopf|gugelhopf|babka|savarin|chiffon|fluted|angel[- ]food|ciambella|corona|couronne|with a hole|kranz\w*)\b/i.test(text);
   const litre = litres.exec(text);
   const byCups = cupsOf.exec(text);
-  const loaf = /\b(?:loa(?:f|ves)|bread|kastenform|moule à cake|moule a cake|pullman|ribbed)\b/i.test(text) || /^kastenform$/.test(word);
+  const loaf = /\b(?:loa(?:f|ves)|bread|kastenform|moule à cake|moule a cake|plumcake|pullman|ribbed)\b/i.test(text) || /^kastenform$/.test(word);
   if (tube) {
     const ml = litre ? mlOf(litre) : byCups ? numberOf(byCups[1] ?? '') * 240 : null;
     if (size && size.mm.length === 1) return found(make.tube(size.mm[0] ?? 240, material), count);
@@ -155,7 +155,7 @@ function vesselIn(w: Window, whole: string): Mention | null {
     return found(make.tube(240, material), count, 3, true);
   }
   const lb = pounds.exec(text);
-  if (lb && /^(?:\s*-?\s*(?:loaf|bread|cake)?\s*(?:tin|pan|loaf)|.*\b(?:tin|pan|loaf|loaves)\b)/i.test(text.slice(lb.index + lb[0].length))) {
+  if (lb && /\b(?:tins?|pans?|loaf|loaves)\b/i.test(text)) {
     const g = (/^kg/i.test(lb[2] ?? '') ? 1000 : /^g/i.test(lb[2] ?? '') ? 1 : 453.6) * (lb[1] === 'half' || lb[1] === '½' ? 0.5 : numberOf(lb[1] ?? '1'));
     if (g >= 200 && g <= 2000) return found(make.loafOfWeight(g, material), countBefore(text.slice(0, lb.index)) ?? 1);
   }
@@ -169,17 +169,17 @@ function vesselIn(w: Window, whole: string): Mention | null {
     if (mm < 60 || mm > 500 || /\b(?:thick|high|deep(?!\s+(?:\w+\s+)?(?:tin|pan|round|square|loaf|dish|cake|form|mould|tray))|apart|cutter|long strips|cubes|pieces)\b/i.test(text.slice(size.to, size.to + 26).replace(/[,.;].*$/, ''))) return null;
     if (/^(?:foil|papers?|sheets?|liners?)$/.test(word)) return null;
     if (loaf || (/\blong\b/i.test(text) && mm > 200)) return found(make.loafOfLength(mm, material), count);
-    if (/\bsquare\b/i.test(text)) return found(make.square(mm, deepMm, material), count);
+    if (/\b(?:square|sq|carr[eé]|cuadrado|quadrat\w*)\b/i.test(text)) return found(make.square(mm, deepMm, material), count);
     return found(make.round(mm, deepMm, material), count);
   }
   if (litre && !/^(?:rounds?|squares?|layers?)$/.test(word)) return found(make.loafOfVolume(mlOf(litre), material), count);
-  if (/\b(?:loaf|bread|cake)\s+(?:tins?|pans?)\b|\bkastenform\b|moule à cake/i.test(text) && loaf) return found(make.loafOfWeight(900, material), count, 3, false);
+  if (/\b(?:loaf|bread|cake)\s+(?:tins?|pans?)\b|\bkastenform\b|moule à cake|plumcake/i.test(text) && loaf) return found(make.loafOfWeight(900, material), count, 3, false);
   if (/\b(?:sheet|tray|blech|plaque|teglia)s?\b|\b(?:floured|greased|lined) tin\b/i.test(`${word} ${w.before}`)) return found(make.mound(180, 45), 1, 1, true);
   if (/^(?:springforms?|rounds?)$/.test(word) || (/\b(?:round|sandwich|layer)\s+(?:cake\s+)?$/i.test(w.before) && /^(?:tin|pan|cake|form|mould)/.test(word))) {
     if (/^rounds?$/.test(word) && !/\b(?:greased|lined|papered|two|three)\s*$/i.test(w.before)) return null;
     return found(make.round(200, deepMm, material), count, 3, true);
   }
-  if (/\bsquare\b/i.test(w.before) && /^(?:tin|pan)/.test(word)) return found(make.square(200, deepMm, material), count, 3, true);
+  if (/\b(?:square|sq|carr[eé]|cuadrado|quadrat\w*)\b/i.test(w.before) && /^(?:tin|pan)/.test(word)) return found(make.square(200, deepMm, material), count, 3, true);
   return null;
 }
 
