@@ -3,6 +3,7 @@ import { densityOf } from '../balance/totals.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
+import { plain } from '../quantity/numbers.js';
 import { toFahrenheit } from '../quantity/units.js';
 import { capacityOf, outlineOf } from '../tin/geometry.js';
 import type { Baking } from './baking.js';
@@ -32,6 +33,7 @@ export function across(
 ): Doubt[] {
   const w = weigh(formula, kitchen);
   return [
+    ...outOfProportion(formula, w, at),
     ...spoons(formula, w, at, kitchen),
     ...heat(formula, baking, at),
     ...tin(formula, w),
@@ -52,6 +54,31 @@ const rules: readonly Rule[] = [
   { of: 'powder', above: 9, usual: '3 to 6' },
   { of: 'salt', above: 4, usual: '0.5 to 2' },
 ];
+
+/** Times the flour's weight from which a line is asked about: fruit may be four times it, and a torte has little flour. */
+const PROPORTION = 8;
+
+/** An amount out of all proportion to the flour: a heat read as cups, a point that parts thousands. */
+function outOfProportion(formula: Formula, w: Weighed, at: Places): Doubt[] {
+  const flour = w.totals.flourG;
+  if (flour < 50) return [];
+  return formula.groups
+    .flatMap((g) => g.items)
+    .filter((i) => i.grams > PROPORTION * flour && i.grams > 800)
+    .map((item): Doubt => ({
+      id: `${item.id}-proportion`,
+      place: at.item(item.id),
+      kind: 'amount',
+      itemId: item.id,
+      likely: 'by-10',
+      words: `"${item.words.slice(0, 60)}" comes to ${plain(item.grams / 1000)} kg beside ${plain(flour)} g of flour. Is that meant?`,
+      choices: [
+        meant,
+        amountOf('by-10', 'a tenth', item, item.grams / 10),
+        { id: 'drop', words: 'it is no ingredient', edit: { kind: 'drop', itemId: item.id } },
+      ],
+    }));
+}
 
 /** A leavener or salt out of proportion: a tablespoon for a teaspoon, soda for powder. */
 function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Doubt[] {

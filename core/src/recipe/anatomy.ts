@@ -154,7 +154,7 @@ function blank(line: string, spans: readonly Span[]): string {
 }
 
 const connective =
-  /((?:,\s*)?(?:[;,]|\bplus\b|\band\b|\+|&|\b(?:mixed|blended|blitzed|whisked|beaten|stirred|combined)\s+with\b|\b(?:dissolved|soaked|steeped)\s+in\b))\s*(?:the\s+|about\s+|around\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/i;
+  /((?:,\s*)?(?:[;,]|\bplus\b|\band\b|\+|&|\b(?:mixed|blended|blitzed|whisked|whipped|melted|tossed|beaten|stirred|combined)\s+(?:\p{L}+\s+){0,3}with\b|\b(?:dissolved|soaked|steeped)\s+in\b))\s*(?:the\s+|about\s+|around\s+)?(?:(?:juice|zest|grated zest|finely grated zest)\s+of\s+)?$/iu;
 
 /** "an egg", "the zest of an orange": an article counts one when nothing else does. */
 function single(text: string, at: number): Found | null {
@@ -176,6 +176,9 @@ interface Cut {
   readonly start: number;
 }
 
+/** What a thing is stirred into or with: "coffee in 1 tbsp boiling water", "cream whipped with 3 tbsp sugar". */
+const stirredIn = /^\s*(?:of\s+)?(?:\p{L}+\s+){0,2}(?:water|milk|coffee|tea|rum|brandy|juice|oil|sugar|vinegar)\b/iu;
+
 /** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
 function cuts(
   line: string,
@@ -190,11 +193,14 @@ function cuts(
     if (!prev || inside(a.from)) continue;
     // "2 cups milk, or 1 cup cream and 1 cup water": all behind it is instead, not besides
     if (/\bor\b/i.test(line.slice(amounts[0]?.to ?? 0, a.from))) break;
-    const between = line.slice(prev.to, a.from);
+    // an amount in brackets belongs to what stands before them
+    const bracket = brackets.find((b) => b.from < prev.from && prev.from < b.to);
+    const prevTo = bracket ? Math.min(bracket.to, a.from) : prev.to;
+    const between = line.slice(prevTo, a.from);
     const behind = /^\s*(?:[,;+&]|and\b|plus\b)\s*(.{3,})$/i.exec(between);
-    const before = line.slice(out.at(-1)?.start ?? 0, prev.from);
+    const before = line.slice(out.at(-1)?.start ?? 0, bracket?.from ?? prev.from);
     if (behind && named(behind[1] ?? '') && named(before) && !named(line.slice(a.to).split(/[,;]/)[0] ?? '')) {
-      const comma = prev.to + (/^\s*(?:[,;+&]|and\b|plus\b)/i.exec(between)?.[0].length ?? 1);
+      const comma = prevTo + (/^\s*(?:[,;+&]|and\b|plus\b)/i.exec(between)?.[0].length ?? 1);
       out.push({ end: comma - 1, start: comma });
       continue;
     }
@@ -211,11 +217,11 @@ function cuts(
       out.push({ end: a.from, start: a.from });
       continue;
     }
-    const m = connective.exec(between);
+    const m = connective.exec(between) ?? (stirredIn.test(line.slice(a.to)) ? /((?:,\s*)?\b(?:in|with)\b)\s*$/i.exec(between) : null);
     if (!m) continue;
     const words = blank(between.slice(0, m.index), bracketsOf(between.slice(0, m.index)));
     if (/[\p{L}]{3}/u.test(words) && (named(words) || named(before)) && named(line.slice(a.to)))
-      out.push({ end: prev.to + m.index, start: prev.to + m.index + (m[1]?.length ?? 0) });
+      out.push({ end: prevTo + m.index, start: prevTo + m.index + (m[1]?.length ?? 0) });
   }
   return out;
 }
@@ -236,8 +242,10 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
   if (lead && amounts[0] && amounts[0].from >= lead[0].length)
     amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
   const joints = cuts(line, amounts, brackets, named);
-  const starts = [0, ...joints.map((c) => c.start)];
-  const ends = [...joints.map((c) => c.end), line.length];
+  // "130 g sugar: 40 with the yolks, 90 with the whites" divides what was said
+  const shared = joints.filter((c) => !/^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|tbsp|tsp|cups?)?\s*(?:with|for|in|into|on|to|at|of)\b/i.test(line.slice(c.start)) || /^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|kg|tbsp|tsp|cups?|oz|lb|sticks?)\.?\s+of\b/i.test(line.slice(c.start)));
+  const starts = [0, ...shared.map((c) => c.start)];
+  const ends = [...shared.map((c) => c.end), line.length];
   const segments: Segment[] = [];
   for (const [n, from] of starts.entries()) {
     const to = ends[n] ?? line.length;
@@ -250,7 +258,7 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     const body = start < 0 ? '' : bare.slice(start);
     // a comma, a dash between spaces or a preposition ends the name; "flour - 1 cup" leaves nothing behind it
     const stop =
-      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|in\s|at\s|to\s(?!taste)|on\s|over\s|onto\s|size\s|the size\b|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(
+      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made)\s|from\s|for\s|with\s|w[./]\s|in\s|at\s|to\s(?!taste)|on\s|over\s|onto\s|size\s|the size\b|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(
         body,
       );
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();

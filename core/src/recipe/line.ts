@@ -243,6 +243,8 @@ export function readLine(
   meant: RegionWords = [],
 ): ReadLine {
   const named = (s: string): boolean => matchIngredient(s, kitchen) !== null;
+  const made = madeUp(text);
+  if (made) return bothOf(made, lineNo, id, source, kitchen, at, meant);
   const { segments, aside } = anatomyOf(text, named);
   const items: Item[] = [];
   const doubts: Doubt[] = [];
@@ -285,6 +287,33 @@ export function readLine(
     }
   }
   return { items, doubts, marks };
+}
+
+/** "1 egg made up to 225 ml with milk": the second thing is what is left of the measure. */
+function madeUp(text: string): { readonly first: string; readonly upTo: string; readonly second: string; readonly at: number } | null {
+  const m = /^(.*?)[,;]?\s*(?:(?:lightly )?beaten,?\s+(?:and\s+)?)?(?:and\s+)?(?:made|brought|topped|make|bring|fill(?:ed)?)\s+up\s+to\s+(.*?(?:ml|fl\.? ?oz|cups?|pint|dl|l))\s+with\s+(.+)$/i.exec(text);
+  return m?.[1] && m[2] && m[3] ? { first: m[1], upTo: m[2], second: m[3], at: m.index + m[0].length - m[3].length } : null;
+}
+
+function bothOf(
+  made: NonNullable<ReturnType<typeof madeUp>>,
+  lineNo: number,
+  id: string,
+  source: Source,
+  kitchen: Kitchen | undefined,
+  at: number,
+  meant: RegionWords,
+): ReadLine {
+  const first = readLine(made.first, lineNo, id, source, kitchen, at, meant);
+  const second = readLine(`${made.upTo} ${made.second}`, lineNo, `${id}-${first.items.length + 1}`, source, kitchen, at, meant);
+  const before = first.items.reduce((s, i) => s + i.grams, 0);
+  const items = second.items.map((i, n) => {
+    const grams = round2(Math.max(0, i.grams - (n === 0 ? before : 0)));
+    return { ...i, grams, entered: { value: grams, unit: 'g' } };
+  });
+  // the places of the second are those of its words, not of the measure in front of them
+  const marks = second.marks.map((x) => ({ ...x, from: at + made.at, to: at + made.at + made.second.length }));
+  return { items: [...first.items, ...items], doubts: [...first.doubts, ...second.doubts.map((d) => ({ ...d, place: null }))], marks: [...first.marks, ...marks] };
 }
 
 /** What plain words name in a region, and the ingredient that is meant there. */
@@ -336,7 +365,10 @@ function readItem(
   if (match && byWeight && byVolume) {
     const [lo, hi] = volumeTolerance(ingredient);
     const ratio = byWeight.grams / byVolume.grams;
-    if (ratio < lo || ratio > hi) {
+    // a spoon is heaped or scant by more than a cup is
+    const spoon = byVolume.stated.parts.every((x) => x.unit === 'tbsp' || x.unit === 'tsp');
+    const slack = spoon ? 1.25 : 1;
+    if (ratio < lo / slack || ratio > hi * slack) {
       doubts.push(doubt.disagree(byWeight, byVolume, ingredient, context));
       grams = byVolume.grams;
       entered = byVolume.entered;

@@ -20,7 +20,12 @@ const cocoa = [/^(?:baking )?cocoa(?: powder)?$|^cacao$/i, 'cocoa-alkalised'] as
  * definitions; what plain cocoa, cream and cake flour mean is general knowledge, not looked up.
  */
 export const regions: readonly Region[] = [
-  { id: 'us', name: 'American', source: { cupMl: 240, spoonMl: 5, eggSize: 'us-l' }, words: [] },
+  {
+    id: 'us',
+    name: 'American',
+    source: { cupMl: 240, spoonMl: 5, eggSize: 'us-l' },
+    words: [[/^(?:shredded |flaked )?coconut$/i, 'coconut-sweetened']],
+  },
   { id: 'ca', name: 'Canadian', source: { cupMl: 250, spoonMl: 5, eggSize: 'us-l' }, words: [] },
   { id: 'uk', name: 'British', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
   { id: 'ie', name: 'Irish', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
