@@ -243,7 +243,7 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
   const joints = cuts(line, amounts, brackets, named);
   // "130 g sugar: 40 with the yolks, 90 with the whites" divides what was said
-  const shared = joints.filter((c) => !/^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|tbsp|tsp|cups?)?\s*(?:with|for|in|into|on|to|at|of)\b/i.test(line.slice(c.start)) || /^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|kg|tbsp|tsp|cups?|oz|lb|sticks?)\.?\s+of\b/i.test(line.slice(c.start)));
+  const shared = joints.filter((c) => !/^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|tbsp|tsp|cups?)?\s*(?:with|for|in|into|on|to|at|of (?:it|which|that|these|the))\b/i.test(line.slice(c.start)) || /^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|kg|tbsp|tsp|cups?|oz|lb|sticks?)\.?\s+of\b/i.test(line.slice(c.start)));
   const starts = [0, ...shared.map((c) => c.start)];
   const ends = [...shared.map((c) => c.end), line.length];
   const segments: Segment[] = [];

@@ -14,6 +14,7 @@ import { plainText } from './match.js';
 import { measuresIn } from './measures.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { toldIn, type Told } from './prose.js';
+import { usedApart } from './roles.js';
 
 interface Section {
   readonly name: string;
@@ -58,7 +59,7 @@ function reading(source: Formula['source'], meant: RegionWords, kitchen: Kitchen
 }
 
 /** The list as it stands in its lines, under its headings. */
-function readList(parts: readonly Classified[], r: Reading): void {
+function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen): void {
   let around: Section | undefined;
   for (const p of parts) {
     if (p.group) {
@@ -75,9 +76,10 @@ function readList(parts: readonly Classified[], r: Reading): void {
     const here = r.sections.at(-1);
     if (!here) continue;
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
-    r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
+    const items = r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
+    if (here.role === 'batter' || isMixed(here)) readAlso(p, items, r, kitchen);
     // what goes on top does not end the list of the batter
-    if (apart) r.sections.push(r.sections.splice(r.sections.indexOf(here), 1)[0] as Section);
+    if (r.sections.at(-1) !== here) r.sections.push(r.sections.splice(r.sections.indexOf(here), 1)[0] as Section);
   }
 }
 
@@ -98,6 +100,17 @@ const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> 
   top: 'On top',
   grease: 'For the tin',
 };
+
+const also = /\bplus\s+(?:about\s+|another\s+|an extra\s+|a further\s+)?((?:\d[\d./ ]*|[½¼¾⅓⅔]|an?|one|two|three)\s*(?:g|ml|tbsp|tablespoons?|tsp|teaspoons?|cups?|oz|T\.|t\.)\.?)\s+(?:more\s+|extra\s+|of (?:it|them)\s+)?(?:for|to)\s+(?:the\s+)?(top|tops|topping|brush\w*|sprinkl\w*|scatter\w*|glaz\w*|finish\w*|decorat\w*)\b/i;
+/** "150 g sugar, plus 2 tbsp for the tops": the second amount goes on top, and is as much part of the bake. */
+function readAlso(p: Classified, items: readonly Item[], r: Reading, kitchen: Kitchen): void {
+  const m = also.exec(p.text);
+  const [item] = items;
+  if (!m?.[1] || !item || item.ingredient === 'unknown') return;
+  const from = p.at + m.index;
+  const name = ingredientOf(item.ingredient, undefined, kitchen).name;
+  r.line(`${m[1]} ${name}`, p.no, from, sectionFor(r, 'top'), { line: p.no, from, to: from + m[0].length });
+}
 
 /** The section of a role, made where there is none yet; the batter's is the first. */
 function sectionFor(r: Reading, role: Told['role']): Section {
@@ -173,6 +186,23 @@ const relative = (id: string, there: ReadonlySet<string>, roleOf: (id: string) =
   kin.some((k) => k.has(id) && [...k].some((x) => there.has(x))) ||
   (roleOf(id) === 'fruit' && [...there].some((x) => x.split('-').some((w) => w.length > 3 && id.includes(w))));
 
+/** Moves what the method only spreads, scatters or pours over out of the batter. */
+function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): void {
+  if (r.sections.some((s) => s.said)) return;
+  const batter = r.sections.filter((s) => s.role === 'batter');
+  const moves = usedApart(
+    batter.flatMap((s) => s.items),
+    method,
+    kitchen,
+  );
+  if (moves.size === 0) return;
+  for (const s of batter) {
+    const gone = s.items.filter((i) => moves.has(i.id));
+    s.items.splice(0, s.items.length, ...s.items.filter((i) => !moves.has(i.id)));
+    for (const i of gone) sectionFor(r, moves.get(i.id) ?? null).items.push(i);
+  }
+}
+
 /** The title of a recipe told without one: the first thing it calls itself. */
 function titleIn(text: string): string | null {
   const m =
@@ -196,7 +226,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const titled = parts.find((p) => p.kind === 'title');
   const r = reading(source, wordsOf(origin?.region), kitchen);
   const { sections, doubts, marks, placeOf } = r;
-  readList(parts, r);
+  readList(parts, r, kitchen);
   readProse(parts, r, kitchen);
   const told = titled ? null : titleIn(all);
   const title =
@@ -210,6 +240,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const items = sections.flatMap((s) => s.items);
   const steps = parts.filter((p) => p.kind === 'method' || (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')));
   const method = steps.map((p) => step(p.text, items, kitchen));
+  if (!said) setApart(r, method, kitchen);
   const prose = parts.filter(
     (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
   );

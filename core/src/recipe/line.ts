@@ -274,7 +274,13 @@ export function readLine(
         namePlace: place(segment.nameSpan.from, segment.nameSpan.to),
         text: text.trim(),
       };
-      const read = readItem(segment, match, context, { source, aside, text, ...(kitchen && { kitchen }) });
+      const read = readItem(segment, match, context, {
+        source,
+        aside,
+        text,
+        weighed0: n > 0 && segments.slice(0, n).some((x) => x.stated[0]?.parts[0]?.unit === 'g'),
+        ...(kitchen && { kitchen }),
+      });
       items.push(read.item);
       doubts.push(...(made ? [doubt.subRecipe(read.item, context)] : read.doubts));
       if (match && slip) doubts.push(doubt.misspelling(segment.name.trim(), match, read.item, context, kitchen));
@@ -338,13 +344,15 @@ interface Around {
   readonly kitchen?: Kitchen;
   readonly aside: string;
   readonly text: string;
+  /** True when an earlier thing of the line was given in grams. */
+  readonly weighed0: boolean;
 }
 
 function readItem(
   segment: Segment,
   match: Match | null,
   context: doubt.LineContext,
-  { source, kitchen, aside, text }: Around,
+  { source, kitchen, aside, text, weighed0 }: Around,
 ): { readonly item: Item; readonly doubts: readonly Doubt[] } {
   const { itemId } = context;
   const ingredient = ingredientOf(match?.id ?? 'unknown', undefined, kitchen);
@@ -391,10 +399,12 @@ function readItem(
   }
   const outside = onTheTin.test(text) && segment.stated.length === 0;
   const bare = segment.stated[0]?.parts[0];
+  const likeFirst = weighed0 && bare?.unit === null;
   if (match && !chosen && bare?.unit === null && !boxed && middle(bare.value) >= 20) {
     grams = middle(bare.value);
     entered = { value: bare.value, unit: 'g' };
-    doubts.push(doubt.noUnit(grams, ingredient, context, measures));
+    // "200 g butter, 200 of sugar": what is not said again is as before
+    if (!likeFirst) doubts.push(doubt.noUnit(grams, ingredient, context, measures));
   }
   const dotted = /(?<![\d.,])\d{1,3}\.\d{3}(?=\s*(?:g|ml)\b)/.exec(text)?.[0];
   if (match && dotted && chosen && grams > 0) doubts.push(doubt.thousands(dotted, grams, ingredient, context));

@@ -38,6 +38,7 @@ const plainer = (text: string): string =>
     .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
     .replace(/[’‘]/g, "'")
     .replace(fillers, (m) => ' '.repeat(m.length))
+    .replace(/\b(?:conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g, (m) => `${m.slice(0, -1)} `)
     .replace(/[\u00a0\t]/g, ' ');
 
 /** Amounts of a sentence that may be of an ingredient: no heat, no time, no size, no number of the trade. */

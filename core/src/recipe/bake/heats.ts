@@ -150,7 +150,8 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
       if (h.value < 90 || otherUnit.test(text.slice(h.to, h.to + 14))) continue;
       const aloud = !/\d/.test(h.said);
       const lead = aloud ? spokenLead : ovenLead;
-      const paired = text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1;
+      const said = aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
+      const paired = said || text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1;
       if (!paired && !lead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
       if (/^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(text.slice(h.to))) continue;
     }

@@ -65,7 +65,7 @@ const onlyAmount = (s: string): boolean => {
 
 /** Lines whose parts stand side by side, one below the other: down the columns, or along the row where it is a list. */
 function uncolumned(lines: readonly string[]): readonly string[] {
-  const wide = lines.filter((l) => gap.test(l.trim()) && !/[|;\t].*[|;\t]/.test(l));
+  const wide = lines.filter((l) => gap.test(l.trim()) && !/\||[;\t].*[;\t]/.test(l));
   if (wide.length < 2) return lines;
   // "Wholemeal flour        350 g": a name and its amount are one thing
   const whole = wide.filter((l) => {
