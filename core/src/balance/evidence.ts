@@ -71,7 +71,7 @@ const doings: readonly Clue[] = [
   [/\brub(?:bed)?\b(?! the zest)|\bcut(?: in)? (?:the )?(?:cold )?(?:butter|fat|shortening|lard|marg)|\bcut in\b|\bgrate in\b|\bcrumbs\b/i, { biscuit: 0.9, scone: 0.9, 'soda-bread': 0.5, ...{ 'oil-cake': -1, 'pound-cake': -0.8, muffin: -0.8, 'equal-weight-sponge': -1, 'quick-bread': -0.3 } }],
   [/\b(?:pat|roll|knead)\b[^.]*\b(?:thick|out|round)|\bcutter\b|\bcut (?:out|\w+ (?:rounds|wedges|squares|scones|biscuits))/i, { biscuit: 1.2, scone: 1.2, 'soda-bread': 0.2 }],
   [/\bdrop\b[^.]*\b(?:spoon|tray|sheet|scoop|mound)|\bheaps?\b|\bmounds?\b|\bscoops?\b[^.]*\b(?:sheet|tray)/i, { 'drop-biscuit': 1.6, free: 0.3 }],
-  [/\b(?:cut|slash|score)\w*\b[^.]*\b(?:cross|x\b)|\bhollow\b/i, { 'soda-bread': 1.4, 'soda-loaf': 0.5 }],
+  [/\bcross\b(?! (?:them|the tins))|\b(?:cut|slash|score)\w*\b[^.]*\bx\b|\bhollow\b/i, { 'soda-bread': 1.4, 'soda-loaf': 0.5 }],
   [/\b(?:soak|steep)\w*\b[^.]*\b(?:tea|overnight)/i, { 'tea-loaf': 1.1, 'fruit-cake-rich': 0.5 }],
   [/\bboil\b[^.]*\b(?:fruit|raisins|sultanas|dates)|\bsimmer\b[^.]*\bfruit/i, { 'fruit-cake-light': 1.2 }],
   [/\bfeed\b|\bbrandy\b|\bwrap (?:it )?(?:in|and)[^.]*\bweeks?\b|\bbrown paper\b|\bdouble[- ]lined\b/i, { 'fruit-cake-rich': 1.2, 'fruit-cake-light': 0.3 }],

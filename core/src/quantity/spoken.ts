@@ -46,7 +46,7 @@ const one = Object.keys(ones).join('|');
 const ten = Object.keys(tens).join('|');
 const part = Object.keys(parts).join('|');
 const small = `(?:(?:${ten})(?:[- ](?:${one}))?|${one})`;
-const whole = `(?:(?:(?:a|one|${one})\\s+)?(?:thousand|hundred)(?:\\s+(?:and\\s+)?(?:(?:${one})\\s+hundred(?:\\s+and)?\\s+)?${small})?|${small})`;
+const whole = `(?:(?:${one})\\s+(?:${ten})(?:[- ](?:${one}))?(?![- ](?:gram|g\\b))|(?:(?:a|one|${one})\\s+)?(?:thousand|hundred)(?:\\s+(?:and\\s+)?(?:(?:${one})\\s+hundred(?:\\s+and)?\\s+)?${small})?|${small})`;
 const fraction = `(?:(?:two|three|five|seven)[ -](?:thirds|quarters?|eighths)|(?:(?:an?|one)[ -])?(?:half|third|quarter|eighth))`;
 /** Source of a regular expression for a spoken number, without the articles that alone mean one. */
 export const spokenPattern = `(?:half a dozen|an? couple of|an? dozen|${fraction}(?![a-z])|${whole}(?:\\s+and\\s+${fraction})?)`;
@@ -56,6 +56,10 @@ export const spokenTail = `\\s+and\\s+(?:${fraction})`;
 function wholeOf(words: readonly string[]): number {
   let total = 0;
   let here = 0;
+  // "two fifty" is two hundred and fifty
+  const [first = '', second = ''] = words;
+  if (words.length <= 3 && ones[first] !== undefined && (ones[first] ?? 10) < 10 && tens[second] !== undefined)
+    return (ones[first] ?? 0) * 100 + (tens[second] ?? 0) + (ones[words[2] ?? ''] ?? 0);
   for (const w of words) {
     if (w === 'hundred') here = (here || 1) * 100;
     else if (w === 'thousand') {

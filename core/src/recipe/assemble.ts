@@ -5,7 +5,7 @@ import { ingredientOf } from '../ingredient/catalogue.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
-import { classify, type Classified } from './classify.js';
+import { classify, sameAs, type Classified } from './classify.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { intoGroups } from './groups.js';
@@ -75,6 +75,12 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen): v
     }
     const here = r.sections.at(-1);
     if (!here) continue;
+    const before = here.items.at(-1) ?? r.sections.flatMap((s) => s.items).at(-1);
+    const same = sameAs(p.text);
+    if (same !== null && before) {
+      r.line(`${before.grams} g ${same}`, p.no, p.at, here, { line: p.no, from: p.at, to: p.at + p.text.length });
+      continue;
+    }
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
     const items = r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
     if (here.role === 'batter' || isMixed(here)) readAlso(p, items, r, kitchen);

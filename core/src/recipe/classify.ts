@@ -32,6 +32,13 @@ const notListed =
   /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i;
 const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
 
+const sameWords = /^(?:and\s+)?(?:(?:the\s+|an?\s+)?(?:same|equal)(?:\s+(?:weight|amount|quantity|again))?|(?:their|its|the eggs['’]?)\s+weight)\s*(?:of|in|again of|again)?\s+(?=\p{L})/iu;
+/** What a line says there is as much of as of the thing before it: "the same of sugar". Null when it says nothing of the kind. */
+export function sameAs(text: string): string | null {
+  const m = sameWords.exec(text);
+  return m ? text.slice(m[0].length) : null;
+}
+
 /** Things of a line that have both an amount and a known name. */
 function listedIn(text: string, kitchen: Kitchen): number {
   const plain = plainChars(text);
@@ -44,7 +51,11 @@ function listedIn(text: string, kitchen: Kitchen): number {
 
 function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean): boolean {
   if (notListed.test(text)) return false;
+  const same = sameAs(text);
+  if (same !== null && text.length < 60 && matchIngredient(same, kitchen) !== null) return true;
   const amounts = scanAmounts(plainChars(text));
+  // "400 - 20-25 min. 12 cups." is an oven and its time
+  if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
   const head = text.split(',')[0] ?? text;
   const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
   const leading = amounts[0] !== undefined && amounts[0].from <= 6;

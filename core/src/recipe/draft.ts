@@ -49,7 +49,9 @@ export type DoubtKind =
   | 'unlisted'
   | 'sub-recipe'
   /** An ingredient that stands in the method only. */
-  | 'told';
+  | 'told'
+  /** The text holds more recipes than the one that was read. */
+  | 'several';
 
 export interface Doubt {
   readonly id: string;

@@ -130,6 +130,8 @@ const peelOf = /(?:(?:finely\s+)?grated\s+)?(?:zest|rind|juice|peel)(?:\s+and\s+
 const peelOfOne =
   /(?:zest|rind|juice)(?:\s+and\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(?:an?|the|half an?|both|one|another)\s+(?:\w+\s+)?(?:lemons?|limes?|oranges?|clementines?|grapefruits?)\b/gi;
 
+const oneEgg = /\b(?:an|one)\s+((?:(?:large|medium|small|whole|beaten|fresh)\s+)*egg)\b(?!\s*(?:yolk|white|wash|cup|size))/gi;
+
 /** "the same of sugar", "their weight in butter": as much as what was said before. */
 const same =
   /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
@@ -164,6 +166,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
   let apart: GroupRole | null = null;
   let grams = weighing;
   let last: { value: string; unit: string | null } | null = null;
+  let asked: { readonly id: string; readonly words: string } | null = null;
   for (const s of sentencesIn(plainer(line))) {
     const { text } = s;
     const comp = component.exec(text);
@@ -194,6 +197,18 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         used.add(j);
       }
       food ??= foodBefore(text, done, start, kitchen) ?? (unit === null ? null : lastNamed(text, done, start, kitchen));
+      if (!food && asked) {
+        const small = unit === null && !counts(asked.id, kitchen);
+        if (!small || (grams && typeof a.value === 'number' && a.value >= 20)) {
+          const said: string = small ? `${value.trim()} g` : value.trim();
+          out.push({ text: `${said} ${asked.words}`, from: s.at + start, to: s.at + a.to, ingredient: asked.id, name: asked.words, role: apart, grams: false });
+          last = { value: said, unit };
+          if (unit === 'g' || unit === 'kg') grams = true;
+          asked = null;
+          done = a.to;
+        }
+        continue;
+      }
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
       if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id)) continue;
@@ -241,6 +256,16 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       last = { value: said, unit };
       done = to;
     }
+    for (const m of text.matchAll(oneEgg)) {
+      if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
+      if (out.some((t) => t.ingredient === 'egg')) continue;
+      out.push({ text: `1 ${m[1] ?? 'egg'}`, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: 'egg', name: 'egg', role: apart, grams: false });
+    }
+    // "And the butter?" is answered by the next amount
+    if (/\?["'”]?\s*$/.test(text) && amounts.length === 0) {
+      const m = matchIngredient(text.replace(/\b(?:how much|what|which|and|the|then|for|about)\b/gi, ' '), kitchen);
+      asked = m && !m.behind ? { id: m.id, words: m.words } : null;
+    } else if (amounts.length > 0) asked = null;
     for (const m of text.matchAll(peelOfOne)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');

@@ -4,6 +4,7 @@ import { assemble } from './assemble.js';
 import { classify } from './classify.js';
 import type { Doubt, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
+import { afterHeading, groupHead, methodHeading, noteHeading } from './headings.js';
 import { fromCsv, looksLikeCsv } from './shape/csv.js';
 import { looksLikeHtml, pageOf } from './shape/html.js';
 import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
@@ -70,8 +71,13 @@ export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): Rec
   const source = open(text, kitchen);
   if (source.kind === 'formula') return { formula: source.formula, doubts: [], confidence: 1 };
   if (source.kind === 'refused') return source.draft;
-  const [first = ''] = source.texts;
-  return fromText(first, first === text, kitchen, text);
+  const several = source.texts.length > 1 ? source.texts : source.texts[0] === text ? recipeTexts(text) : source.texts;
+  const [first = ''] = several;
+  // with one recipe in it the text is read as it was pasted
+  const draft = fromText(several.length > 1 ? first : (source.texts[0] ?? ''), several.length === 1 && first === text, kitchen, text);
+  if (several.length < 2) return draft;
+  const words = `There are ${several.length} recipes in this text; the first is shown. Bring the others in one at a time.`;
+  return { ...draft, doubts: [...draft.doubts, alone('several', words)] };
 }
 
 /**
@@ -88,15 +94,47 @@ export function recipeTexts(text: string): string[] {
   if (source.kind !== 'texts') return [text];
   if (source.texts.length > 1) return [...source.texts];
   if (source.texts[0] !== text) return [text];
+  const recipes = byRules(text);
+  const apart = recipes.length > 1 ? recipes : byTitles(text);
+  return apart.length > 1 ? apart : [text];
+}
+
+/** Recipes parted by lines of dashes, equals signs or asterisks. */
+function byRules(text: string): string[] {
   const recipes: string[] = [];
-  for (const part of text.split(/^\s*(?:-{3,}|={3,}|\*{3,})\s*$/m).filter((p) => p.trim() !== '')) {
+  for (const part of text.split(/^\s*(?:-{3,}|={3,}|\*{3,}|_{3,})\s*$/m).filter((p) => p.trim() !== '')) {
     const last = recipes.at(-1);
     // a rule may also part the list from the method: only a title with a list of its own begins another recipe
     const begins = standsAlone(part) || /^\s*#\s/.test(part);
     if (last !== undefined && !(begins && standsAlone(last))) recipes[recipes.length - 1] = `${last}\n\n${part}`;
     else recipes.push(part);
   }
-  return recipes.length > 1 ? recipes : [text];
+  return recipes;
+}
+
+/** Recipes one below the other: a new title stands behind a blank line, once the one before it was baked. */
+function byTitles(text: string): string[] {
+  const lines = text.slice(0, MAX_CHARS).split(/\r\n?|\n/);
+  if (lines.length < 8 || lines.length > 3000) return [text];
+  const kinds = classify(lines, defaultKitchen);
+  const at = (no: number): string | undefined => kinds.find((p) => p.no === no)?.kind;
+  const starts = [0];
+  let [listed, baked] = [0, false];
+  for (const [no, line] of lines.entries()) {
+    const kind = at(no);
+    if (kind === 'ingredient') listed++;
+    if (kind === 'method' || /\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(line)) baked ||= listed > 1;
+    const before = (lines[no - 1] ?? '').trim();
+    const title = line.trim();
+    if (!baked || before !== '' || title === '' || title.length > 60 || /^[\d½¼¾•*-]|[.:!?,]$/.test(title)) continue;
+    if (groupHead(line, title, true) !== null || noteHeading.test(title) || afterHeading.test(title) || methodHeading.test(title)) continue;
+    const below = lines.slice(no + 1, no + 9).join('\n');
+    if (!standsAlone(`${title}\n\n${below}`) || at(no + 1) === 'method') continue;
+    starts.push(no);
+    [listed, baked] = [0, false];
+  }
+  if (starts.length < 2 || !baked) return [text];
+  return starts.map((from, i) => lines.slice(from, starts[i + 1] ?? lines.length).join('\n').trim());
 }
 
 /** Whether a text has a title and a list of ingredients. */

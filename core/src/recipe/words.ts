@@ -62,7 +62,7 @@ export const harmless: ReadonlySet<string> = list(`
 
 /** What things are sold in. A number before one of these needs a size to be an amount. */
 export const containers =
-  /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|tetra ?packs?|squares?)(?![\p{L}])/iu;
+  /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|tetra ?packs?|squares?|pck|päckchen|packung(?:en)?|beutel|tütchen|sobres?|bustin[ae]|paquets?|dosen?|becher|vasetto|vasetti|boîtes?)(?![\p{L}])/iu;
 
 /**
  * Sizes things are usually sold in, g: by container and kind of ingredient, the usual one first. Basis: general
@@ -73,9 +73,9 @@ export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; read
   { what: /^condensed-milk$/, in: /can|tin/i, g: [397, 405] },
   { what: /^evaporated-milk$/, in: /can|tin/i, g: [354, 410] },
   { what: /^(?:coconut-milk|coconut-cream)$/, in: /can|tin/i, g: [400, 165] },
-  { what: /^baking-powder/, in: /sachet|packet|envelope/i, g: [16, 10] },
-  { what: /^(?:vanilla-sugar)$/, in: /sachet|packet|envelope/i, g: [8, 10] },
-  { what: /^dried-yeast$/, in: /sachet|packet|envelope/i, g: [7, 11] },
+  { what: /^baking-powder/, in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i, g: [16, 10] },
+  { what: /^(?:vanilla-sugar)$/, in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i, g: [8, 10] },
+  { what: /^dried-yeast$/, in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i, g: [7, 11] },
   { what: /^cream-cheese$/, in: /pack|block|brick|tub|box/i, g: [227, 200, 180] },
   { what: /yogurt/, in: /pot|tub|carton|container/i, g: [150, 125, 500] },
   { what: /^(?:cream|sour-cream|creme|buttermilk)/, in: /carton|pot|tub|container/i, g: [300, 284, 150] },

@@ -17,7 +17,7 @@ export interface Unseen {
 const folder = new URL('../corpus/unseen/', import.meta.url);
 const said = (s: string | undefined): string | null => (s === undefined || s === '-' || s === '' ? null : s);
 
-function caseOf(block: string): Unseen {
+export function parseUnseen(block: string): Unseen {
   const [head = '', ...lines] = block.split('\n');
   const [name = '', families = '', oven, minutes, tins, grams = '', absent = ''] = head.split('|').map((s) => s.trim());
   const [style, id] = name.includes(': ') ? name.split(': ') : ['plain', name];
@@ -44,7 +44,7 @@ export const unseen = (name: 'plain' | 'messy'): Unseen[] =>
   readdirSync(folder)
     .filter((f) => f.startsWith(name))
     .sort()
-    .flatMap((f) => readFileSync(new URL(f, folder), 'utf8').split(/^=== /m).slice(1).map(caseOf));
+    .flatMap((f) => readFileSync(new URL(f, folder), 'utf8').split(/^=== /m).slice(1).map(parseUnseen));
 
 export type FactKind = 'amounts' | 'family' | 'heat' | 'minutes' | 'tins' | 'absent';
 /** One fact held against a reading. */

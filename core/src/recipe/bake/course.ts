@@ -77,6 +77,7 @@ const more =
 const onlyIf =
   /\b(?:if|when|unless|from frozen|frozen|for (?:the )?(?:big|large|small|mini|individual|smaller|larger|bigger|two|one)\b|in my old|if you)\b/i;
 const whole = /\b(?:altogether|in all|in total|total|all told|all in all)\b/i;
+const waiting = /^(?:cool|rest|stand|stood|chill|refrig|fridge|soak|steep|leave|left|lie|swell|plump|freez|keep|kept|wait|set aside|drain|prov|proof|rise|marin|thaw|defrost|let|hang|pre)/i;
 const cooled = /\b(?:cool(?:ed)?|cold|next day|overnight|slice[ds]?)\b/i;
 const lowering =
   /\b(?:then|reduce[ds]?|reducing|lower(?:ed|ing)?|turn(?:ed|ing)?|drop(?:ped|ping)?|increase|raise|bring|down to|up to|continue)\b/i;
@@ -182,9 +183,11 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
     if (beforeLook.test(before) && !/\b(?:at|until)\s+(?:about\s+)?$/i.test(before)) return 'look';
     return 'bake';
   }
-  if (heats.some((h) => h.from >= t.to && /^\s*(?:at|in an? oven at|in the oven at|on|@|,|with)?\s*$/i.test(text.slice(t.to, h.from)))) return 'bake';
+  if (heats.some((h) => h.from >= t.to && /^\s*\)?\s*(?:at|in an? oven at|in the oven at|on|@|,|with)?\s*$/i.test(text.slice(t.to, h.from)))) return 'bake';
   if (beforeLook.test(before) && !(lead?.role === 'bake' && /\b(?:from|at)\s*$/i.test(before))) return 'look';
-  if (lead) return lead.role;
+  // what is melted or stirred is done once the tin comes; what is left to stand in the tin is not
+  const past = lead?.role === 'other' && !waiting.test(text.slice(lead.from, lead.to)) && /\b(?:tins?|trays?|oven|sheets?|moulds?|cases|pans?)\b/i.test(text.slice(lead.to, t.from));
+  if (lead && !past) return lead.role;
   if (behindBake.test(after)) return 'bake';
   const next = hits.find((h) => h.from >= t.to);
   if (next && next.role === 'other' && !/[,;]|\band\b|\bthen\b/.test(text.slice(t.to, next.from))) return 'other';

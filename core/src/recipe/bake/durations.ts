@@ -108,7 +108,7 @@ function tailOf(text: string, from: number): Took<number> | null {
 
 const ranged = /\s*(?:-\s+to|-|–|—|−|to|or|bis(?:\s+zu)?|à|a(?=\s+\d)|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/yi;
 const slash = /\s*\/\s*/y;
-const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+)?/yi;
+const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+|could be\s+|might be\s+)?/yi;
 const mostMinutes = 24 * 60;
 
 /** Minutes of a bare figure beside another that has its unit: hours only where so many make sense. */

@@ -50,7 +50,7 @@ const ovenWords: readonly (readonly [RegExp, number])[] = [
 ];
 
 const figure = /(\d{2,3})(?:\s*(?:-|–|to|or)\s*(\d{3}))?(?![\d]|[.,]\d)/y;
-const degree = /\s*-?\s*(?:°|º|˚|o(?=[cf]\b)|degrees?|degs?\.?|grad\b|grados|gradi|degr[eé]s?)/yi;
+const degree = /(?<=\d)o(?=[cf]\b)|\s*-?\s*(?:°|º|˚|degrees?|degs?\.?|grad\b|grados|gradi|degr[eé]s?)/yi;
 const scaleWord = /\s*(?:(c(?:elsius|entigrade|els\.?)?)|(f(?:ahrenheit|ahr\.?)?))(?![\p{L}\p{N}])\.?/yiu;
 const fanBefore =
   /(?:fan(?:[- ](?:forced|assisted|bake))?|convection|hot[- ]air|umluft|heißluft|chaleur tournante|ventilado|ventilato)(?:\s+(?:oven|setting))?\s*(?:at|to|on|:|,)?\s*\(?$/i;

@@ -144,7 +144,7 @@ function vesselIn(w: Window, whole: string): Mention | null {
     return found(tin, 1, 3, cups === null);
   }
   const deepMm = deep(text);
-  const tube = /\b(?:tube|bundt|ring|gugelhupf|kugelhopf|gugelhopf|babka|savarin|chiffon|fluted|angel[- ]food|ciambella|corona|couronne|with a hole|kranz\w*)\b/i.test(text);
+  const tube = /\b(?:tube|bundt|ring|gugelhupf\w*|kranzform|kugelhopf|gugelhopf|babka|savarin|chiffon|fluted|angel[- ]food|ciambella|corona|couronne|with a hole|kranz\w*)\b/i.test(text);
   const litre = litres.exec(text);
   const byCups = cupsOf.exec(text);
   const loaf = /\b(?:loa(?:f|ves)|bread|kastenform|moule à cake|moule a cake|plumcake|pullman|ribbed)\b/i.test(text) || /^kastenform$/.test(word);

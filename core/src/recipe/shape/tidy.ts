@@ -63,8 +63,17 @@ const onlyAmount = (s: string): boolean => {
   return a.length > 0 && /^[\s()~=%/.,]*$/.test(a.reduceRight((t, x) => t.slice(0, x.from) + t.slice(x.to), s).replace(/\b(?:of|about|approx|ca)\b/gi, '')) || /^[\d.,½¼¾⅓⅔/\s-]+%?$/.test(s);
 };
 
+/** "2 c. flour  1/4 c. sugar  3 t. soda": several things in a row, each with its amount. */
+function inRow(line: string): string[] {
+  const parts = line.trim().split(/\s{2,}/);
+  const counted = parts.filter((p) => /^(?:[\d½¼¾⅓⅔⅛]|an?\s|one\s|two\s)/i.test(p) && !onlyAmount(p));
+  return parts.length > 1 && counted.length === parts.length && !/\|/.test(line) ? parts : [line];
+}
+
 /** Lines whose parts stand side by side, one below the other: down the columns, or along the row where it is a list. */
-function uncolumned(lines: readonly string[]): readonly string[] {
+function uncolumned(all: readonly string[]): readonly string[] {
+  let lines = all;
+  lines = lines.flatMap(inRow);
   const wide = lines.filter((l) => gap.test(l.trim()) && !/\||[;\t].*[;\t]/.test(l));
   if (wide.length < 2) return lines;
   // "Wholemeal flour        350 g": a name and its amount are one thing
