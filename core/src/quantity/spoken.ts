@@ -46,7 +46,7 @@ const one = Object.keys(ones).join('|');
 const ten = Object.keys(tens).join('|');
 const part = Object.keys(parts).join('|');
 const small = `(?:(?:${ten})(?:[- ](?:${one}))?|${one})`;
-const whole = `(?:(?:${one})\\s+(?:${ten})(?:[- ](?:${one}))?(?![- ](?:gram|g\\b))|(?:(?:a|one|${one})\\s+)?(?:thousand|hundred)(?:\\s+(?:and\\s+)?(?:(?:${one})\\s+hundred(?:\\s+and)?\\s+)?${small})?|${small})`;
+const whole = `(?:(?:${one})\\s+(?:${ten})(?:[- ](?:${one}))?(?!-(?:gram|g\\b))|(?:(?:a|one|${one})\\s+)?(?:thousand|hundred)(?:\\s+(?:and\\s+)?(?:(?:${one})\\s+hundred(?:\\s+and)?\\s+)?${small})?|${small})`;
 const fraction = `(?:(?:two|three|five|seven)[ -](?:thirds|quarters?|eighths)|(?:(?:an?|one)[ -])?(?:half|third|quarter|eighth))`;
 /** Source of a regular expression for a spoken number, without the articles that alone mean one. */
 export const spokenPattern = `(?:half a dozen|an? couple of|an? dozen|${fraction}(?![a-z])|${whole}(?:\\s+and\\s+${fraction})?)`;

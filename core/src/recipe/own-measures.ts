@@ -12,7 +12,7 @@ export interface OwnMeasure {
 }
 
 const vessels = 'pots?|glass(?:es)?|mugs?|tubs?|beakers?|tumblers?|parts?|measures?|scoops?|jars?|cartons?|bowls?|ladles?';
-const number = `(?:\\d+(?:[.,/]\\d+)?|[½¼¾]|${spokenPattern}|an?)`;
+const number = `(?:half\\s+an?|\\d+(?:[.,/]\\d+)?|[½¼¾]|${spokenPattern}|an?)`;
 const used = new RegExp(`(?<![\\p{L}\\d])(${number})\\s+(${vessels})\\s+(?:of\\s+)?(?!is\\b|of\\b)(?=\\p{L})`, 'giu');
 const singular = (w: string): string => w.toLowerCase().replace(/(?<=ss)es$|(?<!s)s$/, '');
 
@@ -43,7 +43,7 @@ export function inPlain(text: string, measure: OwnMeasure): string {
   const per = one.value;
   return text.replace(used, (said, n: string, word: string) => {
     if (singular(word) !== measure.word) return said;
-    const times = /^an?$/i.test(n) ? 1 : (readNumber(n) ?? readSpoken(n) ?? 1);
+    const times = /^half/i.test(n) ? 0.5 : /^an?$/i.test(n) ? 1 : (readNumber(n) ?? readSpoken(n) ?? 1);
     return `${Number((times * per).toFixed(2))} ${one.unit ?? 'g'} `;
   });
 }

@@ -274,9 +274,12 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
     }
     for (const m of text.matchAll(same)) {
       const food = foodBehind(text, m.index + m[0].length, text.length, true, kitchen);
-      if (!food || !last || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) continue;
+      const told = out.findLast((t) => t.from < s.at + m.index);
+      const amount = told && scanAmounts(told.text)[0];
+      const value = told && amount ? told.text.slice(amount.from, amount.to) : last?.value;
+      if (!food || !value || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) continue;
       out.push({
-        text: `${last.value} ${text.slice(food.from, food.to).trim()}`,
+        text: `${value} ${text.slice(food.from, food.to).trim()}`,
         from: s.at + m.index,
         to: s.at + food.to,
         ingredient: food.match.id,

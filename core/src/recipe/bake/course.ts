@@ -250,6 +250,13 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     const vessel = vesselOf(text, x);
     if (vessel) r.alternatives.push({ minutes: { early: x.early, late: x.late }, words: vessel });
     const first = !r.parts.some((p) => p.time);
+    // "an hour or just over (60-65 minutes)" says it once more, and closer
+    const before = r.parts.at(-1);
+    if (!first && before?.time && /^[^.;]{0,24}\($/.test(between) && x.late >= 0.7 * before.time.early && x.early <= 1.4 * before.time.late) {
+      before.time = x;
+      end = x.to;
+      continue;
+    }
     const told = text.slice(covered, x.from);
     covered = x.to;
     const cover = coverOff.test(told) ? ('none' as const) : coverOn.test(told) && !/\bif\b|\bwhen\b/i.test(told) ? (lidWord.test(told) ? ('lid' as const) : ('tent' as const)) : null;

@@ -127,7 +127,7 @@ export function durationAt(text: string, from: number): Duration | null {
     const early = a.value.minutes ?? beside(a.value.n, b.value.unit);
     let late = b.value.minutes ?? beside(b.value.n, a.value.unit);
     // "1 hour 15 to 20 min": the end of the range leaves the hour out
-    if (late < early && early >= 60 && late < 60) late += 60 * Math.floor(early / 60);
+    if (late < early && a.value.unit === 'h' && early >= 60 && late < 60) late += 60 * Math.floor(early / 60);
     const near = aloud ? late > early && late <= early * 1.7 : late >= early && late < early * 6;
     if (near && early > 0 && late <= mostMinutes)
       return { early, late, unit: (a.value.unit ?? b.value.unit) !== null, from, to: b.to };

@@ -23,7 +23,8 @@ export function sentencesIn(text: string): Sentence[] {
       const before = text.slice(from, m.index);
       const next = /^\s*(\S)/.exec(text.slice(end))?.[1] ?? '';
       if (/\d/.test(next) && beforeFigure.test(before)) continue;
-      if (/[\p{Ll}\d(½¼¾]/u.test(next) && shortened.test(before)) continue;
+      const timed = /(?:min|mins|hr|hrs|sec|secs)$/i.test(before);
+      if (/[\p{Ll}\d(½¼¾]/u.test(next) && shortened.test(before) && !(timed && /\d/.test(next))) continue;
       // "6 in. tin", "10 min. till": one letter and a stop is an initial or a unit
       if (/(?:^|\s)\p{L}$/u.test(before) && /[\p{L}\d]/u.test(next)) continue;
     }

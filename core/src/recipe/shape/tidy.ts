@@ -121,6 +121,8 @@ const hasFood = (s: string): boolean => matchIngredient(s.split(/[,(]/)[0] ?? s)
 const hasAmount = (s: string): boolean => scanAmounts(plainChars(s)).length > 0;
 const unfinished = /(?:[,&+(–]|\b(?:and|or|of|the|a|an|with|in|to|for|at|into|on|until|about|cold|fresh|large|plain|light|dark|brown|finely|self-raising|baking|und|et|y|e|de))\s*$/i;
 
+const does = /^\s*(?:\d+[.)]\s*)?(?:heat|preheat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|melt|sift|put|bring|knead|roll|divide|spread|cut|then|in|into)\b/i;
+
 /** A line that says a thing and how much of it, and so needs no other. */
 const isItem = (s: string): boolean => hasFood(s) && (hasAmount(s) || /\s\d{1,4}\s*$/.test(s));
 
@@ -148,7 +150,7 @@ function unbroken(lines: readonly string[]): readonly string[] {
     const goesOn = /^[\p{Ll}°%(]/u.test(text) && !opens.test(text);
     const whole = isItem(text);
     const half = !whole && hasAmount(last) && scanAmounts(plainChars(last))[0]?.from === 0 && !hasFood(last) && last.length < 40 && !opens.test(text);
-    const sentence = goesOn && !whole && !isItem(last) && !/[.!?:]$/.test(last) && (last.length > 14 || hasFood(last)) && !(out.length === 1);
+    const sentence = goesOn && !whole && !isItem(last) && !/[.!?:]$/.test(last) && (last.length > 24 || does.test(last)) && out.length > 1;
     if (half || sentence || (!whole && unfinished.test(last) && !opens.test(text))) out[out.length - 1] = `${last} ${text}`;
     else out.push(line);
   }
