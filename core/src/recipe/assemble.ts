@@ -2,6 +2,7 @@ import { familyByEvidence } from '../balance/evidence.js';
 import { weigh } from '../balance/weigh.js';
 import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
+import { accountOf, confidenceOf } from './account.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
@@ -311,8 +312,19 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
       kitchen,
     ),
   );
-  const confidence = Math.max(0, Math.min(1, 1 - doubts.length / (items.length + 2)));
-  return { formula, doubts, marks, confidence };
+  const probe = (words: string, no: number): Item => {
+    const [item] = readLine(words, no, `x${no}`, source, kitchen, 0, wordsOf(origin?.region)).items;
+    return { ...(item as Item), id: `x${no}` };
+  };
+  const account = accountOf(parts, marks, doubts, formula, kitchen, probe);
+  doubts.push(...account.doubts);
+  return {
+    formula,
+    doubts,
+    marks,
+    account: account.stretches,
+    confidence: confidenceOf(account, parts, doubts),
+  };
 }
 
 const mixedRoles = new Set(['batter', 'dry', 'wet', 'fat-sugar', 'egg', 'fold-in']);

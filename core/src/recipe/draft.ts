@@ -1,4 +1,4 @@
-import type { BakeSetting, Entered, FamilyId, Formula, TinUse } from '../formula/types.js';
+import type { BakeSetting, Entered, FamilyId, Formula, GroupRole, Item, Source, TinUse } from '../formula/types.js';
 
 /** A place in the pasted text: line number from 0, characters from–to. */
 export interface Place {
@@ -13,6 +13,32 @@ export interface Mark extends Place {
   readonly itemId?: string;
 }
 
+/** What became of a stretch of the text. */
+export type Fate =
+  | 'title'
+  | 'heading'
+  | 'line'
+  | 'method'
+  | 'heat'
+  | 'time'
+  | 'tin'
+  | 'yield'
+  | 'note'
+  | 'story'
+  | 'doubt';
+/** A stretch and its fate; a finer one lies inside that of its line. */
+export interface Stretch extends Place {
+  readonly fate: Fate;
+}
+
+/** Where the recipe seems to be from, what gave that away, and the other countries with what they would change. */
+export interface Origin {
+  readonly region: string;
+  readonly name: string;
+  readonly because: readonly { readonly words: string; readonly place: Place }[];
+  readonly choices: readonly Choice[];
+}
+
 /** What settling a doubt does to the formula. Plain data, so that drafts can be stored. */
 export type Edit =
   | { readonly kind: 'keep' }
@@ -20,6 +46,8 @@ export type Edit =
   | { readonly kind: 'ingredient'; readonly itemId: string; readonly ingredient: string; readonly grams: number }
   | { readonly kind: 'drop'; readonly itemId: string }
   | { readonly kind: 'add'; readonly ingredient: string; readonly words: string }
+  | { readonly kind: 'item'; readonly item: Item; readonly role?: GroupRole }
+  | { readonly kind: 'source'; readonly source: Source; readonly grams: readonly (readonly [itemId: string, grams: number])[] }
   | { readonly kind: 'bake'; readonly bake: BakeSetting }
   | { readonly kind: 'tins'; readonly tins: readonly TinUse[] }
   | { readonly kind: 'family'; readonly family: FamilyId };
@@ -51,7 +79,13 @@ export type DoubtKind =
   /** An ingredient that stands in the method only. */
   | 'told'
   /** The text holds more recipes than the one that was read. */
-  | 'several';
+  | 'several'
+  /** An amount or a name that ended nowhere. */
+  | 'unplaced'
+  /** No heat or time of the oven. */
+  | 'no-bake'
+  /** Nothing that makes a batter of the rest. */
+  | 'no-flour';
 
 export interface Doubt {
   readonly id: string;
@@ -71,6 +105,13 @@ export interface RecipeDraft {
   readonly marks?: readonly Mark[];
   /** The lines that were read, when they are not simply those of the text that was pasted. */
   readonly lines?: readonly string[];
+  /** What became of every stretch of the text; absent when it was not read from text. */
+  readonly account?: readonly Stretch[];
+  readonly origin?: Origin;
+  /** The language it seems to be written in. */
+  readonly language?: 'en' | 'de' | 'fr' | 'es' | 'it';
+  /** Why the family, in the words of the evidence. */
+  readonly family?: { readonly because: readonly string[]; readonly near: readonly { readonly id: FamilyId; readonly weight: number }[] };
   /** 0–1: how much of the text was read without doubt. */
   readonly confidence: number;
 }

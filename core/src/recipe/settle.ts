@@ -1,6 +1,6 @@
 import { OrvinError } from '../errors.js';
 import { isBatter } from '../formula/formula.js';
-import type { Formula, Item } from '../formula/types.js';
+import type { Formula, GroupRole, Item } from '../formula/types.js';
 import type { Choice, Edit, RecipeDraft } from './draft.js';
 
 const mapItems = (f: Formula, change: (i: Item) => Item | null): Formula => ({
@@ -26,6 +26,12 @@ export function applyEdit(f: Formula, e: Edit): Formula {
       return mapItems(f, (i) => (i.id === e.itemId ? null : i));
     case 'add':
       return added(f, e.ingredient, e.words);
+    case 'item':
+      return withItem(f, e.item, e.role);
+    case 'source': {
+      const grams = new Map(e.grams);
+      return { ...mapItems(f, (i) => ({ ...i, grams: grams.get(i.id) ?? i.grams })), source: e.source };
+    }
     case 'bake':
       return { ...f, bake: e.bake };
     case 'tins':
@@ -33,6 +39,18 @@ export function applyEdit(f: Formula, e: Edit): Formula {
     case 'family':
       return { ...f, family: e.family };
   }
+}
+
+/** An item put at the end of the group of a role, or of the batter's first; its id is made one that is free. */
+function withItem(f: Formula, item: Item, role?: GroupRole): Formula {
+  const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
+  let id = item.id;
+  let n = taken.size + 1;
+  while (taken.has(id)) id = `i${n++}`;
+  const made = { ...item, id };
+  const at = role ? f.groups.findIndex((g) => g.role === role) : f.groups.findIndex(isBatter);
+  if (at < 0) return { ...f, groups: [...f.groups, { id: role ?? 'g1', name: role ? '' : 'Batter', role: role ?? 'batter', items: [made] }] };
+  return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, made] } : g)) };
 }
 
 /** An ingredient that the method speaks of, put at the end of the batter's first group; its amount is still to come. */

@@ -1,0 +1,203 @@
+import { familyOf } from '../balance/families.js';
+import { allItems, ingredientFor } from '../formula/formula.js';
+import type { BakeSetting, Formula, Item, Kitchen } from '../formula/types.js';
+import { scanAmounts, type Found } from '../quantity/scan.js';
+import { unitOf } from '../quantity/units.js';
+import { plainChars } from './anatomy.js';
+import { durations } from './bake/durations.js';
+import { readYieldLine } from './cards.js';
+import type { Classified } from './classify.js';
+import type { Doubt, Fate, Mark, Place, Stretch } from './draft.js';
+import { exactName, matchIngredient } from './match.js';
+
+/**
+ * What became of every stretch of the text: each ends as title, heading, line, method, heat, time, tin or yield, as a
+ * note or a story that is kept and not used, or as a doubt. A number with a unit, a time or a known food that ended
+ * nowhere is asked about, with one press to make it what it is.
+ */
+export interface Accounted {
+  readonly stretches: readonly Stretch[];
+  readonly doubts: readonly Doubt[];
+}
+
+const fateOf: Readonly<Record<Classified['kind'], Fate>> = {
+  title: 'title',
+  heading: 'heading',
+  ingredient: 'line',
+  method: 'method',
+  note: 'note',
+  story: 'story',
+  other: 'note',
+  blank: 'note',
+};
+const finer: Partial<Readonly<Record<Mark['what'], Fate>>> = {
+  heat: 'heat',
+  time: 'time',
+  tin: 'tin',
+  yield: 'yield',
+  title: 'title',
+  group: 'heading',
+};
+
+const overlaps = (a: { from: number; to: number }, b: { from: number; to: number }): boolean => a.from < b.to && b.from < a.to;
+const weighs = (a: Found): boolean => a.unit !== null && ['mass', 'volume'].includes(unitOf(a.unit).dimension);
+
+/** A stretch of a part that nothing was read from, though it says how much of something. */
+interface Loose extends Place {
+  readonly said: string;
+  /** The thing it names, when it names one. */
+  readonly food: string | null;
+}
+
+/** Amounts and names in a part that no mark covers. */
+function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose[] {
+  const text = plainChars(p.text);
+  const mine = marks.filter((m) => m.line === p.no && m.what !== 'method').map((m) => ({ from: m.from - p.at, to: m.to - p.at }));
+  const taken = [...mine, ...durations(text)];
+  const amounts = scanAmounts(text).filter((a) => weighs(a) && !taken.some((t) => overlaps(t, a)));
+  return amounts.flatMap((a, i): Loose[] => {
+    const end = Math.min(amounts[i + 1]?.from ?? text.length, a.to + 48);
+    const phrase = text.slice(a.to, end).split(/[,;.()]|\band\b|\bfor\b|\bwith\b|\bin\b|\bto\b/i)[0] ?? '';
+    const match = matchIngredient(phrase, kitchen);
+    const to = match && !match.behind ? a.to + phrase.trimEnd().length : a.to;
+    return [{ line: p.no, from: p.at + a.from, to: p.at + to, said: p.text.slice(a.from, to).trim(), food: match && !match.behind ? match.id : null }];
+  });
+}
+
+/** A short line of a list that is nothing but a known name: "chives". */
+const bareName = (p: Classified, kitchen: Kitchen): boolean =>
+  p.kind === 'other' && p.text.split(/\s+/).length <= 3 && !/\d/.test(p.text) && exactName(p.text.replace(/[.,;:]$/, ''), kitchen) !== null;
+
+/**
+ * Goes over all parts of a text once it was read.
+ *
+ * @param item reads words as a line, for the choice that makes them one
+ */
+export function accountOf(
+  parts: readonly Classified[],
+  marks: readonly Mark[],
+  asked: readonly Doubt[],
+  formula: Formula,
+  kitchen: Kitchen,
+  item: (words: string, no: number) => Item,
+): Accounted {
+  const stretches: Stretch[] = [];
+  const doubts: Doubt[] = [];
+  const there = new Set(allItems(formula).map((i) => i.ingredient));
+  const doubted = (p: Place): boolean => asked.some((d) => d.place && d.place.line === p.line && overlaps(d.place, p));
+  const ask = (place: Loose): void => {
+    if (doubted(place)) return;
+    const made = item(place.said, place.line);
+    doubts.push({
+      id: `loose-${place.line}-${place.from}`,
+      place: { line: place.line, from: place.from, to: place.to },
+      kind: 'unplaced',
+      likely: place.food ? 'line' : 'keep',
+      words: `"${place.said}" was not used for anything. What is it?`,
+      choices: [
+        { id: 'line', words: `a line of the list, ${made.grams} g`, edit: { kind: 'item', item: made } },
+        { id: 'keep', words: 'a remark', edit: { kind: 'keep' } },
+      ],
+    });
+  };
+  for (const p of parts) {
+    if (p.kind === 'blank') continue;
+    const whole: Place = { line: p.no, from: p.at, to: p.at + p.text.length };
+    const inner = marks.filter((m) => m.line === p.no && finer[m.what] !== undefined && m.from >= whole.from && m.to <= whole.to);
+    stretches.push({ ...whole, fate: fateOf[p.kind] });
+    for (const m of inner) stretches.push({ line: m.line, from: m.from, to: m.to, fate: finer[m.what] ?? 'note' });
+    if (p.kind === 'story' || p.kind === 'note' || p.kind === 'heading') continue;
+    for (const loose of looseIn(p, marks, kitchen)) {
+      // in the method and in a line, what speaks of a thing that is there divides or remarks it
+      if (p.kind === 'method' && (!loose.food || there.has(loose.food) || kinOf(loose.food, there))) continue;
+      if (p.kind === 'ingredient' && (!loose.food || there.has(loose.food))) continue;
+      if (p.kind === 'title' && !loose.food) continue;
+      ask(loose);
+    }
+    if (bareName(p, kitchen) && parts.some((x) => x.kind === 'ingredient')) {
+      const made = item(p.text, p.no);
+      if (!there.has(made.ingredient) && !doubted(whole))
+        doubts.push({
+          id: `name-${p.no}`,
+          place: whole,
+          kind: 'unplaced',
+          likely: 'line',
+          words: `"${p.text}" stands in the list without an amount.`,
+          choices: [
+            { id: 'line', words: 'a line of the list, amount to come', edit: { kind: 'item', item: made } },
+            { id: 'keep', words: 'a remark', edit: { kind: 'keep' } },
+          ],
+        });
+    }
+  }
+  doubts.push(...missing(parts, formula, kitchen));
+  for (const d of [...asked, ...doubts]) if (d.place) stretches.push({ ...d.place, fate: 'doubt' });
+  return { stretches, doubts };
+}
+
+const sugars = /sugar|jaggery/;
+/** Whether a thing of the same kind is there: the method's plain "sugar" is the list's. */
+const kinOf = (id: string, there: ReadonlySet<string>): boolean =>
+  (sugars.test(id) && [...there].some((x) => sugars.test(x))) ||
+  (/flour/.test(id) && [...there].some((x) => /flour/.test(x))) ||
+  (/^(?:milk|water|buttermilk)/.test(id) && [...there].some((x) => /milk|water/.test(x))) ||
+  id === 'citrus-zest' ||
+  [...there].some((x) => x.split('-')[0] === id.split('-')[0]);
+
+/** What every bake has and the text does not say: heat, time, and something that makes a batter of it. */
+function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitchen): Doubt[] {
+  const text = parts.map((p) => p.text).join('\n');
+  const items = allItems(formula);
+  const out: Doubt[] = [];
+  const stove = /\bmicrowave\b|\bgriddle\b|\bfrying pan\b|\bsteam(?:er|ed)?\b|\bwaffle\b/i.test(text);
+  const list = items.length >= 3;
+  const done = parts.some((p) => p.kind === 'method');
+  if (list && done && !stove && (!formula.bake || !formula.bake.minutes)) {
+    const family = formula.family === 'free' ? null : familyOf(formula.family);
+    const usual = family ? Math.round((family.ovenC[0] + family.ovenC[1]) / 20) * 10 : 180;
+    const bake: BakeSetting = formula.bake ?? { ovenC: usual, fan: false };
+    const choices = formula.bake
+      ? []
+      : [{ id: 'usual', words: `${usual} °C, as is usual`, edit: { kind: 'bake' as const, bake } }];
+    out.push({
+      id: 'no-bake',
+      place: null,
+      kind: 'no-bake',
+      likely: formula.bake ? 'keep' : 'usual',
+      words: formula.bake ? 'No baking time was found; the time is Orvin’s estimate.' : 'No heat of the oven was found. How hot?',
+      choices: [...choices, { id: 'keep', words: 'leave it open', edit: { kind: 'keep' } }],
+    });
+  }
+  const held = items.some((i) => {
+    const x = ingredientFor(formula, i, kitchen);
+    return x.base !== undefined || x.role === 'flour' || /oat|nut|almond|potato|bean|crumb|quinoa|rice/.test(x.id);
+  });
+  if (list && !held && formula.method.length > 0)
+    out.push({
+      id: 'no-flour',
+      place: null,
+      kind: 'no-flour',
+      likely: 'keep',
+      words: 'There is no flour, meal or nut in what was read. Is a line missing?',
+      choices: [
+        { id: 'keep', words: 'it has none', edit: { kind: 'keep' } },
+        { id: 'add', words: 'put plain flour on the list, amount to come', edit: { kind: 'add', ingredient: 'plain-flour', words: 'plain flour' } },
+      ],
+    });
+  return out;
+}
+
+/** How much of the text was read without doubt, 0–1: by letters of what is no story, doubted stretches counted out. */
+export function confidenceOf(account: Accounted, parts: readonly Classified[], doubts: readonly Doubt[]): number {
+  const read = parts.filter((p) => p.kind !== 'story' && p.kind !== 'note' && p.kind !== 'blank');
+  const letters = (p: { from: number; to: number }): number => Math.max(0, p.to - p.from);
+  const all = read.reduce((s, p) => s + p.text.length, 0);
+  if (all === 0) return 0;
+  const unread = read.filter((p) => p.kind === 'other' && !readYieldLine(p.text)).reduce((s, p) => {
+    const inner = account.stretches.filter((x) => x.line === p.no && x.fate !== 'note' && x.fate !== 'doubt');
+    return s + Math.max(0, p.text.length - inner.reduce((t, x) => t + letters(x), 0));
+  }, 0);
+  const open = doubts.filter((d) => d.likely !== 'keep' || d.choices.length > 1);
+  const placed = open.reduce((s, d) => s + (d.place ? Math.min(letters(d.place), 60) : 30), 0);
+  return Math.max(0, Math.min(1, 1 - (0.5 * unread + placed) / (all + 60)));
+}
