@@ -80,7 +80,7 @@ export function scanAmounts(line: string): Found[] {
     if (a === null) continue;
     const b = second === undefined ? null : valueOf(second);
     // "170 C" is a heat; nobody measures so many cups with one letter
-    if (unit && /^c\.?$/i.test(unit) && a >= 60) continue;
+    if (unit && ((/^c\.?$/i.test(unit) && a >= 60) || (unit === 'C' && a >= 10))) continue;
     const value = b !== null && b > a ? ([a, b] as const) : a + (b === null ? tailOf(tail) : 0);
     // "1 large" is a size unless a unit follows
     const text = unit ? whole : whole.slice(0, whole.length - trailing(whole, first ?? '', second));

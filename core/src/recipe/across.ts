@@ -101,7 +101,9 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
     if (!rule) continue;
     const share = (100 * item.grams) / flour;
     // alone, with hardly any acid to meet, and as much of it as powder would be
-    const forPowder = of === 'soda' && !hasPowder && share > 1.9 && w.ledger.unmetShare > 0.6;
+    // treacle and cocoa bakes are made so, and their taste covers it
+    const dark = w.totals.syrupG > 0.15 * flour || w.totals.cocoaG > 0.05 * flour;
+    const forPowder = of === 'soda' && !hasPowder && !dark && share > 1.9 && w.ledger.unmetShare > 0.6;
     if (share <= rule.above && !forPowder) continue;
     const choices: Choice[] = [];
     if (of === 'soda')

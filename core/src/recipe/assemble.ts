@@ -3,6 +3,7 @@ import { weigh } from '../balance/weigh.js';
 import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { accountOf, confidenceOf } from './account.js';
+import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
@@ -11,7 +12,7 @@ import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { intoGroups } from './groups.js';
 import { readLine, type RegionWords } from './line.js';
-import { plainText } from './match.js';
+import { matchIngredient, plainText } from './match.js';
 import { measuresIn } from './measures.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { toldIn, type Told } from './prose.js';
@@ -83,11 +84,36 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen): v
       continue;
     }
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
+    const names = apart ? null : namesIn(p.text, kitchen);
+    if (names) {
+      for (const n of names) r.line(n.text, p.no, p.at + n.at, here);
+      continue;
+    }
     const items = r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
     if (here.role === 'batter' || isMixed(here)) readAlso(p, items, r, kitchen);
     // what goes on top does not end the list of the batter
     if (r.sections.at(-1) !== here) r.sections.push(r.sections.splice(r.sections.indexOf(here), 1)[0] as Section);
   }
+}
+
+/** "grated lemon rind, vanilla, a pinch of salt": several things of which some have no amount. Null for any other line. */
+function namesIn(text: string, kitchen: Kitchen): { readonly text: string; readonly at: number }[] | null {
+  if (text.length > 90 || /\bor\b|\beach\b|\bplus\b|[()]/i.test(text)) return null;
+  const pieces: { text: string; at: number }[] = [];
+  let from = 0;
+  for (const m of text.matchAll(/,\s*|\s+and\s+|\s*&\s*|\s\+\s/gi)) {
+    pieces.push({ text: text.slice(from, m.index), at: from });
+    from = m.index + m[0].length;
+  }
+  pieces.push({ text: text.slice(from), at: from });
+  if (pieces.length < 2 || pieces.every((p) => scanAmounts(p.text).length > 0)) return null;
+  const found = pieces.map((p) => matchIngredient(p.text, kitchen));
+  const roles = found.map((m) => (m && m.odd.length === 0 ? ingredientOf(m.id, undefined, kitchen).role : null));
+  if (roles.some((x) => x === null)) return null;
+  const ids = new Set(found.map((m) => m?.id));
+  // "sugar, caster" is one thing: only what differs in kind, or flavourings, stand side by side
+  const apart = roles.every((x, i) => x === 'flavour' || roles.every((y, j) => i === j || x !== y));
+  return ids.size === pieces.length && apart ? pieces : null;
 }
 
 const use = /(?:^|[\s,(])(?:to|for(?: the)?)\s+(?:the\s+)?(top|tops|topping|sprinkl\w*|scatter\w*|brush\w*|glaz\w*|dust\w*|decorat\w*|finish\w*|cover\w*|ice|icing|serve|serving|fill|filling|sandwich\w*|garnish)\b/i;

@@ -145,7 +145,8 @@ function vesselIn(w: Window, whole: string): Mention | null {
   }
   const deepMm = deep(text);
   const tube = /\b(?:tube|bundt|ring|gugelhupf\w*|kranzform|kugelhopf|gugelhopf|babka|savarin|chiffon|fluted|angel[- ]food|ciambella|corona|couronne|with a hole|kranz\w*)\b/i.test(text);
-  const litre = litres.exec(text);
+  const held = litres.exec(text);
+  const litre = held && mlOf(held) >= 250 ? held : null;
   const byCups = cupsOf.exec(text);
   const loaf = /\b(?:loa(?:f|ves)|bread|kastenform|moule à cake|moule a cake|plumcake|pullman|ribbed)\b/i.test(text) || /^kastenform$/.test(word);
   if (tube) {
