@@ -27,7 +27,7 @@ describe('heat and time in words', () => {
       [['fan oven 160: bake 40 min'], '160 fan 40-40'],
       [['Heat the oven to 160°C fan. Bake for 35 minutes, turning after 20 minutes.'], '160 fan 35-35'],
       [['Baking time: 50 minutes. Temperature: 175 °C'], '175 50-50'],
-      [['bake at three hundred and fifty'], 'nothing'],
+      [['bake at three hundred and fifty'], '177'],
       [['Chill for 30 minutes. Serves 12. Keeps 3 days.'], 'nothing'],
       [['hot oven 220 12-15 mins'], '220 12-15'],
     ];

@@ -1,5 +1,5 @@
 import { allItems, readRecipe, readRecipes, recipeTexts, settle, write, type Formula } from '../src/index.js';
-import { pageOf } from '../src/recipe/html.js';
+import { pageOf } from '../src/recipe/shape/html.js';
 
 const list = ['200 g plain flour', '2 tsp baking powder', '80 g sugar', '2 eggs', '150 ml milk', '60 ml oil'];
 const by = (f: Formula): string[] =>

@@ -215,5 +215,5 @@ export function familyByEvidence(formula: Formula, t: Totals, liftMmol: number, 
   const ranked = [...score].sort((a, b) => b[1] - a[1]);
   const sum = ranked.reduce((s, [, x]) => s + Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0))), 0);
   const near = ranked.slice(0, 3).map(([id, x]) => ({ id, weight: Math.round((100 * Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0)))) / sum) / 100 }));
-  return { family: near[0]?.id ?? 'free', confidence: near[0]?.weight ?? 0, near };
+  return { family: near[0]?.id ?? 'free', confidence: near[0] ? Math.max(0, 1 - (near[1]?.weight ?? 0) / Math.max(0.01, near[0].weight)) : 0, near };
 }

@@ -1,5 +1,6 @@
 import { numberPattern, readNumber } from './numbers.js';
 import { readSpoken, spokenPattern, spokenTail } from './spoken.js';
+import { remembered } from './remember.js';
 import { units } from './units.js';
 
 /** An amount found in a text, with the span it came from. `unit` is null for a bare number. */
@@ -59,7 +60,9 @@ const tailOf = (text: string | undefined): number =>
  * Finds every amount in a line, left to right: `2-3 tbsp`, `1 1/2 cups`, `½ tsp`, `a pinch`, `200g`, `one and a half
  * cups`, `a cup and a quarter`. Never throws.
  */
-export function scanAmounts(line: string): Found[] {
+export const scanAmounts = (line: string): readonly Found[] => scanned(line);
+
+function scan(line: string): readonly Found[] {
   const found: Found[] = [];
   for (const m of line.matchAll(article)) {
     const [whole, filled, unit, tail] = m;
@@ -100,6 +103,8 @@ export function scanAmounts(line: string): Found[] {
   }
   return found.sort((x, y) => x.from - y.from);
 }
+
+const scanned = remembered(scan);
 
 /** How much of a match without a unit lies behind its number. */
 function trailing(whole: string, first: string, second: string | undefined): number {

@@ -2,7 +2,7 @@ import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
-import type { Formula, Item, Kitchen } from '../formula/types.js';
+import type { FamilyId, Formula, Item, Kitchen } from '../formula/types.js';
 import { plain } from '../quantity/numbers.js';
 import { toFahrenheit } from '../quantity/units.js';
 import { capacityOf, outlineOf } from '../tin/geometry.js';
@@ -27,7 +27,7 @@ const meant: Choice = { id: 'keep', words: 'it is meant', edit: { kind: 'keep' }
 export function across(
   formula: Formula,
   baking: Baking,
-  familyConfidence: number,
+  guess: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] },
   at: Places,
   kitchen: Kitchen,
 ): Doubt[] {
@@ -38,7 +38,7 @@ export function across(
     ...heat(formula, baking, at),
     ...tin(formula, w),
     ...listAndMethod(formula, at, kitchen),
-    ...family(formula, familyConfidence),
+    ...family(formula, guess),
   ];
 }
 
@@ -243,11 +243,10 @@ function listAndMethod(formula: Formula, at: Places, kitchen: Kitchen): Doubt[] 
   ];
 }
 
-function family(formula: Formula, confidence: number): Doubt[] {
-  if (confidence >= 0.25) return [];
-  const ids = [
-    ...new Set([formula.family, 'quick-bread', 'muffin', 'butter-cake-lean', 'oil-cake', 'free'] as const),
-  ].slice(0, 5);
+/** Which family, where two are near. */
+function family(formula: Formula, { confidence, near = [] }: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] }): Doubt[] {
+  if (confidence >= 0.5) return [];
+  const ids = [...new Set([formula.family, ...near.map((n) => n.id), 'quick-bread', 'muffin', 'butter-cake-lean', 'free'] as const)].slice(0, 5);
   return [
     {
       id: 'family',

@@ -55,6 +55,8 @@ function isAmount(line: string, a: Found): boolean {
     a.unit === null
   )
     return false;
+  // "the one with sprinkles"
+  if (a.unit === null && /\b(?:the|this|that|each|which|every)\s*$/i.test(before) && /^ones?$/i.test(line.slice(a.from, a.to))) return false;
   if (/(?:\btype|\bno\.?|\bnumber|\bsize|\bgrade|\bmark)\s*$/i.test(before) && a.unit === null) return false;
   // "half-and-half"
   if (a.unit === null && (/^-\p{L}/u.test(after) || /\p{L}-$/u.test(before))) return false;

@@ -7,7 +7,7 @@ import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
-import { classify, sameAs, type Classified } from './classify.js';
+import { classify, isCard, sameAs, type Classified } from './classify.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { intoGroups } from './groups.js';
@@ -53,7 +53,9 @@ function reading(source: Formula['source'], meant: RegionWords, kitchen: Kitchen
     into.items.push(...read.items);
     // a line made of a sentence's words has no places of its own in it
     doubts.push(...read.doubts.map((d) => (place && d.place ? { ...d, place } : d)));
-    if (place) for (const item of read.items) marks.push({ ...place, what: 'ingredient', itemId: item.id });
+    if (place)
+      for (const item of read.items)
+        marks.push({ ...place, what: 'amount', itemId: item.id }, { ...place, what: 'ingredient', itemId: item.id });
     else marks.push(...read.marks);
     return read.items;
   };
@@ -61,7 +63,7 @@ function reading(source: Formula['source'], meant: RegionWords, kitchen: Kitchen
 }
 
 /** The list as it stands in its lines, under its headings. */
-function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen): void {
+function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, card: boolean): void {
   let around: Section | undefined;
   for (const p of parts) {
     if (p.group) {
@@ -77,6 +79,10 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen): v
     }
     const here = r.sections.at(-1);
     if (!here) continue;
+    if (card) {
+      r.line(p.text, p.no, p.at, here);
+      continue;
+    }
     const before = here.items.at(-1) ?? r.sections.flatMap((s) => s.items).at(-1);
     const same = sameAs(p.text);
     if (same !== null && before) {
@@ -169,7 +175,15 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
     for (const t of toldIn(p.text, kitchen, weighing && !list)) {
       if (list && (there.has(t.ingredient) || t.grams || t.role === 'grease' || (generic.test(t.name) && relative(t.ingredient, there, roleOf)))) continue;
       const place: Place = { line: p.no, from: p.at + t.from, to: p.at + t.to };
-      const items = r.line(t.text, p.no, p.at, section(t.role), place);
+      const into = section(t.role);
+      const [had, asked] = [into.items.length, r.doubts.length];
+      const items = r.line(t.text, p.no, p.at, into, place);
+      // what the method names without an amount is no line of its own; the list is held against the method later
+      if (list && items.every((i) => i.grams === 0)) {
+        into.items.splice(had);
+        r.doubts.splice(asked);
+        continue;
+      }
       there.add(t.ingredient);
       for (const item of items)
         if (list)
@@ -225,6 +239,7 @@ function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): 
   const batter = r.sections.filter((s) => s.role === 'batter');
   const moves = usedApart(
     batter.flatMap((s) => s.items),
+    r.sections.flatMap((s) => s.items),
     method,
     kitchen,
   );
@@ -242,7 +257,9 @@ function titleIn(text: string): string | null {
     /(?:\b(?!so\b|okay\b|right\b|the\b|this\b|it'?s\b|is\b|my\b|here\b|a\b|an\b|and\b|these\b|those\b|are\b|how\b|make\b|for\b|of\b|to\b|about\b|your\b|our\b|you\b|I\b)[\p{L}'’-]+\s+){0,3}(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|squares?|sponge|traybake|gingerbread|cornbread|damper|shortcake)\b(?!\s+(?:tin|pan|flour|mix))/iu.exec(
       text.slice(0, 400),
     );
-  const said = m?.[0].trim();
+  const head = /^([^.:;!?\n]{3,60}?)(?:[.:;!?]|\s[-–—]\s)/.exec(text)?.[1]?.trim();
+  const plain = head && scanAmounts(head).length === 0 && head.split(/\s+/).length <= 7 && !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for)\b/i.test(head);
+  const said = plain ? head : m?.[0].trim();
   return said ? said[0]?.toUpperCase() + said.slice(1) : null;
 }
 
@@ -259,9 +276,10 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const titled = parts.find((p) => p.kind === 'title');
   const r = reading(source, wordsOf(origin?.region), kitchen);
   const { sections, doubts, marks, placeOf } = r;
-  readList(parts, r, kitchen);
-  readProse(parts, r, kitchen);
-  const told = titled ? null : titleIn(all);
+  const card = isCard(lines);
+  readList(parts, r, kitchen, card);
+  if (!card) readProse(parts, r, kitchen);
+  const told = titled ? null : titleIn(lines.join('\n').trim());
   const title =
     titled?.text
       .replace(/[:#*]+$/, '')
@@ -273,7 +291,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const items = sections.flatMap((s) => s.items);
   const steps = parts.filter((p) => p.kind === 'method' || (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')));
   const method = steps.map((p) => step(p.text, items, kitchen));
-  if (!said) setApart(r, method, kitchen);
+  if (!card) setApart(r, method, kitchen);
   const prose = parts.filter(
     (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
   );
@@ -333,7 +351,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     ...across(
       formula,
       { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) },
-      guess.confidence,
+      guess,
       places,
       kitchen,
     ),
@@ -343,7 +361,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     return { ...(item as Item), id: `x${no}` };
   };
   const account = accountOf(parts, marks, doubts, formula, kitchen, probe);
-  doubts.push(...account.doubts);
+  if (!card) doubts.push(...account.doubts);
   return {
     formula,
     doubts,

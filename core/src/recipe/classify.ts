@@ -32,7 +32,8 @@ const notListed =
   /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i;
 const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
 
-const sameWords = /^(?:and\s+)?(?:(?:the\s+|an?\s+)?(?:same|equal)(?:\s+(?:weight|amount|quantity|again))?|(?:their|its|the eggs['’]?)\s+weight)\s*(?:of|in|again of|again)?\s+(?=\p{L})/iu;
+const sameWords =
+  /^(?:and\s+)?(?:(?:the\s+|an?\s+)?(?:same|equal)(?:\s+(?:weight|amount|quantity|again))?|(?:their|its|the eggs['’]?)\s+weight)\s*(?:of|in|again of|again)?\s+(?=\p{L})/iu;
 /** What a line says there is as much of as of the thing before it: "the same of sugar". Null when it says nothing of the kind. */
 export function sameAs(text: string): string | null {
   const m = sameWords.exec(text);
@@ -56,6 +57,8 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   const amounts = scanAmounts(plainChars(text));
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
+  // "The one with sprinkles. Cuts into 20 squares."
+  if (/^(?:the|this|that|these|it|we|i|my|you|if|when|they)\s/i.test(text) && /[.!]\s+\p{Lu}/u.test(text)) return false;
   const head = text.split(',')[0] ?? text;
   const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
   const leading = amounts[0] !== undefined && amounts[0].from <= 6;
@@ -98,7 +101,12 @@ const bakeNoun =
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
 const namesBake = (text: string): boolean => {
   const before = text.split(/\d/)[0] ?? '';
-  return bakeNoun.test(before) && !/^\d/.test(text) && text.length < 90 && (!units.test(text) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before));
+  return (
+    bakeNoun.test(before) &&
+    !/^\d/.test(text) &&
+    text.length < 90 &&
+    (!units.test(text) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before))
+  );
 };
 
 const textOf = (raw: string): string =>
@@ -109,9 +117,19 @@ const textOf = (raw: string): string =>
     .replace(/^\[[ x]?\]\s*/i, '')
     .trim();
 
+/** Whether Orvin wrote it: such a card is read as it stands, and nothing in it is made out. */
+export const isCard = (lines: readonly string[]): boolean =>
+  lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
+
 /** The line over the list of ingredients, when a list follows it; else -1. */
 function listStart(lines: readonly string[], kitchen: Kitchen): number {
-  const at = lines.findIndex((l) => listHeading.test(textOf(l).replace(/^\*+|\*+$/g, '').trim()));
+  const at = lines.findIndex((l) =>
+    listHeading.test(
+      textOf(l)
+        .replace(/^\*+|\*+$/g, '')
+        .trim(),
+    ),
+  );
   if (at < 0) return -1;
   const below = lines.slice(at + 1, at + 40).filter((l) => looksLikeIngredient(textOf(l), kitchen, false));
   return below.length > 1 ? at : -1;
@@ -127,7 +145,7 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
   let titled = false;
   let listed = 0;
   // on a card that Orvin wrote the first line is the title, whatever it says
-  const card = lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
+  const card = isCard(lines);
   const listAt = card ? -1 : listStart(lines, kitchen);
   const bareList = !card && bareAmounts(lines, kitchen);
   lines.forEach((raw, no) => {
@@ -145,7 +163,12 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       section = 'ingredients';
       return add('heading');
     }
-    if (methodHeading.test(bare) && scanAmounts(bare).length === 0 && (listed > 0 || listAt < 0) && section !== 'after') {
+    if (
+      methodHeading.test(bare) &&
+      scanAmounts(bare).length === 0 &&
+      (listed > 0 || listAt < 0) &&
+      section !== 'after'
+    ) {
       section = 'method';
       return add('heading');
     }
@@ -175,10 +198,15 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     }
     // above the list of a page stand stories; heads such as "Serves 12" and "Prep 10 min" are read
     if (above) return add(/\d/.test(text) && text.length < 90 && !/[.!?]$/.test(text) ? 'other' : 'story');
-    const labelled =
-      section === 'method' || ingredient === false
-        ? labelOf(text, (rest) => section !== 'method' && (looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 0))
-        : labelOf(text, (rest) => looksLikeIngredient(rest, kitchen, false) || listedIn(rest, kitchen) > 1);
+    const labelled = card
+      ? null
+      : section === 'method' || ingredient === false
+        ? labelOf(
+            text,
+            (rest) =>
+              section !== 'method' && ((looksLikeIngredient(rest, kitchen, false) && matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) || listedIn(rest, kitchen) > 0),
+          )
+        : labelOf(text, (rest) => (looksLikeIngredient(rest, kitchen, false) && matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) || listedIn(rest, kitchen) > 1);
     if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null)) {
       // the list may be followed by what is done with it
       const end = /[.!]\s+(?=\p{Lu})/u.exec(labelled.rest);
@@ -195,7 +223,12 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         ...(labelled.group && { inline: true }),
       });
       if (end)
-        out.push({ kind: 'method', text: labelled.rest.slice(end.index + end[0].length), no, at: start + labelled.at + end.index + end[0].length });
+        out.push({
+          kind: 'method',
+          text: labelled.rest.slice(end.index + end[0].length),
+          no,
+          at: start + labelled.at + end.index + end[0].length,
+        });
       return;
     }
     if (ingredient) {

@@ -3,6 +3,7 @@ import MiniSearch from 'minisearch';
 import { ingredients } from '../ingredient/catalogue.js';
 import { namesAbroad } from '../ingredient/names-abroad.js';
 import type { Ingredient, Kitchen } from '../formula/types.js';
+import { remembered } from '../quantity/remember.js';
 import { harmless } from './words.js';
 
 const joined: Readonly<Record<string, string>> = { ß: 'ss', œ: 'oe', æ: 'ae', ø: 'o', ł: 'l' };
@@ -109,6 +110,10 @@ export function exactName(phrase: string, kitchen?: Kitchen): Match | null {
  */
 export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null {
   const own = namesIn(kitchen);
+  return own ? matched(phrase, own) : matchedPlainly(phrase);
+}
+
+function matched(phrase: string, own: ReadonlyMap<string, string> | null): Match | null {
   const words = plainText(phrase)
     .replace(/\b[dl]'(?=[a-z])/g, '')
     .replace(/'s\b/g, '')
@@ -124,6 +129,9 @@ export function matchIngredient(phrase: string, kitchen?: Kitchen): Match | null
   }
   return found;
 }
+
+/** Without ingredients of the kitchen's own a phrase always names the same. */
+const matchedPlainly = remembered((phrase) => matched(phrase, null));
 
 function longest(words: readonly string[], own: ReadonlyMap<string, string> | null): Match | null {
   for (let end = words.length; end > 0; end--)

@@ -53,7 +53,7 @@ function amountsIn(text: string): Found[] {
     const after = text.slice(a.to, a.to + 26);
     if (
       a.unit === null &&
-      /^[\s-]*(?:%|°|º|x\b|times?\b|ways?\b|people\b|of (?:us|them|you)\b|days?|weeks?|months?|hours?|minutes?|mins?\b|seconds?|turns?\b|strokes|stages|goes\b|lots\b|parts?\b|layers?|bowls?\b|tins?\b|pans?\b|trays?\b|pieces|slices|squares|wedges|rounds|muffins|scones|cases|portions|inch|fingers?\b|folds?\b|hole|wells\b|batches|halves|pounds? tin|lb\b)/i.test(
+      /^[\s-]*(?:%|°|º|at a time|by (?:one|two)|after (?:the )?(?:other|another)|x\b|times?\b|ways?\b|people\b|of (?:us|them|you)\b|days?|weeks?|months?|hours?|minutes?|mins?\b|seconds?|turns?\b|strokes|stages|goes\b|lots\b|parts?\b|layers?|bowls?\b|tins?\b|pans?\b|trays?\b|pieces|slices|squares|wedges|rounds|muffins|scones|cases|portions|inch|fingers?\b|folds?\b|hole|wells\b|batches|halves|pounds? tin|lb\b)/i.test(
         after,
       )
     )

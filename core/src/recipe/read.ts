@@ -1,7 +1,7 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { assemble } from './assemble.js';
-import { classify } from './classify.js';
+import { classify, isCard } from './classify.js';
 import type { Doubt, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { afterHeading, groupHead, methodHeading, noteHeading } from './headings.js';
@@ -13,8 +13,9 @@ import { unshared, untabled } from './shape/table.js';
 import { tidy } from './shape/tidy.js';
 
 /** More text than this is not one recipe; the rest is left unread, and a doubt says so. */
-const MAX_CHARS = 60_000;
-const MAX_LINES = 600;
+const MAX_CHARS = 80_000;
+const MAX_LINES = 2000;
+const MAX_FILE = 1_000_000;
 
 const refuse = (kind: Doubt['kind'], words: string, text: string, kitchen: Kitchen): RecipeDraft => ({
   formula: {
@@ -68,13 +69,15 @@ function open(text: string, kitchen: Kitchen): Sources {
  * @param kitchen whose cups, spoons, flour habit and eggs the words are taken in, unless the text says its own
  */
 export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft {
-  const source = open(text, kitchen);
+  // a single recipe is never so long; a file of many is taken apart by `recipeTexts`
+  const clipped = text.length > MAX_FILE && !/^\s*[{[]/.test(text) ? text.slice(0, MAX_FILE) : text;
+  const source = open(clipped, kitchen);
   if (source.kind === 'formula') return { formula: source.formula, doubts: [], confidence: 1 };
   if (source.kind === 'refused') return source.draft;
-  const several = source.texts.length > 1 ? source.texts : source.texts[0] === text ? recipeTexts(text) : source.texts;
+  const several = source.texts.length > 1 ? source.texts : source.texts[0] === clipped ? (clipped === text ? recipeTexts(text) : [clipped]) : source.texts;
   const [first = ''] = several;
   // with one recipe in it the text is read as it was pasted
-  const draft = fromText(several.length > 1 ? first : (source.texts[0] ?? ''), several.length === 1 && first === text, kitchen, text);
+  const draft = fromText(several.length > 1 ? first : (source.texts[0] ?? ''), several.length === 1 && first === text, kitchen, clipped);
   if (several.length < 2) return draft;
   const words = `There are ${several.length} recipes in this text; the first is shown. Bring the others in one at a time.`;
   return { ...draft, doubts: [...draft.doubts, alone('several', words)] };
@@ -149,12 +152,30 @@ function standsAlone(text: string): boolean {
   return kinds.includes('title') && kinds.filter((k) => k === 'ingredient').length > 1;
 }
 
+/** A line longer than this is read in pieces that end with a sentence, or at least with a word. */
+const MAX_LINE = 2400;
+function inPieces(line: string): string[] {
+  if (line.length <= MAX_LINE) return [line];
+  const out: string[] = [];
+  let rest = line;
+  while (rest.length > MAX_LINE) {
+    const head = rest.slice(0, MAX_LINE);
+    const at = Math.max(head.lastIndexOf('. '), head.lastIndexOf('? '), head.lastIndexOf('! ')) + 1 || head.lastIndexOf(' ');
+    const to = at > MAX_LINE / 3 ? at : MAX_LINE;
+    out.push(rest.slice(0, to));
+    rest = rest.slice(to).trimStart();
+  }
+  return [...out, rest];
+}
+
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
-  const long = text.length > MAX_CHARS;
-  const typed = (long ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/).slice(0, MAX_LINES);
-  const measure = ownMeasure(typed.join('\n'));
+  const all = (text.length > MAX_CHARS ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/);
+  const long = text.length > MAX_CHARS || all.length > MAX_LINES;
+  const typed = all.slice(0, MAX_LINES).flatMap(inPieces);
+  const card = isCard(typed);
+  const measure = card ? null : ownMeasure(typed.join('\n'));
   const plain = measure ? typed.map((l) => inPlain(l, measure)) : typed;
-  const shared = unshared(untabled(tidy(plain)));
+  const shared = card ? { lines: typed, flourG: null, guessed: false } : unshared(untabled(tidy(plain)));
   const lines = shared.lines.length === typed.length && shared.lines.every((l, i) => l === typed[i]) ? typed : shared.lines;
   const draft = assemble(whole, lines, kitchen);
   const noted = [
@@ -164,6 +185,9 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
   const doubted = noted.length > 0 ? { ...draft, doubts: [...noted, ...draft.doubts] } : draft;
   const shown = asPasted && lines === typed ? doubted : { ...doubted, lines };
   if (!long) return shown;
-  const words = `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`;
+  const words =
+    text.length > MAX_CHARS
+      ? `This text is ${Math.round(text.length / 1000)} thousand characters long; the first ${MAX_CHARS / 1000} thousand were read. If it holds several recipes, paste them one at a time.`
+      : `This text has more than ${MAX_LINES} lines; the first ${MAX_LINES} were read. If it holds several recipes, paste them one at a time.`;
   return { ...shown, doubts: [...shown.doubts, alone('too-long', words)] };
 }

@@ -10,7 +10,7 @@ import { plainText } from './match.js';
 const uses: readonly (readonly [RegExp, GroupRole])[] = [
   [/\b(?:between|sandwich\w*|in the middle|fill\w* with|fill and)\b/i, 'filling'],
   [/\b(?:icing|frosting|buttercream|glaze)\b|\bice (?:the|it|them|with|when)\b|\bfrost\b/i, 'icing'],
-  [/\bpour\w*\b[^.]*\bover\b[^.]*\b(?:hot|warm|cake|loaf|out)\b|\bspoon\w*\b[^.]*\b(?:over|on)\b[^.]*\b(?:hot|warm|while|cake|loaf)\b|\bsyrup\b|\bsoak the\b|\bdrizzle\b|\bbrush\w*\b[^.]*\b(?:hot|out|cold|while)\b/i, 'soak'],
+  [/\b(?:pour|spoon|drizzle|ladle)\w*\b[^.]*\b(?:over|on)\b[^.]*\b(?:(?:hot|warm) (?:cakes?|loa(?:f|ves)|buns?|sponge|slab|scones)|while (?:it is |they are |it's |still )?(?:hot|warm)|as it comes out|when it comes out)\b|\b(?:make|for) (?:the|a) syrup\b|\bbrush\w*\b[^.]*\b(?:while|when)\b[^.]*\b(?:hot|warm|out)\b/i, 'soak'],
   [/\b(?:scatter|sprinkle|dredge|dust|strew|stud|press\b[^.]*\b(?:on|in each|into the top)|lay\b[^.]*\bon top|arrange\b[^.]*\bon|set\b[^.]*\bon top|on (?:the )?top|over the tops?|tops? with|brush)\w*\b/i, 'top'],
 ];
 const mixing = /\b(?:mix|stir|whisk|beat|cream|fold|rub|add|combine|sift|sieve|melt|blend|soak|toss|knead|pour in|tip in|in turns|alternat\w+|batter|dough|cut in|work in|dissolve|everything|all together|all in)\b/i;
@@ -24,14 +24,14 @@ function wordsFor(item: Item, kitchen: Kitchen): readonly string[] {
 }
 
 /** Items of the batter that the method only uses outside it, with the part they go to. */
-export function usedApart(items: readonly Item[], method: readonly MethodStep[], kitchen: Kitchen): Map<string, GroupRole> {
+export function usedApart(items: readonly Item[], all: readonly Item[], method: readonly MethodStep[], kitchen: Kitchen): Map<string, GroupRole> {
   const out = new Map<string, GroupRole>();
   const sentences = method.flatMap((m) => sentencesIn(m.text)).map((s) => s.text);
   if (sentences.length < 2) return out;
   for (const item of items) {
     const i = ingredientOf(item.ingredient, undefined, kitchen);
     const words = wordsFor(item, kitchen);
-    const others = items.filter((x) => x !== item && wordsFor(x, kitchen).some((w) => words.includes(w)));
+    const others = all.filter((x) => x !== item && wordsFor(x, kitchen).some((w) => words.includes(w)));
     // two sugars, two kinds of butter: the words do not tell them apart
     if (words.length === 0 || others.length > 0 || apart.has(i.role)) continue;
     const said = sentences.filter((s) => words.some((w) => plainText(s).includes(w)));

@@ -51,7 +51,7 @@ const blocks = new Set([
   'pre',
   'label',
 ]);
-const MAX = 3_000_000;
+const MAX = 1_500_000;
 
 export interface Page {
   /** The visible text, a line a block; headings carry Markdown's marks, list items a dash. */
