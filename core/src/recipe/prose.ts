@@ -58,8 +58,8 @@ function amountsIn(text: string): Found[] {
       )
     )
       return false;
-    if (/(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(text.slice(0, a.from))) return false;
-    return !negated.test(text.slice(0, a.from));
+    if (/(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(text.slice(Math.max(0, a.from - 24), a.from))) return false;
+    return !negated.test(text.slice(Math.max(0, a.from - 40), a.from));
   });
 }
 
@@ -212,7 +212,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
       if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id)) continue;
-      const of = peelOf.exec(text.slice(0, start));
+      const of = peelOf.exec(text.slice(Math.max(0, start - 60), start));
       const each = /^\s*each\b(?:\s+of\b)?|^\s*of each\b/i.exec(text.slice(a.to));
       // "four ounces of treacle and four of syrup": the unit is not said again
       if (unit === null && /^\s*of\b/i.test(text.slice(a.to)) && last?.unit && !counts(food.match.id, kitchen)) {
@@ -246,7 +246,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       const said: string = bare ? `${value.trim()} g` : value.trim();
       out.push({
         text: of ? `${of[0].trim()} ${said} ${name}` : `${said} ${name}`,
-        from: s.at + (of ? of.index : from),
+        from: s.at + (of ? Math.max(0, start - 60) + of.index : from),
         to: s.at + to,
         ingredient: food.match.id,
         name,

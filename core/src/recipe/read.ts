@@ -13,8 +13,8 @@ import { unshared, untabled } from './shape/table.js';
 import { tidy } from './shape/tidy.js';
 
 /** More text than this is not one recipe; the rest is left unread, and a doubt says so. */
-const MAX_CHARS = 80_000;
-const MAX_LINES = 2000;
+const MAX_CHARS = 60_000;
+const MAX_LINES = 1000;
 const MAX_FILE = 1_000_000;
 
 const refuse = (kind: Doubt['kind'], words: string, text: string, kitchen: Kitchen): RecipeDraft => ({
@@ -118,7 +118,7 @@ function byRules(text: string): string[] {
 /** Recipes one below the other: a new title stands behind a blank line, once the one before it was baked. */
 function byTitles(text: string): string[] {
   const lines = text.slice(0, MAX_CHARS).split(/\r\n?|\n/);
-  if (lines.length < 8 || lines.length > 3000) return [text];
+  if (lines.length < 8 || lines.length > 1200 || lines.some((l) => l.length > MAX_LINE)) return [text];
   const kinds = classify(lines, defaultKitchen);
   const at = (no: number): string | undefined => kinds.find((p) => p.no === no)?.kind;
   const starts = [0];
@@ -146,14 +146,18 @@ function standsAlone(text: string): boolean {
     text
       .slice(0, MAX_CHARS)
       .split(/\r\n?|\n/)
-      .slice(0, MAX_LINES),
+      .slice(0, 200)
+      .map((l) => bearable(l).slice(0, MAX_LINE)),
     defaultKitchen,
   ).map((p) => p.kind);
   return kinds.includes('title') && kinds.filter((k) => k === 'ingredient').length > 1;
 }
 
 /** A line longer than this is read in pieces that end with a sentence, or at least with a word. */
-const MAX_LINE = 2400;
+const MAX_LINE = 1600;
+/** What no baker types: words of hundreds of letters and hundreds of spaces are shortened, and the line shown so. */
+const bearable = (line: string): string =>
+  line.length < 200 ? line : line.replace(/\S{200,}/g, (m) => `${m.slice(0, 80)}…`).replace(/\s{40,}/g, '    ');
 function inPieces(line: string): string[] {
   if (line.length <= MAX_LINE) return [line];
   const out: string[] = [];
@@ -171,19 +175,21 @@ function inPieces(line: string): string[] {
 function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
   const all = (text.length > MAX_CHARS ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/);
   const long = text.length > MAX_CHARS || all.length > MAX_LINES;
-  const typed = all.slice(0, MAX_LINES).flatMap(inPieces);
+  const pasted = all.slice(0, MAX_LINES);
+  const typed = pasted.map(bearable).flatMap(inPieces);
   const card = isCard(typed);
   const measure = card ? null : ownMeasure(typed.join('\n'));
   const plain = measure ? typed.map((l) => inPlain(l, measure)) : typed;
   const shared = card ? { lines: typed, flourG: null, guessed: false } : unshared(untabled(tidy(plain)));
-  const lines = shared.lines.length === typed.length && shared.lines.every((l, i) => l === typed[i]) ? typed : shared.lines;
+  const lines = shared.lines;
+  const asTyped = lines.length === pasted.length && lines.every((l, i) => l === pasted[i]);
   const draft = assemble(whole, lines, kitchen);
   const noted = [
     ...(measure?.guessed ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)] : []),
     ...(shared.guessed ? [alone('amount', `The text gives shares and no weight; ${shared.flourG} g of flour are taken.`)] : []),
   ];
   const doubted = noted.length > 0 ? { ...draft, doubts: [...noted, ...draft.doubts] } : draft;
-  const shown = asPasted && lines === typed ? doubted : { ...doubted, lines };
+  const shown = asPasted && asTyped ? doubted : { ...doubted, lines };
   if (!long) return shown;
   const words =
     text.length > MAX_CHARS

@@ -125,8 +125,8 @@ function barelyHeat(text: string, from: number, to: number): boolean {
   const d = behind > to ? durationAt(text, behind) : null;
   if (d && (d.unit || (d.early >= 5 && d.late <= 180 && d.late !== d.early))) return true;
   // "45 mins @ 160", "half an hour, 200"
-  if (/(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(0, from)) && /^\s*(?:[.,;)]|$)/.test(text.slice(to))) return true;
-  return /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(0, from)) && /^\s*(?:[.,;(]|$)/.test(text.slice(to));
+  if (/(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) && /^\s*(?:[.,;)]|$)/.test(text.slice(to))) return true;
+  return /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) && /^\s*(?:[.,;(]|$)/.test(text.slice(to));
 }
 
 /** Times of a sentence, with a bare range taken where it stands right behind a heat: "400 20-25". */
@@ -170,8 +170,8 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
 
 /** What a time in a sentence is the time of. */
 function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly Heat[], r: Reading): Role {
-  const before = text.slice(0, t.from);
-  const after = text.slice(t.to);
+  const before = text.slice(Math.max(0, t.from - 160), t.from);
+  const after = text.slice(t.to, t.to + 160);
   if (/^\s*later\b/i.test(after) && /\b(?:comes?|take\w*|lift\w*) (?:\w+ )?out\b/i.test(before)) return 'bake';
   if (behindOther.test(after)) return 'other';
   // "bake 50 minutes, then cover it for the last 20" goes on; "2 hours, with foil for the last one" does not
@@ -197,7 +197,7 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
 }
 
 const vesselOf = (text: string, t: Duration): string | null =>
-  forVessel.exec(text.slice(t.to))?.[1] ?? vesselLead.exec(text.slice(0, t.from))?.[1] ?? null;
+  forVessel.exec(text.slice(t.to, t.to + 120))?.[1] ?? vesselLead.exec(text.slice(Math.max(0, t.from - 60), t.from))?.[1] ?? null;
 
 function readSentence(text: string, line: Prose, at: number, r: Reading): void {
   const heats = heatsIn(text, (from, to) => barelyHeat(text, from, to));
@@ -290,7 +290,7 @@ function noteCover(text: string, t: Duration, r: Reading, role: Role): void {
   const said = `${before} ${after}`;
   if (!coverOn.test(said) || /\b(?:if|should|in case|when it)\b/i.test(said)) return;
   const cover = coverOff.test(said) ? 'none' : lidWord.test(said) ? 'lid' : 'tent';
-  if (lastOf.test(text.slice(0, t.from))) r.covers.push({ cover, lastMin: t.late });
+  if (lastOf.test(text.slice(Math.max(0, t.from - 30), t.from))) r.covers.push({ cover, lastMin: t.late });
   else r.covers.push({ cover, atMin: Math.round((t.early + t.late) / 2) });
 }
 

@@ -109,7 +109,7 @@ function heatAt(text: string, from: number): Heat | null {
   const c = g ? gasC[g[1] ?? ''] : undefined;
   if (g && c !== undefined) {
     // "mark in four", "mark 8 wedges" are knives, not ovens
-    const knife = /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(0, from));
+    const knife = /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(Math.max(0, from - 60), from));
     if (!knife)
       return build({ value: c, scale: 'gas', fan: false, marked: true, said: g[0], from, to: from + g[0].length }, c);
   }
@@ -152,7 +152,7 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
       const lead = aloud ? spokenLead : ovenLead;
       const said = aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
       const paired = said || text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1;
-      if (!paired && !lead.test(text.slice(0, h.from)) && !barely(h.from, h.to)) continue;
+      if (!paired && !lead.test(text.slice(Math.max(0, h.from - 80), h.from)) && !barely(h.from, h.to)) continue;
       if (/^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(text.slice(h.to))) continue;
     }
     out.push(h);
