@@ -82,13 +82,64 @@ const doings: readonly Clue[] = [
 ];
 
 const tinWeights: Partial<Readonly<Record<TinShape, Weights>>> = {
-  cup: { muffin: 1.5, scone: -1.5, biscuit: -1.5, 'soda-bread': -2, 'soda-loaf': -2, 'quick-bread': -1.2, 'pound-cake': -1, 'tea-loaf': -2, 'fruit-cake-rich': -1, 'fruit-cake-light': -1, 'maize-bread': -0.2 },
-  loaf: { 'quick-bread': 0.9, 'tea-loaf': 0.7, 'soda-loaf': 0.8, 'pound-cake': 0.4, 'soda-bread': -1.2, muffin: -2, scone: -2, biscuit: -2, 'drop-biscuit': -2, 'butter-cake-high-ratio': -0.4 },
-  mound: { 'soda-bread': 0.9, 'drop-biscuit': 0.9, scone: 0.7, biscuit: 0.7, muffin: -2, 'quick-bread': -2, 'soda-loaf': -1, ...cakes(-2) },
-  slab: { biscuit: 1.2, scone: 1.2, 'drop-biscuit': -0.8, 'soda-bread': -0.8, muffin: -2, 'quick-bread': -2, 'soda-loaf': -1.2, ...cakes(-2) },
+  cup: {
+    muffin: 1.5,
+    scone: -1.5,
+    biscuit: -1.5,
+    'soda-bread': -2,
+    'soda-loaf': -2,
+    'quick-bread': -1.2,
+    'pound-cake': -1,
+    'tea-loaf': -2,
+    'fruit-cake-rich': -1,
+    'fruit-cake-light': -1,
+    'maize-bread': -0.2,
+  },
+  loaf: {
+    'quick-bread': 0.9,
+    'tea-loaf': 0.7,
+    'soda-loaf': 0.8,
+    'pound-cake': 0.4,
+    'soda-bread': -1.2,
+    muffin: -2,
+    scone: -2,
+    biscuit: -2,
+    'drop-biscuit': -2,
+    'butter-cake-high-ratio': -0.4,
+  },
+  mound: {
+    'soda-bread': 0.9,
+    'drop-biscuit': 0.9,
+    scone: 0.7,
+    biscuit: 0.7,
+    muffin: -2,
+    'quick-bread': -2,
+    'soda-loaf': -1,
+    ...cakes(-2),
+  },
+  slab: {
+    biscuit: 1.2,
+    scone: 1.2,
+    'drop-biscuit': -0.8,
+    'soda-bread': -0.8,
+    muffin: -2,
+    'quick-bread': -2,
+    'soda-loaf': -1.2,
+    ...cakes(-2),
+  },
   tube: { ...cakes(0.4), muffin: -2, scone: -2, biscuit: -2, 'soda-bread': -2, 'quick-bread': -0.6 },
 };
-const flatTin: Weights = { ...cakes(0.5), muffin: -2, scone: -0.7, biscuit: -0.7, 'drop-biscuit': -0.7, 'quick-bread': -0.7, 'soda-loaf': -0.8, 'maize-bread': 0.4, 'tea-loaf': -0.6 };
+const flatTin: Weights = {
+  ...cakes(0.5),
+  muffin: -2,
+  scone: -0.7,
+  biscuit: -0.7,
+  'drop-biscuit': -0.7,
+  'quick-bread': -0.7,
+  'soda-loaf': -0.8,
+  'maize-bread': 0.4,
+  'tea-loaf': -0.6,
+};
 
 interface Shares {
   readonly oil: number;
@@ -150,27 +201,52 @@ function essentials(s: Shares, t: Totals): Weights[] {
   // almonds or coconut stand in for a part of the flour
   const whole = 1 / (1 + s.nut);
   const near = (x: number, to: number, by: number): boolean => Math.abs(x - to) <= by;
-  out.push({ 'chocolate-cake': s.cocoa < 0.04 && s.chocolate < 0.25 ? -4.5 : s.cocoa >= 0.1 || s.chocolate >= 0.3 ? 1.6 : 0 });
+  out.push({
+    'chocolate-cake': s.cocoa < 0.04 && s.chocolate < 0.25 ? -4.5 : s.cocoa >= 0.1 || s.chocolate >= 0.3 ? 1.6 : 0,
+  });
   out.push({ 'maize-bread': s.maize < 0.25 ? -4.5 : s.maize >= 0.5 ? 1.2 : 0.4 });
   out.push({ 'treacle-cake': s.syrup < 0.12 ? -2.4 : s.syrup >= 0.3 ? 1 + (s.ginger ? 0.7 : 0) : s.ginger ? 0.5 : 0 });
   out.push({
     'fruit-cake-rich': s.fruit < 0.7 ? -3 : s.fruit < 1.3 ? -0.8 : 1.3,
     'fruit-cake-light': s.fruit < 0.35 ? -2.6 : s.fruit > 2 ? -0.6 : s.fruit > 0.6 ? 0.9 : 0,
   });
-  out.push({ 'tea-loaf': (s.fruit >= 0.35 ? 0.6 : -1) + (t.fatPct <= 15 ? 0.7 : t.fatPct > 30 ? -1.6 : 0) + (s.tea ? 1 : 0) });
+  out.push({
+    'tea-loaf': (s.fruit >= 0.35 ? 0.6 : -1) + (t.fatPct <= 15 ? 0.7 : t.fatPct > 30 ? -1.6 : 0) + (s.tea ? 1 : 0),
+  });
   if (t.fatPct > 8)
     out.push(
       s.oil < 0.5
         ? { 'oil-cake': -2, 'butter-cake-lean': 0.2, 'butter-cake-high-ratio': 0.2 }
-        : { 'oil-cake': 0.9, 'butter-cake-lean': -1.6, 'butter-cake-high-ratio': -1.6, 'equal-weight-sponge': -2, 'pound-cake': -1.6 },
+        : {
+            'oil-cake': 0.9,
+            'butter-cake-lean': -1.6,
+            'butter-cake-high-ratio': -1.6,
+            'equal-weight-sponge': -2,
+            'pound-cake': -1.6,
+          },
     );
   // little flour, or none: a foam or nuts hold it, and no rule of flour fits
   if (t.flourG <= 0 || s.nut > 1 || s.flour < 0.12) out.push({ free: 3.6, muffin: 0.4 });
   else if (s.nut > 0.6) out.push({ free: 1.2 });
-  if (!s.leavener) out.push({ free: t.eggPct > 120 ? 2.6 : 0.6, 'pound-cake': 0.6, biscuit: -1, scone: -1, muffin: -1.5, 'soda-bread': -2, 'oil-cake': -0.6 });
-  out.push({ 'soda-bread': t.fatPct < 20 && t.sugarPct < 20 ? (s.sour ? 0.8 : 0.2) : -1.6, 'soda-loaf': t.fatPct < 20 && t.sugarPct < 22 ? (s.sour ? 0.7 : 0.2) : -1.6 });
+  if (!s.leavener)
+    out.push({
+      free: t.eggPct > 120 ? 2.6 : 0.6,
+      'pound-cake': 0.6,
+      biscuit: -1,
+      scone: -1,
+      muffin: -1.5,
+      'soda-bread': -2,
+      'oil-cake': -0.6,
+    });
   out.push({
-    'equal-weight-sponge': near(whole * t.fatPct, 82, 16) && near(whole * t.sugarPct, 100, 16) && near(whole * t.eggPct, 100, 26) ? 1.9 : -1.3,
+    'soda-bread': t.fatPct < 20 && t.sugarPct < 20 ? (s.sour ? 0.8 : 0.2) : -1.6,
+    'soda-loaf': t.fatPct < 20 && t.sugarPct < 22 ? (s.sour ? 0.7 : 0.2) : -1.6,
+  });
+  out.push({
+    'equal-weight-sponge':
+      near(whole * t.fatPct, 82, 16) && near(whole * t.sugarPct, 100, 16) && near(whole * t.eggPct, 100, 26)
+        ? 1.9
+        : -1.3,
     'pound-cake': t.fatPct < 45 || t.eggPct < 40 ? -1.6 : 0,
     'butter-cake-high-ratio': t.sugarPct >= 98 ? 0.9 : -1.5,
     'butter-cake-lean': t.sugarPct > 105 ? -1 : 0.2,
@@ -214,6 +290,12 @@ export function familyByEvidence(formula: Formula, t: Totals, liftMmol: number, 
   if (allItems(formula).length > 0) for (const w of essentials(sharesOf(formula, t, kitchen), t)) add(w);
   const ranked = [...score].sort((a, b) => b[1] - a[1]);
   const sum = ranked.reduce((s, [, x]) => s + Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0))), 0);
-  const near = ranked.slice(0, 3).map(([id, x]) => ({ id, weight: Math.round((100 * Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0)))) / sum) / 100 }));
-  return { family: near[0]?.id ?? 'free', confidence: near[0] ? Math.max(0, 1 - (near[1]?.weight ?? 0) / Math.max(0.01, near[0].weight)) : 0, near };
+  const near = ranked
+    .slice(0, 3)
+    .map(([id, x]) => ({ id, weight: Math.round((100 * Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0)))) / sum) / 100 }));
+  return {
+    family: near[0]?.id ?? 'free',
+    confidence: near[0] ? Math.max(0, 1 - (near[1]?.weight ?? 0) / Math.max(0.01, near[0].weight)) : 0,
+    near,
+  };
 }

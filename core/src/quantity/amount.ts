@@ -167,7 +167,8 @@ export function readAmount(
   if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
   // a handful is a guess that a recipe line raises as a doubt; typed as an amount it says nothing
-  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob' || f.unit === 'splash')) return null;
+  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob' || f.unit === 'splash'))
+    return null;
   let grams = 0;
   for (const f of found) {
     const g = gramsOf({ value: f.value, unit: f.unit ?? 'g' }, ingredient, source);

@@ -36,7 +36,8 @@ const article = new RegExp(
 );
 
 /** "pinch salt", "handful of nuts": measures of the hand that stand without a number; a few drops are counted as four. */
-const byHand = /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|glug|handful|knob|(?:few )?drops?(?!\s+(?:biscuit|scone|cake|cookie|dough)))(?![\p{L}])/giu;
+const byHand =
+  /(?<![\p{L}])(?<!\d\s*)(pinch|dash|splash|glug|handful|knob|(?:few )?drops?(?!\s+(?:biscuit|scone|cake|cookie|dough)))(?![\p{L}])/giu;
 
 function unitId(word: string | undefined): string | null {
   if (!word) return null;

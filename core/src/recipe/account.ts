@@ -39,7 +39,8 @@ const finer: Partial<Readonly<Record<Mark['what'], Fate>>> = {
   group: 'heading',
 };
 
-const overlaps = (a: { from: number; to: number }, b: { from: number; to: number }): boolean => a.from < b.to && b.from < a.to;
+const overlaps = (a: { from: number; to: number }, b: { from: number; to: number }): boolean =>
+  a.from < b.to && b.from < a.to;
 const weighs = (a: Found): boolean => a.unit !== null && ['mass', 'volume'].includes(unitOf(a.unit).dimension);
 
 /** A stretch of a part that nothing was read from, though it says how much of something. */
@@ -52,7 +53,9 @@ interface Loose extends Place {
 /** Amounts and names in a part that no mark covers. */
 function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose[] {
   const text = plainChars(p.text);
-  const mine = marks.filter((m) => m.line === p.no && m.what !== 'method').map((m) => ({ from: m.from - p.at, to: m.to - p.at }));
+  const mine = marks
+    .filter((m) => m.line === p.no && m.what !== 'method')
+    .map((m) => ({ from: m.from - p.at, to: m.to - p.at }));
   const taken = [...mine, ...durations(text)];
   const amounts = scanAmounts(text).filter((a) => weighs(a) && !taken.some((t) => overlaps(t, a)));
   return amounts.flatMap((a, i): Loose[] => {
@@ -60,13 +63,24 @@ function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose
     const phrase = text.slice(a.to, end).split(/[,;.()]|\band\b|\bfor\b|\bwith\b|\bin\b|\bto\b/i)[0] ?? '';
     const match = matchIngredient(phrase, kitchen);
     const to = match && !match.behind ? a.to + phrase.trimEnd().length : a.to;
-    return [{ line: p.no, from: p.at + a.from, to: p.at + to, said: p.text.slice(a.from, to).trim(), food: match && !match.behind ? match.id : null }];
+    return [
+      {
+        line: p.no,
+        from: p.at + a.from,
+        to: p.at + to,
+        said: p.text.slice(a.from, to).trim(),
+        food: match && !match.behind ? match.id : null,
+      },
+    ];
   });
 }
 
 /** A short line of a list that is nothing but a known name: "chives". */
 const bareName = (p: Classified, kitchen: Kitchen): boolean =>
-  p.kind === 'other' && p.text.split(/\s+/).length <= 3 && !/\d/.test(p.text) && exactName(p.text.replace(/[.,;:]$/, ''), kitchen) !== null;
+  p.kind === 'other' &&
+  p.text.split(/\s+/).length <= 3 &&
+  !/\d/.test(p.text) &&
+  exactName(p.text.replace(/[.,;:]$/, ''), kitchen) !== null;
 
 /**
  * Goes over all parts of a text once it was read.
@@ -103,7 +117,9 @@ export function accountOf(
   for (const p of parts) {
     if (p.kind === 'blank') continue;
     const whole: Place = { line: p.no, from: p.at, to: p.at + p.text.length };
-    const inner = marks.filter((m) => m.line === p.no && finer[m.what] !== undefined && m.from >= whole.from && m.to <= whole.to);
+    const inner = marks.filter(
+      (m) => m.line === p.no && finer[m.what] !== undefined && m.from >= whole.from && m.to <= whole.to,
+    );
     stretches.push({ ...whole, fate: fateOf[p.kind] });
     for (const m of inner) stretches.push({ line: m.line, from: m.from, to: m.to, fate: finer[m.what] ?? 'note' });
     if (p.kind === 'story' || p.kind === 'note' || p.kind === 'heading') continue;
@@ -164,7 +180,9 @@ function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitche
       place: null,
       kind: 'no-bake',
       likely: formula.bake ? 'keep' : 'usual',
-      words: formula.bake ? 'No baking time was found; the time is Orvin’s estimate.' : 'No heat of the oven was found. How hot?',
+      words: formula.bake
+        ? 'No baking time was found; the time is Orvin’s estimate.'
+        : 'No heat of the oven was found. How hot?',
       choices: [...choices, { id: 'keep', words: 'leave it open', edit: { kind: 'keep' } }],
     });
   }
@@ -181,7 +199,11 @@ function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitche
       words: 'There is no flour, meal or nut in what was read. Is a line missing?',
       choices: [
         { id: 'keep', words: 'it has none', edit: { kind: 'keep' } },
-        { id: 'add', words: 'put plain flour on the list, amount to come', edit: { kind: 'add', ingredient: 'plain-flour', words: 'plain flour' } },
+        {
+          id: 'add',
+          words: 'put plain flour on the list, amount to come',
+          edit: { kind: 'add', ingredient: 'plain-flour', words: 'plain flour' },
+        },
       ],
     });
   return out;
@@ -193,10 +215,12 @@ export function confidenceOf(account: Accounted, parts: readonly Classified[], d
   const letters = (p: { from: number; to: number }): number => Math.max(0, p.to - p.from);
   const all = read.reduce((s, p) => s + p.text.length, 0);
   if (all === 0) return 0;
-  const unread = read.filter((p) => p.kind === 'other' && !readYieldLine(p.text)).reduce((s, p) => {
-    const inner = account.stretches.filter((x) => x.line === p.no && x.fate !== 'note' && x.fate !== 'doubt');
-    return s + Math.max(0, p.text.length - inner.reduce((t, x) => t + letters(x), 0));
-  }, 0);
+  const unread = read
+    .filter((p) => p.kind === 'other' && !readYieldLine(p.text))
+    .reduce((s, p) => {
+      const inner = account.stretches.filter((x) => x.line === p.no && x.fate !== 'note' && x.fate !== 'doubt');
+      return s + Math.max(0, p.text.length - inner.reduce((t, x) => t + letters(x), 0));
+    }, 0);
   const open = doubts.filter((d) => d.likely !== 'keep' || d.choices.length > 1);
   const placed = open.reduce((s, d) => s + (d.place ? Math.min(letters(d.place), 60) : 30), 0);
   return Math.max(0, Math.min(1, 1 - (0.5 * unread + placed) / (all + 60)));

@@ -244,9 +244,21 @@ function listAndMethod(formula: Formula, at: Places, kitchen: Kitchen): Doubt[] 
 }
 
 /** Which family, where two are near. */
-function family(formula: Formula, { confidence, near = [] }: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] }): Doubt[] {
+function family(
+  formula: Formula,
+  { confidence, near = [] }: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] },
+): Doubt[] {
   if (confidence >= 0.5) return [];
-  const ids = [...new Set([formula.family, ...near.map((n) => n.id), 'quick-bread', 'muffin', 'butter-cake-lean', 'free'] as const)].slice(0, 5);
+  const ids = [
+    ...new Set([
+      formula.family,
+      ...near.map((n) => n.id),
+      'quick-bread',
+      'muffin',
+      'butter-cake-lean',
+      'free',
+    ] as const),
+  ].slice(0, 5);
   return [
     {
       id: 'family',

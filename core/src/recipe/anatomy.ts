@@ -56,7 +56,12 @@ function isAmount(line: string, a: Found): boolean {
   )
     return false;
   // "the one with sprinkles"
-  if (a.unit === null && /\b(?:the|this|that|each|which|every)\s*$/i.test(before) && /^ones?$/i.test(line.slice(a.from, a.to))) return false;
+  if (
+    a.unit === null &&
+    /\b(?:the|this|that|each|which|every)\s*$/i.test(before) &&
+    /^ones?$/i.test(line.slice(a.from, a.to))
+  )
+    return false;
   if (/(?:\btype|\bno\.?|\bnumber|\bsize|\bgrade|\bmark)\s*$/i.test(before) && a.unit === null) return false;
   // "half-and-half"
   if (a.unit === null && (/^-\p{L}/u.test(after) || /\p{L}-$/u.test(before))) return false;
@@ -219,7 +224,9 @@ function cuts(
       out.push({ end: a.from, start: a.from });
       continue;
     }
-    const m = connective.exec(between) ?? (stirredIn.test(line.slice(a.to)) ? /((?:,\s*)?\b(?:in|with)\b)\s*$/i.exec(between) : null);
+    const m =
+      connective.exec(between) ??
+      (stirredIn.test(line.slice(a.to)) ? /((?:,\s*)?\b(?:in|with)\b)\s*$/i.exec(between) : null);
     if (!m) continue;
     const words = blank(between.slice(0, m.index), bracketsOf(between.slice(0, m.index)));
     if (/[\p{L}]{3}/u.test(words) && (named(words) || named(before)) && named(line.slice(a.to)))
@@ -245,7 +252,12 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     amounts.unshift({ value: 1, unit: null, from: at, to: at + article });
   const joints = cuts(line, amounts, brackets, named);
   // "130 g sugar: 40 with the yolks, 90 with the whites" divides what was said
-  const shared = joints.filter((c) => !/^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|tbsp|tsp|cups?)?\s*(?:with|for|in|into|on|to|at|of (?:it|which|that|these|the))\b/i.test(line.slice(c.start)) || /^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|kg|tbsp|tsp|cups?|oz|lb|sticks?)\.?\s+of\b/i.test(line.slice(c.start)));
+  const shared = joints.filter(
+    (c) =>
+      !/^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|tbsp|tsp|cups?)?\s*(?:with|for|in|into|on|to|at|of (?:it|which|that|these|the))\b/i.test(
+        line.slice(c.start),
+      ) || /^\s*(?:about\s+)?[\d½¼¾/.\s]+(?:g|ml|kg|tbsp|tsp|cups?|oz|lb|sticks?)\.?\s+of\b/i.test(line.slice(c.start)),
+  );
   const starts = [0, ...shared.map((c) => c.start)];
   const ends = [...shared.map((c) => c.end), line.length];
   const segments: Segment[] = [];

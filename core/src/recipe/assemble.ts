@@ -122,14 +122,20 @@ function namesIn(text: string, kitchen: Kitchen): { readonly text: string; reado
   return ids.size === pieces.length && apart ? pieces : null;
 }
 
-const use = /(?:^|[\s,(])(?:to|for(?: the)?)\s+(?:the\s+)?(top|tops|topping|sprinkl\w*|scatter\w*|brush\w*|glaz\w*|dust\w*|decorat\w*|finish\w*|cover\w*|ice|icing|serve|serving|fill|filling|sandwich\w*|garnish)\b/i;
+const use =
+  /(?:^|[\s,(])(?:to|for(?: the)?)\s+(?:the\s+)?(top|tops|topping|sprinkl\w*|scatter\w*|brush\w*|glaz\w*|dust\w*|decorat\w*|finish\w*|cover\w*|ice|icing|serve|serving|fill|filling|sandwich\w*|garnish)\b/i;
 /** The part a line goes to by its own words: "chocolate to cover", "seeds for the top". Extra on top of the amount says nothing. */
 function apartIn(text: string): Told['role'] {
   const m = use.exec(text);
-  if (!m?.[1] || /\b(?:plus|and|extra|more|\+|some|bit|optional)\b[^,;]*$/i.test(text.slice(0, m.index + 1).slice(-22))) return null;
+  if (!m?.[1] || /\b(?:plus|and|extra|more|\+|some|bit|optional)\b[^,;]*$/i.test(text.slice(0, m.index + 1).slice(-22)))
+    return null;
   const w = m[1].toLowerCase();
   if (/^(?:dust|serv)/.test(w) && !/\d/.test(text)) return null;
-  return /^(?:fill|sandwich)/.test(w) ? 'filling' : /^(?:cover|ice|icing|glaz)/.test(w) && !/milk|egg|cream\b/i.test(text) ? 'icing' : 'top';
+  return /^(?:fill|sandwich)/.test(w)
+    ? 'filling'
+    : /^(?:cover|ice|icing|glaz)/.test(w) && !/milk|egg|cream\b/i.test(text)
+      ? 'icing'
+      : 'top';
 }
 
 const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> = {
@@ -140,7 +146,8 @@ const apartNames: Readonly<Partial<Record<NonNullable<Group['role']>, string>>> 
   grease: 'For the tin',
 };
 
-const also = /\bplus\s+(?:about\s+|another\s+|an extra\s+|a further\s+)?((?:\d[\d./ ]*|[½¼¾⅓⅔]|an?|one|two|three)\s*(?:g|ml|tbsp|tablespoons?|tsp|teaspoons?|cups?|oz|T\.|t\.)\.?)\s+(?:more\s+|extra\s+|of (?:it|them)\s+)?(?:for|to)\s+(?:the\s+)?(top|tops|topping|brush\w*|sprinkl\w*|scatter\w*|glaz\w*|finish\w*|decorat\w*)\b/i;
+const also =
+  /\bplus\s+(?:about\s+|another\s+|an extra\s+|a further\s+)?((?:\d[\d./ ]*|[½¼¾⅓⅔]|an?|one|two|three)\s*(?:g|ml|tbsp|tablespoons?|tsp|teaspoons?|cups?|oz|T\.|t\.)\.?)\s+(?:more\s+|extra\s+|of (?:it|them)\s+)?(?:for|to)\s+(?:the\s+)?(top|tops|topping|brush\w*|sprinkl\w*|scatter\w*|glaz\w*|finish\w*|decorat\w*)\b/i;
 /** "150 g sugar, plus 2 tbsp for the tops": the second amount goes on top, and is as much part of the bake. */
 function readAlso(p: Classified, items: readonly Item[], r: Reading, kitchen: Kitchen): void {
   const m = also.exec(p.text);
@@ -154,7 +161,8 @@ function readAlso(p: Classified, items: readonly Item[], r: Reading, kitchen: Ki
 /** The section of a role, made where there is none yet; the batter's is the first. */
 function sectionFor(r: Reading, role: Told['role']): Section {
   const wanted = role ?? 'batter';
-  const found = role === null ? r.sections.find((s) => s.role === 'batter') : r.sections.findLast((s) => s.role === wanted);
+  const found =
+    role === null ? r.sections.find((s) => s.role === 'batter') : r.sections.findLast((s) => s.role === wanted);
   if (found) return found;
   const made: Section = { name: apartNames[wanted] ?? '', role: wanted, said: false, items: [] };
   r.sections.push(made);
@@ -173,7 +181,14 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
     for (const t of toldIn(p.text, kitchen, weighing && !list)) {
-      if (list && (there.has(t.ingredient) || t.grams || t.role === 'grease' || (generic.test(t.name) && relative(t.ingredient, there, roleOf)))) continue;
+      if (
+        list &&
+        (there.has(t.ingredient) ||
+          t.grams ||
+          t.role === 'grease' ||
+          (generic.test(t.name) && relative(t.ingredient, there, roleOf)))
+      )
+        continue;
       const place: Place = { line: p.no, from: p.at + t.from, to: p.at + t.to };
       const into = section(t.role);
       const [had, asked] = [into.items.length, r.doubts.length];
@@ -217,11 +232,20 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
 }
 
 /** Plain words that speak of what the list has under a finer name. */
-const generic = /^(?:the )?(?:sugar|flour|butter|marg(?:arine)?|fat|milk|eggs?|egg|yolks?|whites?|cream|oil|coffee|tea|fruit|water|salt)s?$/i;
+const generic =
+  /^(?:the )?(?:sugar|flour|butter|marg(?:arine)?|fat|milk|eggs?|egg|yolks?|whites?|cream|oil|coffee|tea|fruit|water|salt)s?$/i;
 
 const kin: readonly ReadonlySet<string>[] = [
   new Set(['white-sugar', 'caster-sugar', 'light-brown-sugar', 'dark-brown-sugar', 'demerara-sugar', 'icing-sugar']),
-  new Set(['plain-flour', 'self-raising-flour', 'self-rising-flour', 'cake-flour', 'bread-flour', 'wholemeal-flour', 'gluten-free-blend']),
+  new Set([
+    'plain-flour',
+    'self-raising-flour',
+    'self-rising-flour',
+    'cake-flour',
+    'bread-flour',
+    'wholemeal-flour',
+    'gluten-free-blend',
+  ]),
   new Set(['butter', 'butter-salted', 'margarine', 'spread']),
   new Set(['milk', 'milk-semi', 'milk-skimmed', 'buttermilk', 'milk-soured']),
   new Set(['egg', 'egg-white', 'egg-yolk']),
@@ -258,7 +282,11 @@ function titleIn(text: string): string | null {
       text.slice(0, 400),
     );
   const head = /^([^.:;!?\n]{3,60}?)(?:[.:;!?]|\s[-–—]\s)/.exec(text)?.[1]?.trim();
-  const plain = head && scanAmounts(head).length === 0 && head.split(/\s+/).length <= 7 && !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for)\b/i.test(head);
+  const plain =
+    head &&
+    scanAmounts(head).length === 0 &&
+    head.split(/\s+/).length <= 7 &&
+    !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for)\b/i.test(head);
   const said = plain ? head : m?.[0].trim();
   return said ? said[0]?.toUpperCase() + said.slice(1) : null;
 }
@@ -289,7 +317,11 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     'Untitled';
   if (titled) marks.unshift({ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' });
   const items = sections.flatMap((s) => s.items);
-  const steps = parts.filter((p) => p.kind === 'method' || (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')));
+  const steps = parts.filter(
+    (p) =>
+      p.kind === 'method' ||
+      (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')),
+  );
   const method = steps.map((p) => step(p.text, items, kitchen));
   if (!card) setApart(r, method, kitchen);
   const prose = parts.filter(
@@ -348,13 +380,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     },
   };
   doubts.push(
-    ...across(
-      formula,
-      { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) },
-      guess,
-      places,
-      kitchen,
-    ),
+    ...across(formula, { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) }, guess, places, kitchen),
   );
   const probe = (words: string, no: number): Item => {
     const [item] = readLine(words, no, `x${no}`, source, kitchen, 0, wordsOf(origin?.region)).items;

@@ -204,9 +204,18 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         ? labelOf(
             text,
             (rest) =>
-              section !== 'method' && ((looksLikeIngredient(rest, kitchen, false) && matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) || listedIn(rest, kitchen) > 0),
+              section !== 'method' &&
+              ((looksLikeIngredient(rest, kitchen, false) &&
+                matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) ||
+                listedIn(rest, kitchen) > 0),
           )
-        : labelOf(text, (rest) => (looksLikeIngredient(rest, kitchen, false) && matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) || listedIn(rest, kitchen) > 1);
+        : labelOf(
+            text,
+            (rest) =>
+              (looksLikeIngredient(rest, kitchen, false) &&
+                matchIngredient(rest.split(',')[0] ?? '', kitchen) !== null) ||
+              listedIn(rest, kitchen) > 1,
+          );
     if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null)) {
       // the list may be followed by what is done with it
       const end = /[.!]\s+(?=\p{Lu})/u.exec(labelled.rest);

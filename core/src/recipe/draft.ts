@@ -47,7 +47,11 @@ export type Edit =
   | { readonly kind: 'drop'; readonly itemId: string }
   | { readonly kind: 'add'; readonly ingredient: string; readonly words: string }
   | { readonly kind: 'item'; readonly item: Item; readonly role?: GroupRole }
-  | { readonly kind: 'source'; readonly source: Source; readonly grams: readonly (readonly [itemId: string, grams: number])[] }
+  | {
+      readonly kind: 'source';
+      readonly source: Source;
+      readonly grams: readonly (readonly [itemId: string, grams: number])[];
+    }
   | { readonly kind: 'bake'; readonly bake: BakeSetting }
   | { readonly kind: 'tins'; readonly tins: readonly TinUse[] }
   | { readonly kind: 'family'; readonly family: FamilyId };
@@ -111,7 +115,10 @@ export interface RecipeDraft {
   /** The language it seems to be written in. */
   readonly language?: 'en' | 'de' | 'fr' | 'es' | 'it';
   /** Why the family, in the words of the evidence. */
-  readonly family?: { readonly because: readonly string[]; readonly near: readonly { readonly id: FamilyId; readonly weight: number }[] };
+  readonly family?: {
+    readonly because: readonly string[];
+    readonly near: readonly { readonly id: FamilyId; readonly weight: number }[];
+  };
   /** 0–1: how much of the text was read without doubt. */
   readonly confidence: number;
 }

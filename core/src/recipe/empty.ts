@@ -15,7 +15,6 @@ const slug = (s: string): string =>
     .replace(/^-|-$/g, '')
     .slice(0, 40) || 'formula';
 
-
 /** A formula with nothing in it yet, named after its text. */
 export function emptyFormula(title: string, text: string, kitchen: Kitchen): Formula {
   return {
@@ -39,4 +38,3 @@ export const alone = (id: Doubt['kind'], words: string): Doubt => ({
   likely: 'keep',
   choices: [{ id: 'keep', words: 'understood', edit: { kind: 'keep' } }],
 });
-

@@ -17,10 +17,16 @@ const roles: readonly GroupRole[] = [
   'grease',
 ];
 const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
-  [/icing|frosting|glaze|drizzle|buttercream|ganache|to (?:finish|decorate|ice)|glasur|guss|glaçage|glasa|glassa/i, 'icing'],
+  [
+    /icing|frosting|glaze|drizzle|buttercream|ganache|to (?:finish|decorate|ice)|glasur|guss|glaçage|glasa|glassa/i,
+    'icing',
+  ],
   [/filling|custard|curd|sandwich|to fill|füllung|garniture|relleno|ripieno/i, 'filling'],
   [/syrup|soak|leches|sirup|sirop|almíbar|sciroppo|poured over|to pour over/i, 'soak'],
-  [/topping|streusel|crumble|\btops?\b|to (?:serve|sprinkle|garnish|top|scatter|brush)|on top|sprinkl|serving|streusel|zum bestreuen|decoration/i, 'top'],
+  [
+    /topping|streusel|crumble|\btops?\b|to (?:serve|sprinkle|garnish|top|scatter|brush)|on top|sprinkl|serving|streusel|zum bestreuen|decoration/i,
+    'top',
+  ],
   [/\btins?\b|\bpan\b|greas|dusting|für die form|pour le moule/i, 'grease'],
   [/\bdry\b|trocken|secs\b|secos/i, 'dry'],
   [/\bwet\b|liquid|in turns with|bind|flüssig/i, 'wet'],
@@ -39,8 +45,10 @@ export interface GroupHead {
 
 const component =
   /^(?:the )?(?:(?:[a-z]+ )?(?:streusel|crumble|frosting|icing|glaze|drizzle|buttercream|syrup|filling|custard|ganache)(?: topping)?|[a-z]+ topping|tops?|topping|streusel|crumble(?: topping)?|soak(?:ing)?|leches|dry(?: ingredients| stuff| things| mix)?|wet(?: ingredients| stuff| things| mix)?|cake|base|batter|muffins|loaf|dough|scones|sponge|teig|belag|füllung|guss|glasur|streusel|pâte|masa|relleno|impasto)$/i;
-const forThe = /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice|pour|brush|fill|top|scatter|sprinkle)|für (?:den|die|das)\s|pour (?:la|le|les|l')\s?|para (?:la|el)\s|per (?:la|il|l')\s?).{2,50}$/i;
-const notGroup = /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
+const forThe =
+  /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice|pour|brush|fill|top|scatter|sprinkle)|für (?:den|die|das)\s|pour (?:la|le|les|l')\s?|para (?:la|el)\s|per (?:la|il|l')\s?).{2,50}$/i;
+const notGroup =
+  /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
 
 /** A heading over a group: "For the frosting", "Dry ingredients:", "Streusel (top):". Null when the line is none. */
 export function groupHead(raw: string, text: string, inList: boolean): GroupHead | null {

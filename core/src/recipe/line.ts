@@ -296,9 +296,16 @@ export function readLine(
 }
 
 /** "1 egg made up to 225 ml with milk": the second thing is what is left of the measure. */
-function madeUp(text: string): { readonly first: string; readonly upTo: string; readonly second: string; readonly at: number } | null {
-  const m = /^(.*?)[,;]?\s*(?:(?:lightly )?beaten,?\s+(?:and\s+)?)?(?:and\s+)?(?:made|brought|topped|make|bring|fill(?:ed)?)\s+up\s+to\s+(.*?(?:ml|fl\.? ?oz|cups?|pint|dl|l))\s+with\s+(.+)$/i.exec(text);
-  return m?.[1] && m[2] && m[3] ? { first: m[1], upTo: m[2], second: m[3], at: m.index + m[0].length - m[3].length } : null;
+function madeUp(
+  text: string,
+): { readonly first: string; readonly upTo: string; readonly second: string; readonly at: number } | null {
+  const m =
+    /^(.*?)[,;]?\s*(?:(?:lightly )?beaten,?\s+(?:and\s+)?)?(?:and\s+)?(?:made|brought|topped|make|bring|fill(?:ed)?)\s+up\s+to\s+(.*?(?:ml|fl\.? ?oz|cups?|pint|dl|l))\s+with\s+(.+)$/i.exec(
+      text,
+    );
+  return m?.[1] && m[2] && m[3]
+    ? { first: m[1], upTo: m[2], second: m[3], at: m.index + m[0].length - m[3].length }
+    : null;
 }
 
 function bothOf(
@@ -311,7 +318,15 @@ function bothOf(
   meant: RegionWords,
 ): ReadLine {
   const first = readLine(made.first, lineNo, id, source, kitchen, at, meant);
-  const second = readLine(`${made.upTo} ${made.second}`, lineNo, `${id}-${first.items.length + 1}`, source, kitchen, at, meant);
+  const second = readLine(
+    `${made.upTo} ${made.second}`,
+    lineNo,
+    `${id}-${first.items.length + 1}`,
+    source,
+    kitchen,
+    at,
+    meant,
+  );
   const before = first.items.reduce((s, i) => s + i.grams, 0);
   const items = second.items.map((i, n) => {
     const grams = round2(Math.max(0, i.grams - (n === 0 ? before : 0)));
@@ -319,7 +334,11 @@ function bothOf(
   });
   // the places of the second are those of its words, not of the measure in front of them
   const marks = second.marks.map((x) => ({ ...x, from: at + made.at, to: at + made.at + made.second.length }));
-  return { items: [...first.items, ...items], doubts: [...first.doubts, ...second.doubts.map((d) => ({ ...d, place: null }))], marks: [...first.marks, ...marks] };
+  return {
+    items: [...first.items, ...items],
+    doubts: [...first.doubts, ...second.doubts.map((d) => ({ ...d, place: null }))],
+    marks: [...first.marks, ...marks],
+  };
 }
 
 /** What plain words name in a region, and the ingredient that is meant there. */

@@ -34,9 +34,11 @@ const namesOf = (list: readonly Ingredient[]): Name[] =>
 
 const catalogueNames = namesOf(ingredients);
 /** Names in other languages, of which none takes a word from an English one. */
-const abroad: readonly Name[] = namesAbroad.flatMap(([id, ...languages]) =>
-  languages.flatMap((list) => list.split('|').map((n) => ({ words: plainText(n).replace(/'/g, ' '), id }))),
-).filter((n) => !harmless.has(n.words));
+const abroad: readonly Name[] = namesAbroad
+  .flatMap(([id, ...languages]) =>
+    languages.flatMap((list) => list.split('|').map((n) => ({ words: plainText(n).replace(/'/g, ' '), id }))),
+  )
+  .filter((n) => !harmless.has(n.words));
 const byWords = new Map<string, string>();
 const MAX_WORDS = 6;
 
@@ -61,13 +63,61 @@ const singular = (w: string): string =>
 
 /** Shortened words of cards and lists, and the words they stand for. General knowledge, not looked up. */
 const shortenings: Readonly<Record<string, string>> = {
-  cinn: 'cinnamon', cinnam: 'cinnamon', allsp: 'allspice', nutm: 'nutmeg', butt: 'butter', "b'milk": 'buttermilk', bmilk: 'buttermilk',
-  'b-milk': 'buttermilk', sug: 'sugar', sgr: 'sugar', fl: 'flour', flr: 'flour', br: 'brown', brn: 'brown', conf: 'confectioners',
-  choc: 'chocolate', marg: 'margarine', rasp: 'raspberry', raspb: 'raspberry', blackb: 'blackberry', strawb: 'strawberry', ging: 'ginger',
-  mol: 'molasses', molass: 'molasses', short: 'shortening', shortg: 'shortening', pdr: 'powder', pwd: 'powder', pwdr: 'powder', rais: 'raisins',
-  veg: 'vegetable', evap: 'evaporated', cond: 'condensed', gran: 'granulated', unsw: 'unsweetened', almds: 'almonds', walnts: 'walnuts',
-  vin: 'vinegar', cocon: 'coconut', pineap: 'pineapple', pumpk: 'pumpkin', crm: 'cream', lem: 'lemon', oran: 'orange', wh: 'white', wht: 'white',
-  dk: 'dark', lt: 'light', pow: 'powdered', powd: 'powdered', self: 'self', stg: 'strong', wm: 'wholemeal', bicarbonate: 'bicarbonate', mixd: 'mixed',
+  cinn: 'cinnamon',
+  cinnam: 'cinnamon',
+  allsp: 'allspice',
+  nutm: 'nutmeg',
+  butt: 'butter',
+  "b'milk": 'buttermilk',
+  bmilk: 'buttermilk',
+  'b-milk': 'buttermilk',
+  sug: 'sugar',
+  sgr: 'sugar',
+  fl: 'flour',
+  flr: 'flour',
+  br: 'brown',
+  brn: 'brown',
+  conf: 'confectioners',
+  choc: 'chocolate',
+  marg: 'margarine',
+  rasp: 'raspberry',
+  raspb: 'raspberry',
+  blackb: 'blackberry',
+  strawb: 'strawberry',
+  ging: 'ginger',
+  mol: 'molasses',
+  molass: 'molasses',
+  short: 'shortening',
+  shortg: 'shortening',
+  pdr: 'powder',
+  pwd: 'powder',
+  pwdr: 'powder',
+  rais: 'raisins',
+  veg: 'vegetable',
+  evap: 'evaporated',
+  cond: 'condensed',
+  gran: 'granulated',
+  unsw: 'unsweetened',
+  almds: 'almonds',
+  walnts: 'walnuts',
+  vin: 'vinegar',
+  cocon: 'coconut',
+  pineap: 'pineapple',
+  pumpk: 'pumpkin',
+  crm: 'cream',
+  lem: 'lemon',
+  oran: 'orange',
+  wh: 'white',
+  wht: 'white',
+  dk: 'dark',
+  lt: 'light',
+  pow: 'powdered',
+  powd: 'powdered',
+  self: 'self',
+  stg: 'strong',
+  wm: 'wholemeal',
+  bicarbonate: 'bicarbonate',
+  mixd: 'mixed',
 };
 
 /** Whether a word beside a name may make it something else. */
@@ -124,7 +174,10 @@ function matched(phrase: string, own: ReadonlyMap<string, string> | null): Match
   if (found && found.odd.length === 0) return found;
   // "1 t. cinn.": a shortened word is taken for the whole one only where it is none itself
   if (words.some((w) => Object.hasOwn(shortenings, w))) {
-    const whole = longest(words.map((w) => (byWords.has(w) ? w : (shortenings[w] ?? w))), own);
+    const whole = longest(
+      words.map((w) => (byWords.has(w) ? w : (shortenings[w] ?? w))),
+      own,
+    );
     if (whole && (!found || whole.odd.length < found.odd.length)) return whole;
   }
   return found;
@@ -143,7 +196,12 @@ function longest(words: readonly string[], own: ReadonlyMap<string, string> | nu
         const odd = [...words.slice(0, start), ...words.slice(end)].filter(isOdd);
         // "self-rising soft wheat flour": a word that belongs to the head though others stand between
         const apart = odd.length > 0 ? across(words.slice(0, start), said.at(-1) ?? '', own) : null;
-        if (apart) return { ...apart, odd: odd.filter((w) => !apart.words.split(' ').includes(w)), ...(words.slice(end).some(isOdd) && { behind: true }) };
+        if (apart)
+          return {
+            ...apart,
+            odd: odd.filter((w) => !apart.words.split(' ').includes(w)),
+            ...(words.slice(end).some(isOdd) && { behind: true }),
+          };
         // "besan flour": the particular name before the general one says more
         const finer = odd.length > 0 && byWords.get(words.slice(0, start).filter(isOdd).join(' '));
         if (finer && roles.get(finer) === roles.get(id))

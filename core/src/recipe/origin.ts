@@ -46,27 +46,63 @@ export const regionOf = (id: RegionId): Region | undefined => regions.find((r) =
 type Clue = readonly [region: RegionId, weight: number, said: RegExp];
 const clues: readonly Clue[] = [
   ['us', 3, /\ball[- ]purpose\b|\bAP flour\b/i],
-  ['us', 3, /\b(?:sticks?|half a stick)\b(?=[^.\n]{0,24}\b(?:butter|oleo|margarine)\b)|\b(?:butter|oleo|margarine)\b[^.\n]{0,12}\bsticks?\b/i],
+  [
+    'us',
+    3,
+    /\b(?:sticks?|half a stick)\b(?=[^.\n]{0,24}\b(?:butter|oleo|margarine)\b)|\b(?:butter|oleo|margarine)\b[^.\n]{0,12}\bsticks?\b/i,
+  ],
   ['us', 3, /\bhalf[- ]and[- ]half\b|\bkosher salt\b|\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\bconf\.? sugar/i],
   ['us', 2, /\b(?:[2-5]\d0|[2-5]25|[2-5]75)\s*(?:°|º|degrees?\s*)?\s*F\b|\bdegrees? F\b/],
   ['us', 2, /\bheavy (?:whipping )?cream\b|\bcorn\s?starch\b|\boleo\b|\bself-rising\b|\bbuttermilk biscuits?\b/i],
   ['us', 1.5, /\b(?:oven|bake|preheat\w*|heat)\b[^.\n]{0,30}\b(?:3[0-9][05]|4[0-7][05])\b(?!\s*(?:g|ml|C\b|°\s*C))/i],
-  ['us', 1, /\bmolasses\b|\bshortening\b|\bgranulated sugar\b|\bcilantro\b|\bzucchini\b|\bbroil|\bskillet\b|\bcanola\b|\bbaking soda\b|\bpan\b|\bcupcake\b|\b9\s*x\s*13\b|\b13\s*x\s*9\b/i],
+  [
+    'us',
+    1,
+    /\bmolasses\b|\bshortening\b|\bgranulated sugar\b|\bcilantro\b|\bzucchini\b|\bbroil|\bskillet\b|\bcanola\b|\bbaking soda\b|\bpan\b|\bcupcake\b|\b9\s*x\s*13\b|\b13\s*x\s*9\b/i,
+  ],
   ['us', 1, /(?:^|\n)\s*(?:\d+ )?[\d/½¼¾⅓⅔]+\s*(?:cups?|c\.?|T\.?|Tbsp\.?|t\.?)\s/],
   ['ca', 4, /\(\s*(?:125|250|500|175|75|375|60|30|15|20|5|2)\s*mL\s*\)/],
   ['uk', 3, /\bgas(?:\s*mark)?\s*\d|\breg(?:ulo)?\.?\s*\d|\bmark \d\b/i],
-  ['uk', 2, /\bsandwich tins?\b|\b[12]\s*lb\s+(?:loaf )?tin\b|\btraybake\b|\bdouble cream\b|\b\d+\s*ozs?\b[^\n]{0,24}\b(?:caster|castor|plain flour|self[- ]raising|S\.?R\.?)\b/i],
-  ['uk', 1, /\bcaster\b|\bplain flour\b|\bself[- ]raising\b|\bicing sugar\b|\bdemerara\b|\bmuscovado\b|\bbicarb\w*|\bsultanas?\b|\bgolden syrup\b|\bblack treacle\b|\bcourgettes?\b|\bmixed spice\b|\bsponge\b|\bflapjack|\bwholemeal\b|\bmarg\b|\btin\b|\bcooking apples?\b/i],
+  [
+    'uk',
+    2,
+    /\bsandwich tins?\b|\b[12]\s*lb\s+(?:loaf )?tin\b|\btraybake\b|\bdouble cream\b|\b\d+\s*ozs?\b[^\n]{0,24}\b(?:caster|castor|plain flour|self[- ]raising|S\.?R\.?)\b/i,
+  ],
+  [
+    'uk',
+    1,
+    /\bcaster\b|\bplain flour\b|\bself[- ]raising\b|\bicing sugar\b|\bdemerara\b|\bmuscovado\b|\bbicarb\w*|\bsultanas?\b|\bgolden syrup\b|\bblack treacle\b|\bcourgettes?\b|\bmixed spice\b|\bsponge\b|\bflapjack|\bwholemeal\b|\bmarg\b|\btin\b|\bcooking apples?\b/i,
+  ],
   ['ie', 4, /\bbread soda\b|\bcream flour\b|\bwheaten\b|\bstrong white\b.*\bbuttermilk\b/i],
   ['au', 4, /\b(?:tablespoons?|tbsp)\s*\(?\s*(?:20|40|60|80)\s*ml\b|\bcopha\b|\blamington\b|\bthickened cream\b/i],
-  ['au', 2, /\bcups?\b[^\n]{0,30}\b(?:caster|self[- ]raising|SR flour|plain flour|desiccated)\b|\bfan[- ]forced\b|\bslice (?:pan|tin)\b|\bSR flour\b[^\n]*\bcups?\b/i],
+  [
+    'au',
+    2,
+    /\bcups?\b[^\n]{0,30}\b(?:caster|self[- ]raising|SR flour|plain flour|desiccated)\b|\bfan[- ]forced\b|\bslice (?:pan|tin)\b|\bSR flour\b[^\n]*\bcups?\b/i,
+  ],
   ['nz', 4, /\btasty cheese\b|\bkumara\b|\bfeijoa/i],
   ['nz', 1.5, /\bTbsp\b[\s\S]{0,400}\bcaster\b|\bstandard flour\b/],
-  ['za', 4, /\bcake wheat flour\b|\bmealie|\bmielie|\b(?:2|7|12),5\s*ml\b|\bamasi\b|\bmaas\b|\bbraai\b|\bbuttermilk rusks?\b/i],
-  ['za', 2, /\b(?:5|10|15|25|30|125|250|375|500|625)\s*ml\s*(?:\(\d[^)]*\)\s*)?(?:bicarb|baking powder|salt|cake flour|sugar|castor)/i],
-  ['in', 4, /\bmaida\b|\batta\b|\bsooji\b|\brava\b|\belaichi\b|\bghee\b|\bbesan\b|\bjaggery\b|\bsaunf\b|\bdalda\b|\bkatori\b|\bragi\b|\bkhoya\b|\bmawa\b|\bcurd\b(?! cheese)/i],
+  [
+    'za',
+    4,
+    /\bcake wheat flour\b|\bmealie|\bmielie|\b(?:2|7|12),5\s*ml\b|\bamasi\b|\bmaas\b|\bbraai\b|\bbuttermilk rusks?\b/i,
+  ],
+  [
+    'za',
+    2,
+    /\b(?:5|10|15|25|30|125|250|375|500|625)\s*ml\s*(?:\(\d[^)]*\)\s*)?(?:bicarb|baking powder|salt|cake flour|sugar|castor)/i,
+  ],
+  [
+    'in',
+    4,
+    /\bmaida\b|\batta\b|\bsooji\b|\brava\b|\belaichi\b|\bghee\b|\bbesan\b|\bjaggery\b|\bsaunf\b|\bdalda\b|\bkatori\b|\bragi\b|\bkhoya\b|\bmawa\b|\bcurd\b(?! cheese)/i,
+  ],
   ['in', 1, /\bgms?\b|\bpreheated oven\b|\beggless\b/i],
-  ['eu', 3, /\b\d+(?:[.,]\d+)?\s*(?:dl|cl)\b|\bvanill?(?:a|in)[ -]?sugar\b|\bquark\b|\btop and bottom heat\b|\bober-?\/?\s*unterhitze\b|\bpackets? (?:\(?\d+ g\)? )?(?:of )?baking powder\b|\bsachets? (?:\(?\d+ g\)? )?(?:of )?baking powder\b/i],
+  [
+    'eu',
+    3,
+    /\b\d+(?:[.,]\d+)?\s*(?:dl|cl)\b|\bvanill?(?:a|in)[ -]?sugar\b|\bquark\b|\btop and bottom heat\b|\bober-?\/?\s*unterhitze\b|\bpackets? (?:\(?\d+ g\)? )?(?:of )?baking powder\b|\bsachets? (?:\(?\d+ g\)? )?(?:of )?baking powder\b/i,
+  ],
   ['eu', 1.5, /\bwheat flour\b|\beggs?\s*\(?(?:size )?[ML]\)?\b|\bspringform\b|\bpotato (?:flour|starch)\b/i],
 ];
 
@@ -106,7 +142,10 @@ export function originOf(lines: readonly string[]): OriginFound {
     const m = new RegExp(said.source, said.flags.replace('g', '')).exec(text);
     if (!m) continue;
     score.set(region, (score.get(region) ?? 0) + weight);
-    because.set(region, [...(because.get(region) ?? []), { words: m[0].trim().replace(/\s+/g, ' '), place: placeOf(m.index, m[0].length) }]);
+    because.set(region, [
+      ...(because.get(region) ?? []),
+      { words: m[0].trim().replace(/\s+/g, ' '), place: placeOf(m.index, m[0].length) },
+    ]);
   }
   const add = (r: RegionId, by: number): void => void score.set(r, (score.get(r) ?? 0) + by);
   // cups alone are American, grams alone are anybody's but

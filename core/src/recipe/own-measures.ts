@@ -11,13 +11,21 @@ export interface OwnMeasure {
   readonly guessed: boolean;
 }
 
-const vessels = 'pots?|glass(?:es)?|mugs?|tubs?|beakers?|tumblers?|parts?|measures?|scoops?|jars?|cartons?|bowls?|ladles?';
+const vessels =
+  'pots?|glass(?:es)?|mugs?|tubs?|beakers?|tumblers?|parts?|measures?|scoops?|jars?|cartons?|bowls?|ladles?';
 const number = `(?:half\\s+an?|\\d+(?:[.,/]\\d+)?|[½¼¾]|${spokenPattern}|an?)`;
 const used = new RegExp(`(?<![\\p{L}\\d])(${number})\\s+(${vessels})\\s+(?:of\\s+)?(?!is\\b|of\\b)(?=\\p{L})`, 'giu');
 const singular = (w: string): string => w.toLowerCase().replace(/(?<=ss)es$|(?<!s)s$/, '');
 
 /** What holds how much where a text is silent: judgement, and so always asked. */
-const usual: Readonly<Record<string, string>> = { pot: '125 ml', glass: '200 ml', mug: '300 ml', tub: '150 ml', part: '100 g', measure: '100 g' };
+const usual: Readonly<Record<string, string>> = {
+  pot: '125 ml',
+  glass: '200 ml',
+  mug: '300 ml',
+  tub: '150 ml',
+  part: '100 g',
+  measure: '100 g',
+};
 
 /** Finds the vessel that a text measures its ingredients with, at least three times; null when it has none. */
 export function ownMeasure(text: string): OwnMeasure | null {
@@ -29,9 +37,13 @@ export function ownMeasure(text: string): OwnMeasure | null {
   const [word, n] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
   if (!word || !n || n < 3) return null;
   const name = `(?:${word}(?:e?s)?|measures?)`;
-  const cup = new RegExp(`\\b${name}\\b[^.\\n]{0,24}\\b(?:is|=|means|being)\\s+(?:an?|one|the)\\s+(?:US |metric |tea)?cup\\b`, 'i').test(text);
+  const cup = new RegExp(
+    `\\b${name}\\b[^.\\n]{0,24}\\b(?:is|=|means|being)\\s+(?:an?|one|the)\\s+(?:US |metric |tea)?cup\\b`,
+    'i',
+  ).test(text);
   const size =
-    new RegExp(`\\b${name}\\b[^\\n]{0,60}?(\\d{2,3})\\s*(ml|g)\\b`, 'i').exec(text) ?? new RegExp(`(\\d{2,3})\\s*(ml|g)[\\s-]+${name}\\b`, 'i').exec(text);
+    new RegExp(`\\b${name}\\b[^\\n]{0,60}?(\\d{2,3})\\s*(ml|g)\\b`, 'i').exec(text) ??
+    new RegExp(`(\\d{2,3})\\s*(ml|g)[\\s-]+${name}\\b`, 'i').exec(text);
   const is = cup ? '1 cup' : size ? `${size[1]} ${size[2]?.toLowerCase()}` : usual[word];
   return is ? { word, is, guessed: !cup && !size } : null;
 }

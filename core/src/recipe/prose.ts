@@ -38,16 +38,15 @@ const plainer = (text: string): string =>
     .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
     .replace(/[’‘]/g, "'")
     .replace(fillers, (m) => ' '.repeat(m.length))
-    .replace(/\b(?:conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g, (m) => `${m.slice(0, -1)} `)
+    .replace(
+      /\b(?:conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g,
+      (m) => `${m.slice(0, -1)} `,
+    )
     .replace(/[\u00a0\t]/g, ' ');
 
 /** Amounts of a sentence that may be of an ingredient: no heat, no time, no size, no number of the trade. */
 function amountsIn(text: string): Found[] {
-  const taken = [
-    ...heatsIn(text, () => false).filter((h) => h.marked),
-    ...durations(text),
-    ...sizesIn(text),
-  ];
+  const taken = [...heatsIn(text, () => false).filter((h) => h.marked), ...durations(text), ...sizesIn(text)];
   return scanAmounts(text).filter((a) => {
     if (taken.some((t) => t.from < a.to && a.from < t.to)) return false;
     const after = text.slice(a.to, a.to + 26);
@@ -58,7 +57,12 @@ function amountsIn(text: string): Found[] {
       )
     )
       return false;
-    if (/(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(text.slice(Math.max(0, a.from - 24), a.from))) return false;
+    if (
+      /(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(
+        text.slice(Math.max(0, a.from - 24), a.from),
+      )
+    )
+      return false;
     return !negated.test(text.slice(Math.max(0, a.from - 40), a.from));
   });
 }
@@ -66,7 +70,8 @@ function amountsIn(text: string): Found[] {
 /** Where a phrase that names a thing ends. */
 const phraseEnd =
   /[.;:!?()]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by)\b/i;
-const leadIn = /^\s*(?:,?\s*(?:there,?\s+|now,?\s+)*(?=that'?s\s))?(?:of\s+|each\s+of\s+|each\s+|worth\s+of\s+|more\s+(?:of\s+)?|extra\s+|the\s+|some\s+|my\s+|your\s+|good\s+|that'?s\s+|it'?s\s+|full of\s+|do\s+|de\s+)*/i;
+const leadIn =
+  /^\s*(?:,?\s*(?:there,?\s+|now,?\s+)*(?=that'?s\s))?(?:of\s+|each\s+of\s+|each\s+|worth\s+of\s+|more\s+(?:of\s+)?|extra\s+|the\s+|some\s+|my\s+|your\s+|good\s+|that'?s\s+|it'?s\s+|full of\s+|do\s+|de\s+)*/i;
 
 interface Phrase {
   readonly match: Match;
@@ -102,7 +107,14 @@ function foodBefore(text: string, from: number, to: number, kitchen: Kitchen): P
     '',
   );
   if (bare.trim() === '') return null;
-  const clause = Math.max(bare.lastIndexOf('. '), bare.lastIndexOf(', '), bare.lastIndexOf('; '), bare.lastIndexOf(' and '), bare.lastIndexOf(': '), bare.lastIndexOf('? '));
+  const clause = Math.max(
+    bare.lastIndexOf('. '),
+    bare.lastIndexOf(', '),
+    bare.lastIndexOf('; '),
+    bare.lastIndexOf(' and '),
+    bare.lastIndexOf(': '),
+    bare.lastIndexOf('? '),
+  );
   const begin = clause < 0 ? 0 : clause + (bare.slice(clause).startsWith(' and ') ? 5 : 2);
   const words = bare.slice(begin);
   if (words.trim().split(/\s+/).length > 6) return null;
@@ -114,7 +126,10 @@ function foodBefore(text: string, from: number, to: number, kitchen: Kitchen): P
 function lastNamed(text: string, from: number, to: number, kitchen: Kitchen): Phrase | null {
   if (to - from > 130) return null;
   let end = to;
-  for (const clause of text.slice(from, to).split(/[,;:]|\band\b|\bbut\b/).reverse()) {
+  for (const clause of text
+    .slice(from, to)
+    .split(/[,;:]|\band\b|\bbut\b/)
+    .reverse()) {
     const begin = text.lastIndexOf(clause, end);
     end = begin;
     const words = clause.trim().split(/\s+/);
@@ -126,11 +141,13 @@ function lastNamed(text: string, from: number, to: number, kitchen: Kitchen): Ph
 }
 
 /** "zest of", "the juice and zest of" in front of a count of fruit. */
-const peelOf = /(?:(?:finely\s+)?grated\s+)?(?:zest|rind|juice|peel)(?:\s+and\s+(?:juice|zest|rind))?\s+of\s+(?:the\s+)?$/i;
+const peelOf =
+  /(?:(?:finely\s+)?grated\s+)?(?:zest|rind|juice|peel)(?:\s+and\s+(?:juice|zest|rind))?\s+of\s+(?:the\s+)?$/i;
 const peelOfOne =
   /(?:zest|rind|juice)(?:\s+and\s+(?:juice|zest|rind))?\s+(?:of|from)\s+(?:an?|the|half an?|both|one|another)\s+(?:\w+\s+)?(?:lemons?|limes?|oranges?|clementines?|grapefruits?)\b/gi;
 
-const oneEgg = /\b(?:an|one)\s+((?:(?:large|medium|small|whole|beaten|fresh)\s+)*egg)\b(?!\s*(?:yolk|white|wash|cup|size))/gi;
+const oneEgg =
+  /\b(?:an|one)\s+((?:(?:large|medium|small|whole|beaten|fresh)\s+)*egg)\b(?!\s*(?:yolk|white|wash|cup|size))/gi;
 
 /** "the same of sugar", "their weight in butter": as much as what was said before. */
 const same =
@@ -139,11 +156,18 @@ const same =
 const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
   [/\b(?:for|make|start|the) (?:the )?(?:icing|frosting|buttercream|glaze)\b|\bfrosting\b/i, 'icing'],
   [/\bfor (?:the )?(?:filling|middle)\b/i, 'filling'],
-  [/\b(?:for (?:the )?syrup|syrup of|the syrup|drizzle)\b|\bpour (?:it |them |the \w+ )?over (?:the )?(?:hot|warm|cake)|\bspoon (?:it|the \w+) (?:on|over)|\bbrush (?:it |them |each )?(?:with|over)[^.]*\b(?:hot|out|cold)\b/i, 'soak'],
-  [/\bfor (?:the )?(?:top|topping|streusel|crumble)\b|\b(?:brush|sprinkle|scatter|dust|dredge|top|glaze)\w*\b[^.;]{0,40}\bwith\b|\bon top\b|\bover the tops?\b|\bsprinkle\b|\bscatter\b/i, 'top'],
+  [
+    /\b(?:for (?:the )?syrup|syrup of|the syrup|drizzle)\b|\bpour (?:it |them |the \w+ )?over (?:the )?(?:hot|warm|cake)|\bspoon (?:it|the \w+) (?:on|over)|\bbrush (?:it |them |each )?(?:with|over)[^.]*\b(?:hot|out|cold)\b/i,
+    'soak',
+  ],
+  [
+    /\bfor (?:the )?(?:top|topping|streusel|crumble)\b|\b(?:brush|sprinkle|scatter|dust|dredge|top|glaze)\w*\b[^.;]{0,40}\bwith\b|\bon top\b|\bover the tops?\b|\bsprinkle\b|\bscatter\b/i,
+    'top',
+  ],
   [/\b(?:grease|greased|butter the|oil the|dust the|flour the|for the tin|line the)\b/i, 'grease'],
 ];
-const component = /\b(?:for|make|start|and now) (?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\b|^\s*(?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\s*:/i;
+const component =
+  /\b(?:for|make|start|and now) (?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\b|^\s*(?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\s*:/i;
 
 /** The words of a phrase from its first word that belongs to the name to the last: without strange ones around it. */
 function nameOf(phrase: string, match: Match): string {
@@ -201,7 +225,15 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         const small = unit === null && !counts(asked.id, kitchen);
         if (!small || (grams && typeof a.value === 'number' && a.value >= 20)) {
           const said: string = small ? `${value.trim()} g` : value.trim();
-          out.push({ text: `${said} ${asked.words}`, from: s.at + start, to: s.at + a.to, ingredient: asked.id, name: asked.words, role: apart, grams: false });
+          out.push({
+            text: `${said} ${asked.words}`,
+            from: s.at + start,
+            to: s.at + a.to,
+            ingredient: asked.id,
+            name: asked.words,
+            role: apart,
+            grams: false,
+          });
           last = { value: said, unit };
           if (unit === 'g' || unit === 'kg') grams = true;
           asked = null;
@@ -211,7 +243,8 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       }
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
-      if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id)) continue;
+      if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id))
+        continue;
       const of = peelOf.exec(text.slice(Math.max(0, start - 60), start));
       const each = /^\s*each\b(?:\s+of\b)?|^\s*of each\b/i.exec(text.slice(a.to));
       // "four ounces of treacle and four of syrup": the unit is not said again
@@ -227,13 +260,24 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       if (each) {
         const stop = /[.;!?]/.exec(text.slice(a.to, limit));
         const to = stop ? a.to + stop.index : limit;
-        const all = text.slice(a.to + each[0].length, to).split(/,|\band\b|&/).map((x) => x.trim());
+        const all = text
+          .slice(a.to + each[0].length, to)
+          .split(/,|\band\b|&/)
+          .map((x) => x.trim());
         const named = all.flatMap((x) => {
           const m = x === '' ? null : matchIngredient(x, kitchen);
           return m && !m.behind ? [{ x, id: m.id }] : [];
         });
         for (const { x, id } of named)
-          out.push({ text: `${value.trim()} ${x}`, from: s.at + start, to: s.at + to, ingredient: id, name: id === 'citrus-zest' ? 'zest' : x, role: apart, grams: false });
+          out.push({
+            text: `${value.trim()} ${x}`,
+            from: s.at + start,
+            to: s.at + to,
+            ingredient: id,
+            name: id === 'citrus-zest' ? 'zest' : x,
+            role: apart,
+            grams: false,
+          });
         if (named.length > 0) {
           last = { value: value.trim(), unit };
           done = to;
@@ -242,7 +286,9 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       }
       const from = Math.min(start, food.from);
       const to = Math.max(a.to, food.to);
-      const role = roleWords.find(([re]) => re.test(text.slice(Math.max(0, from - 60), Math.min(text.length, to + 30))))?.[1] ?? null;
+      const role =
+        roleWords.find(([re]) => re.test(text.slice(Math.max(0, from - 60), Math.min(text.length, to + 30))))?.[1] ??
+        null;
       const said: string = bare ? `${value.trim()} g` : value.trim();
       out.push({
         text: of ? `${of[0].trim()} ${said} ${name}` : `${said} ${name}`,
@@ -259,7 +305,15 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
     for (const m of text.matchAll(oneEgg)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       if (out.some((t) => t.ingredient === 'egg')) continue;
-      out.push({ text: `1 ${m[1] ?? 'egg'}`, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: 'egg', name: 'egg', role: apart, grams: false });
+      out.push({
+        text: `1 ${m[1] ?? 'egg'}`,
+        from: s.at + m.index,
+        to: s.at + m.index + m[0].length,
+        ingredient: 'egg',
+        name: 'egg',
+        role: apart,
+        grams: false,
+      });
     }
     // "And the butter?" is answered by the next amount
     if (/\?["'”]?\s*$/.test(text) && amounts.length === 0) {
@@ -269,8 +323,19 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
     for (const m of text.matchAll(peelOfOne)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');
-      const id = /juice/i.test(m[0]) ? (matchIngredient(`${/(lemon|lime|orange|clementine|grapefruit)/i.exec(m[0])?.[1] ?? ''} juice`, kitchen)?.id ?? 'lemon-juice') : 'citrus-zest';
-      out.push({ text: phrase, from: s.at + m.index, to: s.at + m.index + m[0].length, ingredient: id, name: phrase, role: apart, grams: false });
+      const id = /juice/i.test(m[0])
+        ? (matchIngredient(`${/(lemon|lime|orange|clementine|grapefruit)/i.exec(m[0])?.[1] ?? ''} juice`, kitchen)
+            ?.id ?? 'lemon-juice')
+        : 'citrus-zest';
+      out.push({
+        text: phrase,
+        from: s.at + m.index,
+        to: s.at + m.index + m[0].length,
+        ingredient: id,
+        name: phrase,
+        role: apart,
+        grams: false,
+      });
     }
     for (const m of text.matchAll(same)) {
       const food = foodBehind(text, m.index + m[0].length, text.length, true, kitchen);

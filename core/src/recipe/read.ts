@@ -74,10 +74,22 @@ export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): Rec
   const source = open(clipped, kitchen);
   if (source.kind === 'formula') return { formula: source.formula, doubts: [], confidence: 1 };
   if (source.kind === 'refused') return source.draft;
-  const several = source.texts.length > 1 ? source.texts : source.texts[0] === clipped ? (clipped === text ? recipeTexts(text) : [clipped]) : source.texts;
+  const several =
+    source.texts.length > 1
+      ? source.texts
+      : source.texts[0] === clipped
+        ? clipped === text
+          ? recipeTexts(text)
+          : [clipped]
+        : source.texts;
   const [first = ''] = several;
   // with one recipe in it the text is read as it was pasted
-  const draft = fromText(several.length > 1 ? first : (source.texts[0] ?? ''), several.length === 1 && first === text, kitchen, clipped);
+  const draft = fromText(
+    several.length > 1 ? first : (source.texts[0] ?? ''),
+    several.length === 1 && first === text,
+    kitchen,
+    clipped,
+  );
   if (several.length < 2) return draft;
   const words = `There are ${several.length} recipes in this text; the first is shown. Bring the others in one at a time.`;
   return { ...draft, doubts: [...draft.doubts, alone('several', words)] };
@@ -130,14 +142,25 @@ function byTitles(text: string): string[] {
     const before = (lines[no - 1] ?? '').trim();
     const title = line.trim();
     if (!baked || before !== '' || title === '' || title.length > 60 || /^[\d½¼¾•*-]|[.:!?,]$/.test(title)) continue;
-    if (groupHead(line, title, true) !== null || noteHeading.test(title) || afterHeading.test(title) || methodHeading.test(title)) continue;
+    if (
+      groupHead(line, title, true) !== null ||
+      noteHeading.test(title) ||
+      afterHeading.test(title) ||
+      methodHeading.test(title)
+    )
+      continue;
     const below = lines.slice(no + 1, no + 9).join('\n');
     if (!standsAlone(`${title}\n\n${below}`) || at(no + 1) === 'method') continue;
     starts.push(no);
     [listed, baked] = [0, false];
   }
   if (starts.length < 2 || !baked) return [text];
-  return starts.map((from, i) => lines.slice(from, starts[i + 1] ?? lines.length).join('\n').trim());
+  return starts.map((from, i) =>
+    lines
+      .slice(from, starts[i + 1] ?? lines.length)
+      .join('\n')
+      .trim(),
+  );
 }
 
 /** Whether a text has a title and a list of ingredients. */
@@ -164,7 +187,8 @@ function inPieces(line: string): string[] {
   let rest = line;
   while (rest.length > MAX_LINE) {
     const head = rest.slice(0, MAX_LINE);
-    const at = Math.max(head.lastIndexOf('. '), head.lastIndexOf('? '), head.lastIndexOf('! ')) + 1 || head.lastIndexOf(' ');
+    const at =
+      Math.max(head.lastIndexOf('. '), head.lastIndexOf('? '), head.lastIndexOf('! ')) + 1 || head.lastIndexOf(' ');
     const to = at > MAX_LINE / 3 ? at : MAX_LINE;
     out.push(rest.slice(0, to));
     rest = rest.slice(to).trimStart();
@@ -185,8 +209,12 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
   const asTyped = lines.length === pasted.length && lines.every((l, i) => l === pasted[i]);
   const draft = assemble(whole, lines, kitchen);
   const noted = [
-    ...(measure?.guessed ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)] : []),
-    ...(shared.guessed ? [alone('amount', `The text gives shares and no weight; ${shared.flourG} g of flour are taken.`)] : []),
+    ...(measure?.guessed
+      ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)]
+      : []),
+    ...(shared.guessed
+      ? [alone('amount', `The text gives shares and no weight; ${shared.flourG} g of flour are taken.`)]
+      : []),
   ];
   const doubted = noted.length > 0 ? { ...draft, doubts: [...noted, ...draft.doubts] } : draft;
   const shown = asPasted && asTyped ? doubted : { ...doubted, lines };

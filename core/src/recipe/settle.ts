@@ -49,7 +49,11 @@ function withItem(f: Formula, item: Item, role?: GroupRole): Formula {
   while (taken.has(id)) id = `i${n++}`;
   const made = { ...item, id };
   const at = role ? f.groups.findIndex((g) => g.role === role) : f.groups.findIndex(isBatter);
-  if (at < 0) return { ...f, groups: [...f.groups, { id: role ?? 'g1', name: role ? '' : 'Batter', role: role ?? 'batter', items: [made] }] };
+  if (at < 0)
+    return {
+      ...f,
+      groups: [...f.groups, { id: role ?? 'g1', name: role ? '' : 'Batter', role: role ?? 'batter', items: [made] }],
+    };
   return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, made] } : g)) };
 }
 

@@ -1,5 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { catalogueRow, defaultKitchen, gramsOf, readRecipe, type EggSize, type Item, type Source } from '../../src/index.js';
+import {
+  catalogueRow,
+  defaultKitchen,
+  gramsOf,
+  readRecipe,
+  type EggSize,
+  type Item,
+  type Source,
+} from '../../src/index.js';
 import { oneLine } from './line.js';
 
 /** One line of a corpus file; core/test/corpus/README.md says what the columns mean. */
@@ -74,7 +82,10 @@ const fits = (item: Item | undefined, m: Meant): boolean =>
 
 export function judge(c: Case): Judged {
   const { items, doubts } = oneLine(c.line);
-  const wanted = c.means.replace(/\?/g, '').split(' & ').map((w) => meant(w));
+  const wanted = c.means
+    .replace(/\?/g, '')
+    .split(' & ')
+    .map((w) => meant(w));
   const reads = wanted.length === items.length && wanted.every((m, i) => fits(items[i], m));
   const doubted = doubts.length > 0;
   const right = reads && (doubted || !c.means.includes('?'));

@@ -72,7 +72,12 @@ export function judgeUnseen(c: Unseen): { readonly draft: RecipeDraft; readonly 
   put('family', c.families.includes(f.family), false, `family ${f.family}, not ${c.families.join('/')}`);
   for (const { ids, g } of c.grams) {
     const got = weightOf(f, ids);
-    put('amounts', got > 0 && Math.abs(Math.log(got / g)) <= 0.14, got === 0, `${ids.join('/')} ${got.toFixed(1)}, not ${g}`);
+    put(
+      'amounts',
+      got > 0 && Math.abs(Math.log(got / g)) <= 0.14,
+      got === 0,
+      `${ids.join('/')} ${got.toFixed(1)}, not ${g}`,
+    );
   }
   if (c.ovenC !== null) {
     const got = f.bake?.ovenC;
@@ -91,7 +96,12 @@ export function judgeUnseen(c: Unseen): { readonly draft: RecipeDraft; readonly 
     const n = uses.reduce((s, u) => s + u.count * (u.tin.shape === 'cup' ? (u.tin.cups ?? 1) : 1), 0);
     const shape = uses.length > 0 && uses.every((u) => shapes.includes(u.tin.shape));
     const got = uses.map((u) => `${u.count}x${u.tin.shape}`).join('+');
-    put('tins', shape && (count === null || n === count), uses.length === 0, `tins ${got || 'none'}, not ${count ?? ''}x${shapes.join('/')}`);
+    put(
+      'tins',
+      shape && (count === null || n === count),
+      uses.length === 0,
+      `tins ${got || 'none'}, not ${count ?? ''}x${shapes.join('/')}`,
+    );
   }
   for (const id of c.absent) put('absent', weightOf(f, [id]) === 0, false, `${id} is there`);
   return { draft, facts };

@@ -68,7 +68,8 @@ const verbs: readonly (readonly [RegExp, Role])[] = [
 
 const behindOther =
   /^\s*(?:,\s*)?(?:(?:or so|about)\s+)?(?:in(?:side)? (?:the|its|their) (?:tins?|pans?|form|mould)\b(?!\s+at)|on (?:a|the) (?:rack|wire)|to (?:cool|rest|stand|swell|soak|plump|set|firm|chill)|of (?:rest|cooling|beating|mixing)|in (?:the )?(?:fridge|freezer|refrigerator)|before|ahead|beforehand|in advance|later|old|apart|rest\b|resting|cooling|chill|ago|running|by hand|on (?:high|medium|low)|per side|prep|with (?:an?|the) (?:\w+ )?(?:mixer|beaters?|whisk|spoon|machine)|after (?:it|they) (?:come|came)|from the|earlier|of (?:work|your time)|drive)/i;
-const behindBake = /^\s*(?:,\s*)?(?:or\s+)?(?:until|till|in (?:the|an?|your) (?:\w+\s+){0,2}oven|at\s+\d|@|altogether|in all|in total|bake|baking)/i;
+const behindBake =
+  /^\s*(?:,\s*)?(?:or\s+)?(?:until|till|in (?:the|an?|your) (?:\w+\s+){0,2}oven|at\s+\d|@|altogether|in all|in total|bake|baking)/i;
 const beforeLook =
   /\b(?:after|at the|every|within|first check(?: at)?|from|halfway|half-way|until|past|the first|at)\s+(?:about\s+|around\s+|the first\s+)?$/i;
 const lastOf = /\b(?:last|final)\s+(?:about\s+)?$/i;
@@ -77,7 +78,8 @@ const more =
 const onlyIf =
   /\b(?:if|when|unless|from frozen|frozen|for (?:the )?(?:big|large|small|mini|individual|smaller|larger|bigger|two|one)\b|in my old|if you)\b/i;
 const whole = /\b(?:altogether|in all|in total|total|all told|all in all)\b/i;
-const waiting = /^(?:cool|rest|stand|stood|chill|refrig|fridge|soak|steep|leave|left|lie|swell|plump|freez|keep|kept|wait|set aside|drain|prov|proof|rise|marin|thaw|defrost|let|hang|pre)/i;
+const waiting =
+  /^(?:cool|rest|stand|stood|chill|refrig|fridge|soak|steep|leave|left|lie|swell|plump|freez|keep|kept|wait|set aside|drain|prov|proof|rise|marin|thaw|defrost|let|hang|pre)/i;
 const cooled = /\b(?:cool(?:ed)?|cold|next day|overnight|slice[ds]?)\b/i;
 const lowering =
   /\b(?:then|reduce[ds]?|reducing|lower(?:ed|ing)?|turn(?:ed|ing)?|drop(?:ped|ping)?|increase|raise|bring|down to|up to|continue)\b/i;
@@ -85,12 +87,14 @@ const forVessel =
   /^\s*(?:minutes?\s+)?(?:\(|for|in|as|if\b[^.,;)]{0,16}\b(?:in|using|making))\s*(?:an?\s+|the\s+|one\s+|two\s+)?((?:[\p{L}\d"-]+\s+){0,3}?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|tins?|pans?|layers?|cakes?|minis?|buns?|rings?|bundts?|slab|big one|small ones?|large ones?|ones?))\b/iu;
 const vesselLead =
   /((?:mini\s+|large\s+|small\s+)?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|layers?|buns?))\s*(?:take|need|want|:|for|will take|about|,)?\s*(?:about\s+)?$/i;
-const coverOn = /\b(?:cover(?:ed|ing)?|foil (?:over|on|tight)|under foil|with foil|tent(?:ed)?|lid on|with (?:the |a )?lid|under (?:the |a )?lid|paper over)\b/i;
+const coverOn =
+  /\b(?:cover(?:ed|ing)?|foil (?:over|on|tight)|under foil|with foil|tent(?:ed)?|lid on|with (?:the |a )?lid|under (?:the |a )?lid|paper over)\b/i;
 const coverOff =
   /\b(?:uncover(?:ed)?|(?:remove|take|lift|pull)\w*\s+(?:(?:it|the|that|off)\s+)*(?:\w+\s+)?(?:off|foil|lid|cover|paper)|foil off|lid off|without (?:the )?(?:foil|lid))\b/i;
 const lidWord = /\blid\b|\bcovered at\b/i;
 const labelled = /^\s*(?:bak(?:e|ing)|cook(?:ing)?)(?:\s+time)?\s*:\s*(.*)$/i;
-const labels = /\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|ready in|active|hands[- ]on|rest(?:ing)?)(?:\s+time)?\s*:?\s*\d/gi;
+const labels =
+  /\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|ready in|active|hands[- ]on|rest(?:ing)?)(?:\s+time)?\s*:?\s*\d/gi;
 
 interface Reading {
   preheat: Heat | null;
@@ -119,14 +123,28 @@ function barelyHeat(text: string, from: number, to: number): boolean {
   const value = Number(text.slice(from, to).replace(/\D.*$/, '')) || 100;
   if (value < 100 || value % 5 !== 0) return false;
   // "170. 40-45 min.": a sentence of nothing else
-  if (text.slice(0, from).trim() === '' && /^(?:[\s.;,]*|\s*,?\s*(?:and\s+)?no fan\b.*)$/i.test(text.slice(to)) && value <= 500) return true;
-  const next = /^[\s,;:@–/-]*(?:for\s+|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(text.slice(to));
+  if (
+    text.slice(0, from).trim() === '' &&
+    /^(?:[\s.;,]*|\s*,?\s*(?:and\s+)?no fan\b.*)$/i.test(text.slice(to)) &&
+    value <= 500
+  )
+    return true;
+  const next = /^[\s,;:@–/-]*(?:for\s+|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(
+    text.slice(to),
+  );
   const behind = to + (next?.[0].length ?? 0);
   const d = behind > to ? durationAt(text, behind) : null;
   if (d && (d.unit || (d.early >= 5 && d.late <= 180 && d.late !== d.early))) return true;
   // "45 mins @ 160", "half an hour, 200"
-  if (/(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) && /^\s*(?:[.,;)]|$)/.test(text.slice(to))) return true;
-  return /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) && /^\s*(?:[.,;(]|$)/.test(text.slice(to));
+  if (
+    /(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
+    /^\s*(?:[.,;)]|$)/.test(text.slice(to))
+  )
+    return true;
+  return (
+    /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
+    /^\s*(?:[.,;(]|$)/.test(text.slice(to))
+  );
 }
 
 /** Times of a sentence, with a bare range taken where it stands right behind a heat: "400 20-25". */
@@ -134,19 +152,40 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   const sure = durations(text);
   const out = [...sure];
   for (const h of heats) {
-    const gap = /^(?:[\s,;:–-]|for|about|around|approx\.?|~|abt\.?|,\s*then|another)*/i.exec(text.slice(h.to))?.[0] ?? '';
+    const gap =
+      /^(?:[\s,;:–-]|for|about|around|approx\.?|~|abt\.?|,\s*then|another)*/i.exec(text.slice(h.to))?.[0] ?? '';
     const d = gap.length > 0 ? durationAt(text, h.to + gap.length) : null;
     const next = d ? text.slice(d.to) : '';
-    const fits = d && !d.unit && d.late <= 240 && (d.early !== d.late ? d.early >= 5 : d.early >= 8 && /for|then|,\s*$/i.test(gap) && d.early !== h.value);
-    if (d && fits && !/^\s*(?:°|[cf]\b|cm|mm|in\b|inch|["”]|g\b|ml|x|×|cases|muffin|holes?|squares|pieces|slices|people)/i.test(next) && !sure.some((s) => s.from < d.to && d.from < s.to))
+    const fits =
+      d &&
+      !d.unit &&
+      d.late <= 240 &&
+      (d.early !== d.late ? d.early >= 5 : d.early >= 8 && /for|then|,\s*$/i.test(gap) && d.early !== h.value);
+    if (
+      d &&
+      fits &&
+      !/^\s*(?:°|[cf]\b|cm|mm|in\b|inch|["”]|g\b|ml|x|×|cases|muffin|holes?|squares|pieces|slices|people)/i.test(
+        next,
+      ) &&
+      !sure.some((s) => s.from < d.to && d.from < s.to)
+    )
       out.push(d);
   }
   // "15 to 18 more"
   const extra = /(?<![\d.,/])(\d{1,2})\s*(?:-|–|to)\s*(\d{1,2})\s+(?:more|longer|further|extra)\b/i.exec(text);
   if (extra && !out.some((d) => d.from < extra.index + extra[0].length && extra.index < d.to))
-    out.push({ early: Number(extra[1]), late: Number(extra[2]), unit: false, from: extra.index, to: extra.index + extra[0].search(/\s+(?:more|longer|further|extra)/i) });
+    out.push({
+      early: Number(extra[1]),
+      late: Number(extra[2]),
+      unit: false,
+      from: extra.index,
+      to: extra.index + extra[0].search(/\s+(?:more|longer|further|extra)/i),
+    });
   // "then 160 for 25": the unit is left to the sense
-  const bare = /\b(?:for|another)\s+(?:another\s+|about\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;)]|$)/i.exec(text);
+  const bare =
+    /\b(?:for|another)\s+(?:another\s+|about\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;)]|$)/i.exec(
+      text,
+    );
   if (bare?.[1] && (sure.length > 0 || heats.length > 0)) {
     const from = bare.index + bare[0].indexOf(bare[1]);
     const to = from + bare[0].slice(bare[0].indexOf(bare[1])).trimEnd().length;
@@ -159,7 +198,13 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   if (told) {
     for (const m of text.slice(0, told.index).matchAll(/[\p{L}\p{N}-]+/gu)) {
       const d = durationAt(text, m.index);
-      if (d && !d.unit && d.early >= 10 && /^\s*$/.test(text.slice(d.to, told.index)) && !out.some((o) => o.from < d.to && d.from < o.to)) {
+      if (
+        d &&
+        !d.unit &&
+        d.early >= 10 &&
+        /^\s*$/.test(text.slice(d.to, told.index)) &&
+        !out.some((o) => o.from < d.to && d.from < o.to)
+      ) {
         out.push(d);
         break;
       }
@@ -179,14 +224,28 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
   const lead = hits.filter((h) => h.to <= t.from).at(-1);
   const heat = heats.filter((h) => h.to <= t.from).at(-1);
   // straight behind a heat, or "45 minutes at 180"
-  if (heat && (!lead || lead.to <= heat.from || (lead.role === 'bake' && lead.to <= t.from)) && !/;|[.]\s+(?=\p{Lu})/u.test(text.slice(heat.to, t.from))) {
+  if (
+    heat &&
+    (!lead || lead.to <= heat.from || (lead.role === 'bake' && lead.to <= t.from)) &&
+    !/;|[.]\s+(?=\p{Lu})/u.test(text.slice(heat.to, t.from))
+  ) {
     if (beforeLook.test(before) && !/\b(?:at|until)\s+(?:about\s+)?$/i.test(before)) return 'look';
     return 'bake';
   }
-  if (heats.some((h) => h.from >= t.to && /^\s*\)?\s*(?:at|in an? oven at|in the oven at|on|@|,|with)?\s*$/i.test(text.slice(t.to, h.from)))) return 'bake';
+  if (
+    heats.some(
+      (h) =>
+        h.from >= t.to &&
+        /^\s*\)?\s*(?:at|in an? oven at|in the oven at|on|@|,|with)?\s*$/i.test(text.slice(t.to, h.from)),
+    )
+  )
+    return 'bake';
   if (beforeLook.test(before) && !(lead?.role === 'bake' && /\b(?:from|at)\s*$/i.test(before))) return 'look';
   // what is melted or stirred is done once the tin comes; what is left to stand in the tin is not
-  const past = lead?.role === 'other' && !waiting.test(text.slice(lead.from, lead.to)) && /\b(?:tins?|trays?|oven|sheets?|moulds?|cases|pans?)\b/i.test(text.slice(lead.to, t.from));
+  const past =
+    lead?.role === 'other' &&
+    !waiting.test(text.slice(lead.from, lead.to)) &&
+    /\b(?:tins?|trays?|oven|sheets?|moulds?|cases|pans?)\b/i.test(text.slice(lead.to, t.from));
   if (lead && !past) return lead.role;
   if (behindBake.test(after)) return 'bake';
   const next = hits.find((h) => h.from >= t.to);
@@ -197,7 +256,9 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
 }
 
 const vesselOf = (text: string, t: Duration): string | null =>
-  forVessel.exec(text.slice(t.to, t.to + 120))?.[1] ?? vesselLead.exec(text.slice(Math.max(0, t.from - 60), t.from))?.[1] ?? null;
+  forVessel.exec(text.slice(t.to, t.to + 120))?.[1] ??
+  vesselLead.exec(text.slice(Math.max(0, t.from - 60), t.from))?.[1] ??
+  null;
 
 function readSentence(text: string, line: Prose, at: number, r: Reading): void {
   const heats = heatsIn(text, (from, to) => barelyHeat(text, from, to));
@@ -219,7 +280,13 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     if (x.kind === 'heat') {
       const started = r.parts.some((p) => p.time);
       // the same heat for a fan, said in a sentence of its own
-      const same = r.preheat && x.fan && !r.preheat.fan && !started && r.preheat.ovenC - x.ovenC >= 5 && r.preheat.ovenC - x.ovenC <= 30;
+      const same =
+        r.preheat &&
+        x.fan &&
+        !r.preheat.fan &&
+        !started &&
+        r.preheat.ovenC - x.ovenC >= 5 &&
+        r.preheat.ovenC - x.ovenC <= 30;
       mark(x, 'heat');
       end = x.to;
       if (same) continue;
@@ -230,12 +297,21 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
       const before = tokens[i - 1];
       const last = r.parts.at(-1);
       // "45 minutes at 180": the heat of the time before it
-      if (before?.kind === 'time' && last?.time === before && !last.heat && /^\s*(?:at|in an? oven at|in the oven at|on|@|,|with|in an?)?\s*$/i.test(between)) {
+      if (
+        before?.kind === 'time' &&
+        last?.time === before &&
+        !last.heat &&
+        /^\s*(?:at|in an? oven at|in the oven at|on|@|,|with|in an?)?\s*$/i.test(between)
+      ) {
         last.heat = x;
         continue;
       }
       pending = x;
-      if (started && lowering.test(text.slice(Math.max(0, x.from - 60), x.from)) && !tokens.slice(i + 1).some((y) => y.kind === 'time'))
+      if (
+        started &&
+        lowering.test(text.slice(Math.max(0, x.from - 60), x.from)) &&
+        !tokens.slice(i + 1).some((y) => y.kind === 'time')
+      )
         r.parts.push({ heat: x, time: null, cover: null });
       continue;
     }
@@ -252,14 +328,26 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     const first = !r.parts.some((p) => p.time);
     // "an hour or just over (60-65 minutes)" says it once more, and closer
     const before = r.parts.at(-1);
-    if (!first && before?.time && /^[^.;]{0,24}\($/.test(between) && x.late >= 0.7 * before.time.early && x.early <= 1.4 * before.time.late) {
+    if (
+      !first &&
+      before?.time &&
+      /^[^.;]{0,24}\($/.test(between) &&
+      x.late >= 0.7 * before.time.early &&
+      x.early <= 1.4 * before.time.late
+    ) {
       before.time = x;
       end = x.to;
       continue;
     }
     const told = text.slice(covered, x.from);
     covered = x.to;
-    const cover = coverOff.test(told) ? ('none' as const) : coverOn.test(told) && !/\bif\b|\bwhen\b/i.test(told) ? (lidWord.test(told) ? ('lid' as const) : ('tent' as const)) : null;
+    const cover = coverOff.test(told)
+      ? ('none' as const)
+      : coverOn.test(told) && !/\bif\b|\bwhen\b/i.test(told)
+        ? lidWord.test(told)
+          ? ('lid' as const)
+          : ('tent' as const)
+        : null;
     const since = `${r.since} ${between}`;
     r.since = '';
     end = x.to;
@@ -274,7 +362,15 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     }
     const tail = text.slice(x.to, x.to + 40).split(/[.;]/)[0] ?? '';
     const lastly = /\b(?:last|final)\s+(?:about\s+)?$/i.test(between);
-    const adds = (lastly || more.test(between) || more.test(said.slice(Math.max(0, said.lastIndexOf('.')))) || /^\s*(?:more|longer|further|again|extra|uncovered)\b/i.test(tail) || cover !== null || (pending !== null && !cooled.test(since))) && !onlyIf.test(`${between.slice(-50)} ${tail}`) && !(vessel && !more.test(between));
+    const adds =
+      (lastly ||
+        more.test(between) ||
+        more.test(said.slice(Math.max(0, said.lastIndexOf('.')))) ||
+        /^\s*(?:more|longer|further|again|extra|uncovered)\b/i.test(tail) ||
+        cover !== null ||
+        (pending !== null && !cooled.test(since))) &&
+      !onlyIf.test(`${between.slice(-50)} ${tail}`) &&
+      !(vessel && !more.test(between));
     if (adds) r.parts.push({ heat: pending, time: x, cover });
     pending = null;
   }
@@ -294,10 +390,14 @@ function noteCover(text: string, t: Duration, r: Reading, role: Role): void {
   else r.covers.push({ cover, atMin: Math.round((t.early + t.late) / 2) });
 }
 
-const fillers = /\b(?:um+|uh+|er+m?|ehm|ah+|hmm+|well|oh|like|you know|what)\b(?=[\s,.…])|(?<=[,\s])(?:good|nice|full)(?=\s+(?:hour|half|ten|three|five|quarter))/gi;
+const fillers =
+  /\b(?:um+|uh+|er+m?|ehm|ah+|hmm+|well|oh|like|you know|what)\b(?=[\s,.…])|(?<=[,\s])(?:good|nice|full)(?=\s+(?:hour|half|ten|three|five|quarter))/gi;
 /** Without the words that fill a pause; places stay. */
 const unfilled = (text: string): string =>
-  text.replace(fillers, (m) => ' '.repeat(m.length)).replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length)).replace(/,(?:\s*,)+/g, (m) => ','.padEnd(m.length));
+  text
+    .replace(fillers, (m) => ' '.repeat(m.length))
+    .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
+    .replace(/,(?:\s*,)+/g, (m) => ','.padEnd(m.length));
 
 const starting = (): Reading => ({
   preheat: null,
@@ -367,7 +467,8 @@ function settle(r: Reading): HeatRead {
   if (!first) return { bake: null, doubt: null, marks, alternatives, minutes, byWords: null };
   for (const c of r.covers) {
     const fromMin = c.atMin ?? Math.max(0, Math.round((early + late) / 2) - (c.lastMin ?? 0));
-    if (fromMin > 0 && fromMin < late) stages.push({ fromMin, ovenC: heatAtMin(stages, first.ovenC, fromMin), cover: c.cover });
+    if (fromMin > 0 && fromMin < late)
+      stages.push({ fromMin, ovenC: heatAtMin(stages, first.ovenC, fromMin), cover: c.cover });
   }
   stages.sort((a, b) => a.fromMin - b.fromMin);
   const all = stages.length > 0 && stages[0]?.fromMin !== 0 ? [{ fromMin: 0, ovenC: first.ovenC }, ...stages] : stages;

@@ -27,18 +27,18 @@ const numeric = new RegExp(`(?:${numberPattern})`, 'y');
 const twoFigures = /\d{2,3}(?=\s*\/\s*\d{2})/y;
 const spoken = new RegExp(`(?:${spokenPattern})(?![\\p{L}])`, 'yiu');
 const unitWord =
-  /\s*-?\s*(?:(h(?:ou)?rs?|h|stunden?|std|heures?|horas?|or[ae])|(min(?:ut(?:e[ns]?|os?|i))?s?|mn|m)|(sec(?:ond)?s?|s|sekunden?))(?![\p{L}])\.?/yiu;
-const minuteMark = /\s?[’'′](?![’'′\p{L}\d])/yu;
-const article = /(?:an?|one)\s+(?=(?:hour|hr|minute|min)\b)/yi;
-const loosely = /\s*-?\s*(?:ish|odd|or so)\b/yi;
+  /\s*-?\s*(?:(h(?:ou)?rs?|h|stunden?|std|heures?|horas?|or[ae])|(min(?:ut(?:e[ns]?|os?|i))?s?|mn|m)|(sec(?:ond)?s?|s|sekunden?))(?![\p{L}])\.?/iuy;
+const minuteMark = /\s?[’'′](?![’'′\p{L}\d])/uy;
+const article = /(?:an?|one)\s+(?=(?:hour|hr|minute|min)\b)/iy;
+const loosely = /\s*-?\s*(?:ish|odd|or so)\b/iy;
 const inMinutes = { min: 1, h: 60, s: 1 / 60 } as const;
 
 /** "half an hour", "three quarters of an hour", "¾ hour", "a quarter of an hour". */
 const partOfHour =
-  /(?:(half)|(an?\s+quarter|quarter|one quarter|1\/4|¼)|(three[\s-]quarters?|3\/4|¾))\s*(?:of\s+)?(?:an?\s+)?(?:hour|hr)\b\.?/yi;
+  /(?:(half)|(an?\s+quarter|quarter|one quarter|1\/4|¼)|(three[\s-]quarters?|3\/4|¾))\s*(?:of\s+)?(?:an?\s+)?(?:hour|hr)\b\.?/iy;
 const hourTail =
-  /\s*(?:(?:and|&|,|plus)\s+)?(?:an?\s+|one\s+)?(?:(half)|(quarter)|(three\s+quarters))(?!\s*(?:of\s+an?\s+)?(?:hour|an hour|cup|tea|table))\b/yi;
-const less = /\s*(?:less|minus)\s+/yi;
+  /\s*(?:(?:and|&|,|plus)\s+)?(?:an?\s+|one\s+)?(?:(half)|(quarter)|(three\s+quarters))(?!\s*(?:of\s+an?\s+)?(?:hour|an hour|cup|tea|table))\b/iy;
+const less = /\s*(?:less|minus)\s+/iy;
 
 function figure(text: string, from: number): Took<{ n: number; digits: boolean }> | null {
   // "35/40 minutes" is a range, "3/4 hour" a fraction
@@ -92,7 +92,8 @@ function tailOf(text: string, from: number): Took<number> | null {
   const next = text.slice(f.to, f.to + 14);
   if (unit && unit.value === 'min') {
     // "1 hour, 10 minutes cooling" has a comma and another matter behind it
-    if (/,/.test(text.slice(from, begin)) && /^\s*(?:to|of|for)?\s*(?:cool|rest|stand)/i.test(text.slice(unit.to))) return null;
+    if (/,/.test(text.slice(from, begin)) && /^\s*(?:to|of|for)?\s*(?:cool|rest|stand)/i.test(text.slice(unit.to)))
+      return null;
     // "1 hour 15 to 20 min": the range is of the minutes
     return { value: (minus ? -1 : 1) * f.value.n, to: unit.to };
   }
@@ -106,9 +107,10 @@ function tailOf(text: string, from: number): Took<number> | null {
     : null;
 }
 
-const ranged = /\s*(?:-\s+to|-|–|—|−|to|or|bis(?:\s+zu)?|à|a(?=\s+\d)|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/yi;
+const ranged =
+  /\s*(?:-\s+to|-|–|—|−|to|or|bis(?:\s+zu)?|à|a(?=\s+\d)|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/iy;
 const slash = /\s*\/\s*/y;
-const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+|could be\s+|might be\s+)?/yi;
+const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+|could be\s+|might be\s+)?/iy;
 const mostMinutes = 24 * 60;
 
 /** Minutes of a bare figure beside another that has its unit: hours only where so many make sense. */
@@ -151,4 +153,3 @@ export function durations(text: string, bare = false): Duration[] {
   }
   return out;
 }
-

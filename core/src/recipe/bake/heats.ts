@@ -50,21 +50,21 @@ const ovenWords: readonly (readonly [RegExp, number])[] = [
 ];
 
 const figure = /(\d{2,3})(?:\s*(?:-|–|to|or)\s*(\d{3}))?(?![\d]|[.,]\d)/y;
-const degree = /(?<=\d)o(?=[cf]\b)|\s*-?\s*(?:°|º|˚|degrees?|degs?\.?|grad\b|grados|gradi|degr[eé]s?)/yi;
-const scaleWord = /\s*(?:(c(?:elsius|entigrade|els\.?)?)|(f(?:ahrenheit|ahr\.?)?))(?![\p{L}\p{N}])\.?/yiu;
+const degree = /(?<=\d)o(?=[cf]\b)|\s*-?\s*(?:°|º|˚|degrees?|degs?\.?|grad\b|grados|gradi|degr[eé]s?)/iy;
+const scaleWord = /\s*(?:(c(?:elsius|entigrade|els\.?)?)|(f(?:ahrenheit|ahr\.?)?))(?![\p{L}\p{N}])\.?/iuy;
 const fanBefore =
   /(?:fan(?:[- ](?:forced|assisted|bake))?|convection|hot[- ]air|umluft|heißluft|chaleur tournante|ventilado|ventilato)(?:\s+(?:oven|setting))?\s*(?:at|to|on|:|,)?\s*\(?$/i;
 const fanBehind =
-  /[\s,(]*(?:in\s+an?\s+|for\s+an?\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/yi;
+  /[\s,(]*(?:in\s+an?\s+|for\s+an?\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/iy;
 const gas =
-  /(?:gas(?:\s*mark|\s*no\.?)?|reg(?:ulo)?\.?(?:\s*mark)?|mark)\s*(½|¼|1\/2|1\/4|10|\d)(?![\d/]|\s*(?:minutes?|mins?|hours?)\b)(?:\s*(?:-|–|or|to)\s*\d(?!\d))?/yi;
-const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/yi;
+  /(?:gas(?:\s*mark|\s*no\.?)?|reg(?:ulo)?\.?(?:\s*mark)?|mark)\s*(½|¼|1\/2|1\/4|10|\d)(?![\d/]|\s*(?:minutes?|mins?|hours?)\b)(?:\s*(?:-|–|or|to)\s*\d(?!\d))?/iy;
+const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/iy;
 const worded =
-  /(?:(?:very|moderately|fairly|extremely)\s+)?(?:slow|cool|low|gentle|moderate|mod\.?|medium|warm|hot|quick|brisk)(?:\s+hot)?\s+oven\b/yi;
+  /(?:(?:very|moderately|fairly|extremely)\s+)?(?:slow|cool|low|gentle|moderate|mod\.?|medium|warm|hot|quick|brisk)(?:\s+hot)?\s+oven\b/iy;
 const spoken = new RegExp(`(?:${spokenPattern})(?![\\p{L}])`, 'yiu');
 /** "three fifty", "four twenty-five", "one eighty". */
 const byHundreds =
-  /(one|two|three|four|five)[\s-]+((?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[\s-]five)?)(?!\s*-?\s*(?:min|hour|g\b|gram|ml))(?![\p{L}])/yiu;
+  /(one|two|three|four|five)[\s-]+((?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[\s-]five)?)(?!\s*-?\s*(?:min|hour|g\b|gram|ml))(?![\p{L}])/iuy;
 const hundreds: Readonly<Record<string, number>> = { one: 100, two: 200, three: 300, four: 400, five: 500 };
 
 const build = (p: Pick<Heat, 'value' | 'scale' | 'fan' | 'marked' | 'said' | 'from' | 'to'>, ovenC: number): Heat => ({
@@ -83,7 +83,9 @@ function figureAt(text: string, from: number): Heat | null {
     value = m[2] ? (Number(m[1]) + Number(m[2])) / 2 : Number(m[1]);
     to = from + m[0].length;
   } else if (aloud) {
-    value = aloud[2] ? (hundreds[(aloud[1] ?? '').toLowerCase()] ?? 0) + (readSpoken(aloud[2]) ?? 0) : (readSpoken(aloud[0]) ?? 0);
+    value = aloud[2]
+      ? (hundreds[(aloud[1] ?? '').toLowerCase()] ?? 0) + (readSpoken(aloud[2]) ?? 0)
+      : (readSpoken(aloud[0]) ?? 0);
     to = from + aloud[0].length;
     if (value < 100 || value > 550 || value % 5 !== 0) return null;
   } else return null;
@@ -109,7 +111,8 @@ function heatAt(text: string, from: number): Heat | null {
   const c = g ? gasC[g[1] ?? ''] : undefined;
   if (g && c !== undefined) {
     // "mark in four", "mark 8 wedges" are knives, not ovens
-    const knife = /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(Math.max(0, from - 60), from));
+    const knife =
+      /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(Math.max(0, from - 60), from));
     if (!knife)
       return build({ value: c, scale: 'gas', fan: false, marked: true, said: g[0], from, to: from + g[0].length }, c);
   }
@@ -121,7 +124,10 @@ function heatAt(text: string, from: number): Heat | null {
   const w = at(worded, text, from);
   const word = w && ovenWords.find(([re]) => re.test(w[0]));
   if (w && word)
-    return build({ value: word[1], scale: 'words', fan: false, marked: true, said: w[0], from, to: from + w[0].length }, word[1]);
+    return build(
+      { value: word[1], scale: 'words', fan: false, marked: true, said: w[0], from, to: from + w[0].length },
+      word[1],
+    );
   return figureAt(text, from);
 }
 
@@ -143,17 +149,24 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
     if (m.index < end) continue;
     const before = text.slice(Math.max(0, m.index - 2), m.index);
     // a figure behind a point or a slash is the end of another one, unless that was a heat: "180/160"
-    if (/^\d/.test(m[0]) && (/\d[.,]$/.test(before) || (/\S\/$/.test(before) && out.at(-1)?.to !== m.index - 1))) continue;
+    if (/^\d/.test(m[0]) && (/\d[.,]$/.test(before) || (/\S\/$/.test(before) && out.at(-1)?.to !== m.index - 1)))
+      continue;
     const h = heatAt(text, m.index);
     if (!h) continue;
     if (!h.marked) {
       if (h.value < 90 || otherUnit.test(text.slice(h.to, h.to + 14))) continue;
       const aloud = !/\d/.test(h.said);
       const lead = aloud ? spokenLead : ovenLead;
-      const said = aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
-      const paired = said || text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1;
+      const said =
+        aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
+      const paired = said || (text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1);
       if (!paired && !lead.test(text.slice(Math.max(0, h.from - 80), h.from)) && !barely(h.from, h.to)) continue;
-      if (/^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(text.slice(h.to))) continue;
+      if (
+        /^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(
+          text.slice(h.to),
+        )
+      )
+        continue;
     }
     out.push(h);
     end = h.to;

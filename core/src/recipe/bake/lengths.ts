@@ -38,7 +38,8 @@ export function sizesIn(text: string): Size[] {
     const [first] = values;
     if (first === undefined || (values.length === 1 && named === undefined)) continue;
     // "2 x 20 cm": so many tins of that size
-    const many = values.length === 2 && ua === undefined && ub !== undefined && first <= 6 && (values[1] ?? 0) >= first * 2.4;
+    const many =
+      values.length === 2 && ua === undefined && ub !== undefined && first <= 6 && (values[1] ?? 0) >= first * 2.4;
     const scale = scaleOf(named, Math.max(...values));
     const used = many ? values.slice(1) : values;
     const from = many ? m.index + said.search(new RegExp(cross, 'i')) + 1 : m.index;

@@ -16,7 +16,11 @@ const heads = {
 const own = /^(?:kind|text)$/i;
 
 const firstRow = (text: string): string[] => {
-  const line = text.replace(/^\ufeff/, '').trimStart().split(/\r?\n/, 1)[0] ?? '';
+  const line =
+    text
+      .replace(/^\ufeff/, '')
+      .trimStart()
+      .split(/\r?\n/, 1)[0] ?? '';
   const by = [',', ';', '\t'].map((d) => [d, line.split(d).length] as const).sort((a, b) => b[1] - a[1])[0];
   return by && by[1] > 1 ? line.split(by[0]).map((c) => c.replace(/^"|"$/g, '').trim()) : [];
 };
@@ -58,15 +62,20 @@ export function fromCsv(text: string): string[] {
   const grid = Papa.parse<string[]>(clean, { header: false, skipEmptyLines: 'greedy', delimiter: meta.delimiter }).data;
   const [head = [], ...rest] = grid;
   // prose below the table has commas of its own: it is no row of it
-  const last = rest.findLastIndex((r) => r.length >= 2 && /\d/.test(r.slice(1, 4).join(' ')) && (r[0] ?? '').length < 60);
+  const last = rest.findLastIndex(
+    (r) => r.length >= 2 && /\d/.test(r.slice(1, 4).join(' ')) && (r[0] ?? '').length < 60,
+  );
   const list: string[][] = [];
   const below: string[] = [];
   for (const [i, r] of rest.entries()) {
-    const prose = r.length > head.length || (r[0] ?? '').length > 60 || /^(?:method|pat|bake|mix|oven)\b/i.test(r[0] ?? '');
+    const prose =
+      r.length > head.length || (r[0] ?? '').length > 60 || /^(?:method|pat|bake|mix|oven)\b/i.test(r[0] ?? '');
     if (i > last || prose) below.push(r.join(meta.delimiter === ';' ? '; ' : ', ').replace(/[,;\s]+$/, ''));
     else list.push(r);
   }
-  return [['Ingredients', ...rowsToLines(head, list), ...(below.length > 0 ? ['', 'Method', ...below] : [])].join('\n')];
+  return [
+    ['Ingredients', ...rowsToLines(head, list), ...(below.length > 0 ? ['', 'Method', ...below] : [])].join('\n'),
+  ];
 }
 
 /** Orvin's own table: a row each for title, head, group, ingredient, step and note, in the words of the card. */

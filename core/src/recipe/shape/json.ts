@@ -122,15 +122,34 @@ function recipesIn(x: unknown, depth = 0, out: Loose[] = []): Loose[] {
     return out;
   }
   if (!isObject(x)) return out;
-  if (listKeys.some((k) => holdsList(x[k])) || groupKeys.some((k) => Array.isArray(x[k]) && groupsOf(x).length > 0)) out.push(x);
+  if (listKeys.some((k) => holdsList(x[k])) || groupKeys.some((k) => Array.isArray(x[k]) && groupsOf(x).length > 0))
+    out.push(x);
   else
-    for (const key of ['@graph', 'mainEntity', 'itemListElement', 'item', 'recipes', 'recipe', 'data', 'results', 'hasPart'])
+    for (const key of [
+      '@graph',
+      'mainEntity',
+      'itemListElement',
+      'item',
+      'recipes',
+      'recipe',
+      'data',
+      'results',
+      'hasPart',
+    ])
       if (key in x) recipesIn(x[key], depth + 1, out);
   return out;
 }
 
 const listKeys = ['recipeIngredient', 'ingredients', 'recipeIngredients', 'ingredient', 'ingredientList', 'zutaten'];
-const groupKeys = ['ingredientGroups', 'ingredient_groups', 'sections', 'components', 'parts', 'ingredients', 'recipeIngredient'];
+const groupKeys = [
+  'ingredientGroups',
+  'ingredient_groups',
+  'sections',
+  'components',
+  'parts',
+  'ingredients',
+  'recipeIngredient',
+];
 const stepKeys = ['recipeInstructions', 'instructions', 'steps', 'directions', 'method', 'preparation'];
 const titleKeys = ['name', 'title', 'headline', 'recipeName', 'label'];
 const yieldKeys = ['recipeYield', 'yield', 'servings', 'serves', 'makes', 'portions'];
@@ -141,8 +160,13 @@ const nameKeys = ['name', 'ingredient', 'food', 'item', 'label', 'product', 'wha
 const noteKeys = ['note', 'notes', 'comment', 'preparation', 'prep', 'description'];
 
 const holdsList = (x: unknown): boolean =>
-  typeof x === 'string' ? /\d/.test(x) : Array.isArray(x) ? x.length > 0 : isObject(x) && Array.isArray(x['itemListElement']);
-const firstOf = (o: Loose, keys: readonly string[]): unknown => keys.map((k) => o[k]).find((v) => v !== undefined && v !== null && v !== '');
+  typeof x === 'string'
+    ? /\d/.test(x)
+    : Array.isArray(x)
+      ? x.length > 0
+      : isObject(x) && Array.isArray(x['itemListElement']);
+const firstOf = (o: Loose, keys: readonly string[]): unknown =>
+  keys.map((k) => o[k]).find((v) => v !== undefined && v !== null && v !== '');
 
 /** Groups of a list, each with its name: sections that hold lists of their own. */
 function groupsOf(o: Loose): { name: string; list: unknown[] }[] {
@@ -151,7 +175,9 @@ function groupsOf(o: Loose): { name: string; list: unknown[] }[] {
     if (!Array.isArray(all)) continue;
     const found = all.filter(isObject).flatMap((g) => {
       const inner = firstOf(g, [...listKeys, 'items', 'itemListElement', 'list']);
-      return Array.isArray(inner) ? [{ name: words(firstOf(g, [...titleKeys, 'group', 'section', 'heading'])), list: inner }] : [];
+      return Array.isArray(inner)
+        ? [{ name: words(firstOf(g, [...titleKeys, 'group', 'section', 'heading'])), list: inner }]
+        : [];
     });
     if (found.length > 0) return found;
   }
@@ -188,7 +214,22 @@ function stepsOf(x: unknown, depth = 0): string[] {
     if (isObject(e)) {
       const inner = firstOf(e, ['itemListElement', 'steps', 'item', 'itemList', 'instructions']);
       if (Array.isArray(inner) || isObject(inner)) return stepsOf(inner, depth + 1);
-      return linesIn(words(firstOf(e, ['text', 'body', 'description', 'step', 'instruction', 'content', 'detail', 'html', 'value', 'name'])));
+      return linesIn(
+        words(
+          firstOf(e, [
+            'text',
+            'body',
+            'description',
+            'step',
+            'instruction',
+            'content',
+            'detail',
+            'html',
+            'value',
+            'name',
+          ]),
+        ),
+      );
     }
     return linesIn(words(e));
   });
@@ -232,7 +273,9 @@ function recipeText(r: Loose): string {
   const said = stepsOf(firstOf(r, stepKeys));
   const spoken = /\d\s*(?:min|hour)/i.test(said.join(' '));
   const oven = firstOf(r, ['oven', 'ovenTemp', 'ovenTemperature', 'oven_temp', 'temperature', 'bakeTemp']);
-  const heat = isObject(oven) ? `${words(firstOf(oven, ['temp', 'temperature', 'value', 'degrees', 'c', 'f']))} ${words(firstOf(oven, ['unit', 'scale', 'unitText']))}${firstOf(oven, ['fan']) === true ? ' fan' : ''}` : words(oven);
+  const heat = isObject(oven)
+    ? `${words(firstOf(oven, ['temp', 'temperature', 'value', 'degrees', 'c', 'f']))} ${words(firstOf(oven, ['unit', 'scale', 'unitText']))}${firstOf(oven, ['fan']) === true ? ' fan' : ''}`
+    : words(oven);
   const hot = /\d/.test(heat) && own('head').length === 0 && !/\d\s*(?:°|º|deg|[CF]\b)/.test(said.join(' '));
   const tin = words(firstOf(r, ['tin', 'pan', 'vessel', 'tinSize', 'panSize']));
   return [

@@ -9,12 +9,21 @@ interface Column {
 }
 
 const heads: readonly (readonly [RegExp, Kind])[] = [
-  [/^(?:ingredients?|items?|foods?|what|names?|product|article|zutat(?:en)?|ingr[eé]dients?|ingredientes?|ingredienti?|formula|mix|raw materials?|material)$/i, 'name'],
+  [
+    /^(?:ingredients?|items?|foods?|what|names?|product|article|zutat(?:en)?|ingr[eé]dients?|ingredientes?|ingredienti?|formula|mix|raw materials?|material)$/i,
+    'name',
+  ],
   [/^(?:units?|measure|einheit|unit[eé]|unidad|unit[aà]|(?:us|metric|imperial)[ _-]*units?)$/i, 'unit'],
-  [/^(?:%|% (?:of|on) (?:total )?flour|flour ?%|percent|per cent|baker'?s ?%|bakers? ?%|b ?%|% flour|baker'?s percent(?:age)?|ratio)$/i, 'percent'],
+  [
+    /^(?:%|% (?:of|on) (?:total )?flour|flour ?%|percent|per cent|baker'?s ?%|bakers? ?%|b ?%|% flour|baker'?s percent(?:age)?|ratio)$/i,
+    'percent',
+  ],
   [/^(?:notes?|comments?|preparation|remarks?|how|prep|bemerkung(?:en)?|notas?|note|remarque)$/i, 'note'],
   [/^(?:group|section|part|stage|component|for)$/i, 'group'],
-  [/^(?:amounts?|quantity|quantities|qty|how much|menge|quantit[eé]|cantidad|quantit[aà]|weight|(?:us|metric|imperial|home|volume)[ _-]*(?:qty|quantity|amount|measures?)?|measures?|volume|spoons and cups|dose|dosi)$/i, 'amount'],
+  [
+    /^(?:amounts?|quantity|quantities|qty|how much|menge|quantit[eé]|cantidad|quantit[aà]|weight|(?:us|metric|imperial|home|volume)[ _-]*(?:qty|quantity|amount|measures?)?|measures?|volume|spoons and cups|dose|dosi)$/i,
+    'amount',
+  ],
 ];
 const unitHeads: readonly (readonly [RegExp, string])[] = [
   [/^(?:grams?|g|gr|weight(?: \(?g\)?| in g)?|metric \(g\)|mass g|gramm)$/i, 'g'],
@@ -39,7 +48,7 @@ function columnOf(head: string): Column {
 export function isHead(cells: readonly string[]): boolean {
   const kinds = cells.map(columnOf);
   const known = kinds.filter((k) => k.kind !== 'other').length;
-  return known >= 2 && kinds.some((k) => k.kind === 'amount' || k.kind === 'percent') ;
+  return known >= 2 && kinds.some((k) => k.kind === 'amount' || k.kind === 'percent');
 }
 
 const figure = /^[\d.,½¼¾⅓⅔⅛ /–-]+$/;
@@ -51,7 +60,10 @@ const figure = /^[\d.,½¼¾⅓⅔⅛ /–-]+$/;
 export function rowsToLines(head: readonly string[], rows: readonly (readonly string[])[]): string[] {
   const columns = head.map(columnOf);
   // without a column that says so the first is the name
-  const nameAt = Math.max(0, columns.findIndex((c) => c.kind === 'name'));
+  const nameAt = Math.max(
+    0,
+    columns.findIndex((c) => c.kind === 'name'),
+  );
   const out: string[] = [];
   let group = '';
   // a head gives its unit to bare figures only where the column is of bare figures
@@ -95,7 +107,12 @@ export function rowsToLines(head: readonly string[], rows: readonly (readonly st
     }
     const [first, ...more] = amounts;
     if (first === undefined && percents < 0) {
-      out.push(row.map((c) => c.trim()).filter((c) => c !== '').join(' '));
+      out.push(
+        row
+          .map((c) => c.trim())
+          .filter((c) => c !== '')
+          .join(' '),
+      );
       continue;
     }
     out.push(
@@ -177,7 +194,8 @@ const led =
   /^\s*(?:[-*•]\s*)?(?<name>\p{L}[^\d%=]{1,46}?)\s*(?:\.{2,}|…+|\s{3,}|\t+|\s[-–—:=]\s)\s*(?<pct>\d+(?:[.,]\d+)?)\s*%?\s*$/u;
 const flourName = /\b(?:flour|meal|semolina|mehl|farine|harina|farina)\b/i;
 
-const baseLine = /^\s*(?<name>[\p{L} -]{0,20}(?:flour|meal)[\p{L} -]{0,16}?)\s*\(?\s*(?<pct>100)\s*%\s*\)?(?<rest>[^\n]*)$/iu;
+const baseLine =
+  /^\s*(?<name>[\p{L} -]{0,20}(?:flour|meal)[\p{L} -]{0,16}?)\s*\(?\s*(?<pct>100)\s*%\s*\)?(?<rest>[^\n]*)$/iu;
 
 export interface Shared {
   readonly lines: readonly string[];
@@ -193,9 +211,13 @@ export interface Shared {
  */
 export function unshared(lines: readonly string[]): Shared {
   // "Flour (100%) = 12 lb": the other figures of the list are shares of it
-  const base = /\b(?:flour|meal|mehl|farine|harina|farina)\b[^\n]{0,16}\b100\s*%|100\s*%[^\n]{0,12}\bflour\b/i.test(lines.join('\n'));
+  const base = /\b(?:flour|meal|mehl|farine|harina|farina)\b[^\n]{0,16}\b100\s*%|100\s*%[^\n]{0,12}\bflour\b/i.test(
+    lines.join('\n'),
+  );
   const based = base && lines.filter((l) => led.test(l)).length >= 3;
-  const found = lines.map((l) => share.exec(l)?.groups ?? (based ? (led.exec(l)?.groups ?? baseLine.exec(l)?.groups) : undefined));
+  const found = lines.map(
+    (l) => share.exec(l)?.groups ?? (based ? (led.exec(l)?.groups ?? baseLine.exec(l)?.groups) : undefined),
+  );
   const rows = found.filter((g) => g !== undefined);
   const isTotal = (name: string): boolean => /^\s*(?:total|sum|yield|gesamt)/i.test(name);
   const nameOf = (g: Record<string, string | undefined>): string => (g['name'] ?? g['name2'] ?? '').trim();
@@ -205,9 +227,14 @@ export function unshared(lines: readonly string[]): Shared {
   if (rows.length < 3 || Math.abs(flourPct - 100) > 1) return { lines, flourG: null, guessed: false };
   const text = lines.join('\n');
   const grams = (m: RegExpExecArray | null): number | null =>
-    m?.[1] ? (readNumber(m[1]) ?? 0) * (/^k/i.test(m[2] ?? '') ? 1000 : /^l/i.test(m[2] ?? '') ? 453.59 : /^o/i.test(m[2] ?? '') ? 28.35 : 1) : null;
+    m?.[1]
+      ? (readNumber(m[1]) ?? 0) *
+        (/^k/i.test(m[2] ?? '') ? 1000 : /^l/i.test(m[2] ?? '') ? 453.59 : /^o/i.test(m[2] ?? '') ? 28.35 : 1)
+      : null;
   const said =
-    grams(/flour[^\n%]{0,16}?(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ?? grams(/flour[^\n]{0,14}100\s*%[^\n\d]{0,6}(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ?? grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:\w+\s+)?flour/i.exec(text));
+    grams(/flour[^\n%]{0,16}?(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ??
+    grams(/flour[^\n]{0,14}100\s*%[^\n\d]{0,6}(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ??
+    grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:\w+\s+)?flour/i.exec(text));
   const total = grams(/(?:total|batch|dough|batter|yield|makes)[^\n%]{0,30}?(\d+(?:[.,]\d+)?)\s*(kg|g)\b/i.exec(text));
   const sum = rows.reduce((s, g) => s + (g && !isTotal(nameOf(g)) ? pctOf(g) : 0), 0);
   const flourG = said ?? (total !== null && sum > 0 ? (100 * total) / sum : 500);

@@ -31,7 +31,8 @@ function unmessaged(lines: readonly string[]): readonly string[] {
   return asked >= 3 ? lines.map((l) => l.replace(/^\s*(?:Q|A)\s*[:.]\s*/i, '')) : lines;
 }
 
-const unitBehind = '(?=\\s*(?:cups?|c\\.|tsp|tbsp|teaspoons?|tablespoons?|g\\b|kg\\b|ml\\b|l\\b|oz\\b|lb|pint|stick|egg|large|small|medium|level|heaped|pkt|can|tin|hr|hour|min|inch|cm|°))';
+const unitBehind =
+  '(?=\\s*(?:cups?|c\\.|tsp|tbsp|teaspoons?|tablespoons?|g\\b|kg\\b|ml\\b|l\\b|oz\\b|lb|pint|stick|egg|large|small|medium|level|heaped|pkt|can|tin|hr|hour|min|inch|cm|°))';
 /** Letters that a scan put where figures stand, and figures where letters do: "18O°C", "l/2", "I cup", "f1our". */
 export function unscanned(line: string): string {
   return (
@@ -41,7 +42,9 @@ export function unscanned(line: string): string {
       .replace(/(?<=\p{Ll})0(?=\p{Ll})/gu, 'o')
       // letters among figures
       .replace(/(?<![\p{L}])[IlO|\dSo]*\d[IlO|\dSo]*(?![\p{L}])|(?<![\p{L}\d])[Il|](?=\d|O{1,2}\b)/gu, (m) =>
-        /[IlO|So]/.test(m) && !/^\d+[lS]$|^\d+o$/.test(m) ? m.replace(/[Il|]/g, '1').replace(/[Oo]/g, '0').replace(/S/g, '5') : m,
+        /[IlO|So]/.test(m) && !/^\d+[lS]$|^\d+o$/.test(m)
+          ? m.replace(/[Il|]/g, '1').replace(/[Oo]/g, '0').replace(/S/g, '5')
+          : m,
       )
       .replace(/(?<![\p{L}\d])[Il|](?=\s*\/\s*[2348]\b)/gu, '1')
       .replace(/(?<=\b[1-9]\/)[Il|](?=\d?\b)/g, '1')
@@ -60,7 +63,13 @@ const pieces = (line: string): { text: string; at: number }[] => {
 };
 const onlyAmount = (s: string): boolean => {
   const a = scanAmounts(s);
-  return a.length > 0 && /^[\s()~=%/.,]*$/.test(a.reduceRight((t, x) => t.slice(0, x.from) + t.slice(x.to), s).replace(/\b(?:of|about|approx|ca)\b/gi, '')) || /^[\d.,½¼¾⅓⅔/\s-]+%?$/.test(s);
+  return (
+    (a.length > 0 &&
+      /^[\s()~=%/.,]*$/.test(
+        a.reduceRight((t, x) => t.slice(0, x.from) + t.slice(x.to), s).replace(/\b(?:of|about|approx|ca)\b/gi, ''),
+      )) ||
+    /^[\d.,½¼¾⅓⅔/\s-]+%?$/.test(s)
+  );
 };
 
 /** "2 c. flour  1/4 c. sugar  3 t. soda": several things in a row, each with its amount. */
@@ -82,8 +91,14 @@ function uncolumned(all: readonly string[]): readonly string[] {
     return p.slice(1).every((x) => onlyAmount(x.text)) || p.slice(0, -1).every((x) => onlyAmount(x.text));
   });
   if (whole.length * 2 > wide.length) return lines;
-  const starts = wide.flatMap((l) => pieces(l).slice(1).map((p) => p.at));
-  const column = starts.find((s) => starts.filter((x) => Math.abs(x - s) <= 1).length >= Math.max(3, 0.6 * wide.length));
+  const starts = wide.flatMap((l) =>
+    pieces(l)
+      .slice(1)
+      .map((p) => p.at),
+  );
+  const column = starts.find(
+    (s) => starts.filter((x) => Math.abs(x - s) <= 1).length >= Math.max(3, 0.6 * wide.length),
+  );
   if (column === undefined) return lines.flatMap((l) => (wide.includes(l) ? pieces(l).map((p) => p.text) : [l]));
   const left: string[] = [];
   const right: string[] = [];
@@ -108,7 +123,8 @@ function uncolumned(all: readonly string[]): readonly string[] {
     if (b !== '' && (inside || onlyRight)) {
       // a line further in goes on with the one above it
       const deeper = ps.find((p) => p.at >= column - 1);
-      if (right.length > 0 && deeper && deeper.at > column + 1 && !/^\d+[.)]/.test(b)) right[right.length - 1] += ` ${b}`;
+      if (right.length > 0 && deeper && deeper.at > column + 1 && !/^\d+[.)]/.test(b))
+        right[right.length - 1] += ` ${b}`;
       else right.push(b);
     }
   }
@@ -119,9 +135,11 @@ function uncolumned(all: readonly string[]): readonly string[] {
 const opens = /^\s*(?:[\d½¼¾⅓⅔⅛•▢□☐*–—-]|\(|an?\s)/i;
 const hasFood = (s: string): boolean => matchIngredient(s.split(/[,(]/)[0] ?? s) !== null;
 const hasAmount = (s: string): boolean => scanAmounts(plainChars(s)).length > 0;
-const unfinished = /(?:[,&+(–]|\b(?:and|or|of|the|a|an|with|in|to|for|at|into|on|until|about|cold|fresh|large|plain|light|dark|brown|finely|self-raising|baking|und|et|y|e|de))\s*$/i;
+const unfinished =
+  /(?:[,&+(–]|\b(?:and|or|of|the|a|an|with|in|to|for|at|into|on|until|about|cold|fresh|large|plain|light|dark|brown|finely|self-raising|baking|und|et|y|e|de))\s*$/i;
 
-const does = /^\s*(?:\d+[.)]\s*)?(?:heat|preheat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|melt|sift|put|bring|knead|roll|divide|spread|cut|then|in|into)\b/i;
+const does =
+  /^\s*(?:\d+[.)]\s*)?(?:heat|preheat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|melt|sift|put|bring|knead|roll|divide|spread|cut|then|in|into)\b/i;
 
 /** A line that says a thing and how much of it, and so needs no other. */
 const isItem = (s: string): boolean => hasFood(s) && (hasAmount(s) || /\s\d{1,4}\s*$/.test(s));
@@ -149,9 +167,22 @@ function unbroken(lines: readonly string[]): readonly string[] {
     }
     const goesOn = /^[\p{Ll}°%(]/u.test(text) && !opens.test(text);
     const whole = isItem(text);
-    const half = !whole && hasAmount(last) && scanAmounts(plainChars(last))[0]?.from === 0 && !hasFood(last) && last.length < 40 && !opens.test(text);
-    const sentence = goesOn && !whole && !isItem(last) && !/[.!?:]$/.test(last) && (last.length > 24 || does.test(last)) && out.length > 1;
-    if (half || sentence || (!whole && unfinished.test(last) && !opens.test(text))) out[out.length - 1] = `${last} ${text}`;
+    const half =
+      !whole &&
+      hasAmount(last) &&
+      scanAmounts(plainChars(last))[0]?.from === 0 &&
+      !hasFood(last) &&
+      last.length < 40 &&
+      !opens.test(text);
+    const sentence =
+      goesOn &&
+      !whole &&
+      !isItem(last) &&
+      !/[.!?:]$/.test(last) &&
+      (last.length > 24 || does.test(last)) &&
+      out.length > 1;
+    if (half || sentence || (!whole && unfinished.test(last) && !opens.test(text)))
+      out[out.length - 1] = `${last} ${text}`;
     else out.push(line);
   }
   return out;
