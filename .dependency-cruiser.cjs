@@ -20,7 +20,7 @@ module.exports = {
       from: { path: '^core/src', pathNot: '\\.spec\\.ts$' },
       to: {
         pathNot:
-          '^(core/src|node_modules/(joi|highs|numeric-quantity|htmlparser2|minisearch|papaparse|@types/papaparse)/)',
+          '^(core/src|node_modules/(joi|highs|numeric-quantity|htmlparser2|minisearch|papaparse|json5|fastest-levenshtein|@types/papaparse)/)',
       },
     },
     {

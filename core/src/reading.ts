@@ -1,8 +1,20 @@
 /** Reading recipes in words and files, settling what is doubtful, and writing them again. */
-export { readRecipe, readRecipes, recipeTexts } from './recipe/read.js';
+export { readRecipe, readRecipes, recipeTexts, type ReadOptions } from './recipe/read.js';
+export { measuresMean, regions, type RegionId } from './recipe/origin.js';
 export { settle } from './recipe/settle.js';
 export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';
-export type { Choice, Doubt, DoubtKind, Edit, Mark, Place, RecipeDraft } from './recipe/draft.js';
+export type {
+  Choice,
+  Doubt,
+  DoubtKind,
+  Edit,
+  Fate,
+  Mark,
+  Origin,
+  Place,
+  RecipeDraft,
+  Stretch,
+} from './recipe/draft.js';
 export { itemLine } from './recipe/cards.js';
 export { findIngredients } from './recipe/match.js';

@@ -6,7 +6,14 @@ import { accountOf, confidenceOf } from './account.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
-import { readFamilyLine, readMeasuresLine, readOvenLine, readStatedLine, readYieldLine } from './cards.js';
+import {
+  readFamilyLine,
+  readMayContainLine,
+  readMeasuresLine,
+  readOvenLine,
+  readStatedLine,
+  readYieldLine,
+} from './cards.js';
 import { classify, isCard, sameAs, type Classified } from './classify.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
@@ -292,13 +299,13 @@ function titleIn(text: string): string | null {
 }
 
 /** Reads the lines of one recipe: what each of them is, what its words name and weigh, and what is doubtful in it. */
-export function assemble(text: string, lines: readonly string[], kitchen: Kitchen): RecipeDraft {
+export function assemble(text: string, lines: readonly string[], kitchen: Kitchen, region?: RegionId): RecipeDraft {
   const parts = classify(lines, kitchen);
   const head = parts.filter((p) => p.kind !== 'ingredient' && p.kind !== 'method' && p.kind !== 'story');
   const firstOf = <T>(read: (s: string) => T | null): T | null =>
     head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
-  const origin = said ? null : originOf(lines);
+  const origin = said ? null : region ? { region, sure: 9, because: [] } : originOf(lines);
   const all = parts.map((p) => p.text).join('\n');
   const source = said ?? measuresIn(all, sourceIn(origin?.region ?? 'other', kitchenSource(kitchen), all));
   const titled = parts.find((p) => p.kind === 'title');
@@ -333,6 +340,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const stated = firstOf(readStatedLine);
   const set = firstOf(readOvenLine) ?? baking.bake;
   const bake = set && stated ? { ...set, stated } : set;
+  const traces = firstOf(readMayContainLine);
   const makes = firstOf(readYieldLine) ?? baking.pieces;
   const notes = notesOf(parts, baking.marks, steps);
   const bare: Formula = {
@@ -350,6 +358,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     ...(bake && { bake }),
     ...(baking.tins.length > 0 && { tins: baking.tins }),
     ...(makes && { yield: makes }),
+    ...(traces && traces.length > 0 && { mayContain: traces }),
     ...(notes !== '' && { notes }),
   };
   if (items.length === 0) {
@@ -393,6 +402,10 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     doubts,
     marks,
     account: account.stretches,
+    ...(origin && {
+      origin: { region: origin.region, name: regionOf(origin.region)?.name ?? '', because: origin.because },
+    }),
+    ...('near' in guess && { near: guess.near }),
     confidence: confidenceOf(account, parts, doubts),
   };
 }
@@ -458,7 +471,8 @@ function notesOf(parts: readonly Classified[], marks: readonly Mark[], steps: re
           !readFamilyLine(p.text) &&
           !readOvenLine(p.text) &&
           !readStatedLine(p.text) &&
-          !readYieldLine(p.text)),
+          !readYieldLine(p.text) &&
+          !readMayContainLine(p.text)),
     )
     .map((p) => p.text)
     .join('\n')

@@ -123,6 +123,13 @@ export function readYieldLine(text: string): Formula['yield'] | null {
   return m?.[1] ? { pieces: Number(m[1]), ...(m[2] && { name: m[2] }) } : null;
 }
 
+/** "May contain: nuts, sesame": traces that the baker speaks of. */
+export const mayContainLine = (what: readonly string[]): string => `May contain: ${what.join(', ')}`;
+export function readMayContainLine(text: string): string[] | null {
+  const m = /^may contain:\s*(.+?)\s*$/i.exec(text);
+  return m?.[1] ? m[1].split(/\s*,\s*/).filter((x) => x !== '') : null;
+}
+
 export const familyLine = (id: FamilyId): string => `Family: ${id}`;
 export function readFamilyLine(text: string): FamilyId | null {
   const said = /^family:\s*([a-z-]+)\s*$/i.exec(text)?.[1]?.toLowerCase();
@@ -136,6 +143,7 @@ export const headLines = (f: Formula): string[] => [
   familyLine(f.family),
   measuresLine(f.source),
   ...(f.yield ? [yieldLine(f.yield)] : []),
+  ...(f.mayContain && f.mayContain.length > 0 ? [mayContainLine(f.mayContain)] : []),
   ...(f.tins && f.tins.length > 0 ? [tinsLine(f.tins)] : []),
   ...(f.bake ? [ovenLine(f.bake)] : []),
   ...(f.bake?.stated ? [statedLine(f.bake.stated)] : []),

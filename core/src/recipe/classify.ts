@@ -181,11 +181,15 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     if (section === 'notes') return add(afterHeading.test(bare) ? 'story' : 'note');
     if (!card && furniture.test(text)) return add('story');
     if (section === 'method' && /^(?:step\s*)?\d+[.):]\s/i.test(text)) return add('method');
-    if (/^(?:measures|family|oven|makes|tins?):\s/i.test(text)) return add('other');
+    if (/^(?:measures|family|oven|makes|tins?|may contain):\s/i.test(text)) return add('other');
     const above = no < listAt;
     const inList = section === 'ingredients' || (section === 'unknown' && titled && !above);
     const group = section === 'method' ? null : groupHead(raw, text, inList);
     if (group && !above && (titled || group.role !== 'batter')) return add('heading', group);
+    const greets =
+      /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)\b/i.test(text) &&
+      text.length < 60;
+    if (!titled && greets) return add('story');
     const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
     const ingredient = section !== 'method' && !above && !named && looksLikeIngredient(text, kitchen, bareList);
     if (

@@ -1,5 +1,7 @@
 import type { BakeSetting, Entered, FamilyId, Formula, GroupRole, Item, Source, TinUse } from '../formula/types.js';
 
+import type { RegionId } from './origin.js';
+
 /** A place in the pasted text: line number from 0, characters from–to. */
 export interface Place {
   readonly line: number;
@@ -31,12 +33,13 @@ export interface Stretch extends Place {
   readonly fate: Fate;
 }
 
-/** Where the recipe seems to be from, what gave that away, and the other countries with what they would change. */
+/** Where the recipe seems to be from, and what gave that away. */
 export interface Origin {
-  readonly region: string;
+  /** Id of `regions`; "other" where nothing in the text tells. */
+  readonly region: RegionId;
+  /** "the United States"; empty for "other". */
   readonly name: string;
   readonly because: readonly { readonly words: string; readonly place: Place }[];
-  readonly choices: readonly Choice[];
 }
 
 /** What settling a doubt does to the formula. Plain data, so that drafts can be stored. */
@@ -112,13 +115,10 @@ export interface RecipeDraft {
   /** What became of every stretch of the text; absent when it was not read from text. */
   readonly account?: readonly Stretch[];
   readonly origin?: Origin;
-  /** The language it seems to be written in. */
-  readonly language?: 'en' | 'de' | 'fr' | 'es' | 'it';
-  /** Why the family, in the words of the evidence. */
-  readonly family?: {
-    readonly because: readonly string[];
-    readonly near: readonly { readonly id: FamilyId; readonly weight: number }[];
-  };
+  /** The families it fits best, with weights that add to at most one. */
+  readonly near?: readonly { readonly id: FamilyId; readonly weight: number }[];
+  /** Items whose amount was chosen in settling, so that a name chosen later leaves it. */
+  readonly chosen?: readonly string[];
   /** 0–1: how much of the text was read without doubt. */
   readonly confidence: number;
 }

@@ -1,4 +1,6 @@
-import type { Kitchen, Source } from '../formula/types.js';
+import type { Formula, Kitchen, Source } from '../formula/types.js';
+import { eggG } from '../quantity/amount.js';
+import { tablespoonMl } from '../quantity/units.js';
 import type { Place } from './draft.js';
 
 /** Where a recipe was written, as far as its measures and words of the trade differ. */
@@ -22,23 +24,23 @@ const cocoa = [/^(?:baking )?cocoa(?: powder)?$|^cacao$/i, 'cocoa-alkalised'] as
 export const regions: readonly Region[] = [
   {
     id: 'us',
-    name: 'American',
+    name: 'the United States',
     source: { cupMl: 240, spoonMl: 5, eggSize: 'us-l' },
     words: [[/^(?:shredded |flaked )?coconut$/i, 'coconut-sweetened']],
   },
-  { id: 'ca', name: 'Canadian', source: { cupMl: 250, spoonMl: 5, eggSize: 'us-l' }, words: [] },
-  { id: 'uk', name: 'British', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
-  { id: 'ie', name: 'Irish', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
-  { id: 'au', name: 'Australian', source: { cupMl: 250, spoonMl: 20, eggSize: 'eu-m' }, words: [cocoa] },
+  { id: 'ca', name: 'Canada', source: { cupMl: 250, spoonMl: 5, eggSize: 'us-l' }, words: [] },
+  { id: 'uk', name: 'Britain', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
+  { id: 'ie', name: 'Ireland', source: { spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
+  { id: 'au', name: 'Australia', source: { cupMl: 250, spoonMl: 20, eggSize: 'eu-m' }, words: [cocoa] },
   { id: 'nz', name: 'New Zealand', source: { cupMl: 250, spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
   {
     id: 'za',
-    name: 'South African',
+    name: 'South Africa',
     source: { cupMl: 250, spoonMl: 5, eggSize: 'eu-m' },
     words: [cocoa, [/^(?:white )?cake (?:wheat )?flour$/i, 'plain-flour']],
   },
-  { id: 'in', name: 'Indian', source: { cupMl: 240, spoonMl: 5, eggSize: 'eu-m' }, words: [] },
-  { id: 'eu', name: 'continental European', source: { cupMl: 250, spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
+  { id: 'in', name: 'India', source: { cupMl: 240, spoonMl: 5, eggSize: 'eu-m' }, words: [] },
+  { id: 'eu', name: 'continental Europe', source: { cupMl: 250, spoonMl: 5, eggSize: 'eu-m' }, words: [cocoa] },
 ];
 export const regionOf = (id: RegionId): Region | undefined => regions.find((r) => r.id === id);
 
@@ -175,3 +177,20 @@ export const kitchenSource = (kitchen: Kitchen): Source => {
   const { cupMl, spoonMl, flourHabit, saltKind, eggSize } = kitchen.measures;
   return { cupMl, spoonMl, flourHabit, saltKind, eggSize };
 };
+
+/** What a formula's measures mean for the lines it has: "cup 240 ml, tablespoon 15 ml; an egg 50 g where no size is said". */
+export function measuresMean(formula: Formula): string {
+  const items = formula.groups.flatMap((g) => g.items);
+  const { cupMl, eggSize } = formula.source;
+  const cups = items.some((i) => i.entered?.unit === 'cup');
+  const spoons = items.some((i) => i.entered?.unit === 'tbsp' || i.entered?.unit === 'tsp');
+  const eggs = items.some((i) => i.ingredient === 'egg' && i.entered?.unit === 'piece');
+  const vessels = [
+    ...(cups ? [`cup ${cupMl} ml`] : []),
+    ...(spoons ? [`tablespoon ${tablespoonMl(formula.source)} ml`] : []),
+  ].join(', ');
+  return [
+    ...(vessels === '' ? [] : [vessels]),
+    ...(eggs ? [`an egg ${eggG[eggSize]} g where no size is said`] : []),
+  ].join('; ');
+}

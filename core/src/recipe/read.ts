@@ -8,6 +8,7 @@ import { afterHeading, groupHead, methodHeading, noteHeading } from './headings.
 import { fromCsv, looksLikeCsv } from './shape/csv.js';
 import { looksLikeHtml, pageOf } from './shape/html.js';
 import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
+import type { RegionId } from './origin.js';
 import { inPlain, ownMeasure } from './own-measures.js';
 import { unshared, untabled } from './shape/table.js';
 import { tidy } from './shape/tidy.js';
@@ -62,13 +63,19 @@ function open(text: string, kitchen: Kitchen): Sources {
   return { kind: 'texts', texts: looksLikeCsv(text) ? fromCsv(text) : [text] };
 }
 
+export interface ReadOptions {
+  /** Where the recipe is from, as its baker says: its cups, spoons, eggs and plain words are taken from there. */
+  readonly region?: RegionId;
+}
+
 /**
  * Reads a recipe from plain text, Markdown, a page's HTML, CSV or JSON. Every text gives a valid formula, perhaps without
  * items; whatever is unclear becomes a doubt with its place, the likely reading and the alternatives. Never throws.
  *
- * @param kitchen whose cups, spoons, flour habit and eggs the words are taken in, unless the text says its own
+ * @param kitchen whose cups, spoons, flour habit and eggs the words are taken in, unless the text gives away its own
+ * @param options where it is from, when the reader knows better than the text
  */
-export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): RecipeDraft {
+export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen, options: ReadOptions = {}): RecipeDraft {
   // a single recipe is never so long; a file of many is taken apart by `recipeTexts`
   const clipped = text.length > MAX_FILE && !/^\s*[{[]/.test(text) ? text.slice(0, MAX_FILE) : text;
   const source = open(clipped, kitchen);
@@ -89,6 +96,7 @@ export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen): Rec
     several.length === 1 && first === text,
     kitchen,
     clipped,
+    options,
   );
   if (several.length < 2) return draft;
   const words = `There are ${several.length} recipes in this text; the first is shown. Bring the others in one at a time.`;
@@ -196,7 +204,7 @@ function inPieces(line: string): string[] {
   return [...out, rest];
 }
 
-function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string): RecipeDraft {
+function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: string, options: ReadOptions): RecipeDraft {
   const all = (text.length > MAX_CHARS ? text.slice(0, MAX_CHARS) : text).split(/\r\n?|\n/);
   const long = text.length > MAX_CHARS || all.length > MAX_LINES;
   const pasted = all.slice(0, MAX_LINES);
@@ -207,7 +215,7 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
   const shared = card ? { lines: typed, flourG: null, guessed: false } : unshared(untabled(tidy(plain)));
   const lines = shared.lines;
   const asTyped = lines.length === pasted.length && lines.every((l, i) => l === pasted[i]);
-  const draft = assemble(whole, lines, kitchen);
+  const draft = assemble(whole, lines, kitchen, options.region);
   const noted = [
     ...(measure?.guessed
       ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)]

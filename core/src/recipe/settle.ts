@@ -1,7 +1,7 @@
 import { OrvinError } from '../errors.js';
 import { isBatter } from '../formula/formula.js';
 import type { Formula, GroupRole, Item } from '../formula/types.js';
-import type { Choice, Edit, RecipeDraft } from './draft.js';
+import type { Choice, Doubt, Edit, RecipeDraft } from './draft.js';
 
 const mapItems = (f: Formula, change: (i: Item) => Item | null): Formula => ({
   ...f,
@@ -78,13 +78,47 @@ export function settle(draft: RecipeDraft, doubtId: string, choice: string | Cho
   const id = typeof choice === 'string' ? choice : choice.id;
   const chosen = doubt.choices.find((c) => c.id === id);
   if (!chosen) throw new OrvinError('unknown-doubt', `Doubt '${doubtId}' has no choice '${id}'.`);
-  const doubts = draft.doubts.filter((d) => d.id !== doubtId);
-  const settled = chosen.edit.kind === 'drop' ? doubts.filter((d) => d.itemId !== doubt.itemId) : doubts;
-  const n = draft.formula.groups.reduce((s, g) => s + g.items.length, 0);
+  const { edit } = chosen;
+  const settledAmount = edit.kind === 'amount' ? [edit.itemId] : [];
+  const before = draft.chosen ?? [];
+  // an amount that was chosen stays when its name is chosen afterwards
+  const kept = edit.kind === 'ingredient' && before.includes(edit.itemId) ? amountOf(draft.formula, edit.itemId) : null;
+  const formula = applyEdit(
+    draft.formula,
+    kept !== null && edit.kind === 'ingredient' ? { ...edit, grams: kept } : edit,
+  );
+  const rest = draft.doubts.filter((d) => d.id !== doubtId && !answered(d, doubt, chosen.edit, formula));
   return {
     ...draft,
-    formula: applyEdit(draft.formula, chosen.edit),
-    doubts: settled,
-    confidence: Math.max(draft.confidence, 1 - settled.length / (n + 2)),
+    formula,
+    doubts: rest,
+    ...(before.length + settledAmount.length > 0 && { chosen: [...before, ...settledAmount] }),
+    confidence: Math.min(
+      1,
+      draft.confidence + (1 - draft.confidence) * (1 - rest.length / Math.max(1, draft.doubts.length)),
+    ),
   };
+}
+
+const amountOf = (f: Formula, id: string): number | null =>
+  f.groups.flatMap((g) => g.items).find((i) => i.id === id)?.grams ?? null;
+
+/** Whether a doubt has nothing left to ask once another was settled. */
+function answered(d: Doubt, settled: Doubt, edit: Edit, f: Formula): boolean {
+  if (edit.kind === 'bake' && (d.id === 'heat-family' || d.kind === 'no-bake')) return true;
+  if (edit.kind === 'family' && (d.kind === 'family' || d.id === 'heat-family')) return true;
+  if (edit.kind === 'add' && d.kind === 'no-flour') return true;
+  if (d.itemId === undefined) return false;
+  const grams = amountOf(f, d.itemId);
+  if (grams === null) return true;
+  if (d.itemId !== settled.itemId) return false;
+  if (d.kind === 'no-amount' && grams > 0) return true;
+  // one answer to what a thing is, or to how much of it, is enough
+  const asks = (x: Doubt): string =>
+    x.kind === 'unknown-ingredient' || x.kind === 'alternative'
+      ? 'name'
+      : ['amount', 'disagree', 'leavener', 'no-amount'].includes(x.kind)
+        ? 'amount'
+        : x.kind;
+  return (edit.kind === 'ingredient' && asks(d) === 'name') || (edit.kind === 'amount' && asks(d) === 'amount');
 }

@@ -140,7 +140,12 @@ function mlOf(m: RegExpExecArray): number {
 function vesselIn(w: Window, whole: string): Mention | null {
   const { text, word } = w;
   const material = materialIn(text);
-  const near = { from: w.from + Math.max(0, text.search(/\S/)), to: w.to };
+  const begins =
+    counted.exec(w.before)?.index ??
+    /(?:\b(?:an?|the|your|one|lined|greased|buttered|floured|deep|large|small)\s+[^.;,:]{0,36}|\d[^.;,:]{0,30})$/i.exec(
+      w.before,
+    )?.index;
+  const near = { from: w.from + (begins ?? w.before.length), to: w.to };
   const lead = whole.slice(0, w.from + w.before.length);
   const shaped =
     /^(?:rounds?|squares?|layers?|circles?)$/.test(word) &&

@@ -81,7 +81,7 @@ const jobs: Jobs = {
   },
   diagnose: (what, seen, kitchen) => diagnose(what, seen, kitchen),
   learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
-  read: (text, kitchen) => readRecipe(text, kitchen),
+  read: (text, kitchen, region) => readRecipe(text, kitchen, { ...(region && { region }) }),
   texts: (text) => recipeTexts(text),
   forecast: (input, kitchen, readings, rack) => {
     const known = begunOf(input, kitchen);

@@ -1,7 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Formula, Kitchen } from '@orvin/core';
-import type { RecipeDraft } from '@orvin/core/reading';
+import type { RecipeDraft, RegionId } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import { Compute } from '../compute/compute';
 import { tellAmiss } from '../data/amiss';
@@ -82,8 +82,8 @@ export class Intake {
     return texts?.ok ? texts.value : [text];
   }
 
-  async draftOf(text: string, kitchen: Kitchen, channel: string): Promise<RecipeDraft | null> {
-    const out = await firstValueFrom(this.compute.run(channel, 'read', text, kitchen), { defaultValue: null });
+  async draftOf(text: string, kitchen: Kitchen, channel: string, region?: RegionId): Promise<RecipeDraft | null> {
+    const out = await firstValueFrom(this.compute.run(channel, 'read', text, kitchen, region), { defaultValue: null });
     if (out?.ok) return out.value;
     if (out)
       this.notices.problem('The recipe could not be read.', 'Nothing was changed. Try again, or paste a part of it.');

@@ -22,7 +22,16 @@ import {
   type FamilyId,
   type Item,
 } from '@orvin/core';
-import { settle, type Choice, type Doubt, type Mark } from '@orvin/core/reading';
+import {
+  measuresMean,
+  regions,
+  settle,
+  type Choice,
+  type Doubt,
+  type Mark,
+  type RecipeDraft,
+  type RegionId,
+} from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
@@ -57,6 +66,8 @@ interface ProofLine {
   readonly numbers: readonly number[];
   readonly kind: 'item' | 'title' | 'group' | 'plain' | 'blank';
   readonly unread: boolean;
+  /** True for what stands around the recipe: kept, and not used. */
+  readonly story: boolean;
 }
 
 /** The recipe as it was pasted, what was read from each stretch of it, and the doubts in its margin. */
@@ -97,8 +108,22 @@ export class Proof {
       ...(f.bake ? [bakeWords(f.bake) + (f.bake.stages ? ', in stages' : '')] : ['no heat found']),
       ...(use ? [tinWords(use)] : []),
       ...(f.yield ? [`makes ${f.yield.pieces} ${f.yield.name ?? ''}`.trim()] : []),
-      `cup ${f.source.cupMl} ml`,
     ];
+  });
+  protected readonly regions = [
+    { id: 'other' as RegionId, name: 'anywhere' },
+    ...regions.map(({ id, name }) => ({ id, name })),
+  ];
+  /** Where it seems to be from, and what that means for its measures; null on a card that says its own. */
+  protected readonly origin = computed(() => {
+    const o = this.draft()?.origin;
+    const f = this.formula();
+    if (!o || !f) return null;
+    return {
+      region: o.region,
+      because: o.because.map((b) => `“${b.words}”`).join(', '),
+      means: measuresMean(f),
+    };
   });
   /** Lines can be corrected where what is shown is what was pasted. */
   protected readonly asPasted = computed(() => this.draft()?.lines === undefined);
@@ -112,7 +137,8 @@ export class Proof {
     const placed = this.notes().map((n) => n.doubt);
     const items = new Map(allItems(f).map((i) => [i.id, i]));
     const place = new Map(f.groups.flatMap((g) => g.items.map((i) => [i.id, isBatter(g) ? '' : g.name] as const)));
-    return texts.slice(0, 600).map((text, no): ProofLine => {
+    const story = new Set((r.draft.account ?? []).filter((x) => x.fate === 'story').map((x) => x.line));
+    return texts.slice(0, 1000).map((text, no): ProofLine => {
       const mine = marks.filter((m) => m.line === no);
       const doubts = r.draft.doubts.filter((d) => d.place?.line === no);
       const ids = [...new Set(mine.map((m) => m.itemId).filter((x): x is string => x !== undefined))];
@@ -139,6 +165,7 @@ export class Proof {
         numbers: doubts.map((d) => 1 + placed.indexOf(d)),
         kind,
         unread: mine.length === 0,
+        story: story.has(no),
       };
     });
   });
@@ -222,6 +249,16 @@ export class Proof {
     this.intake.hold({ ...r, draft: { ...r.draft, formula: { ...r.draft.formula, family }, doubts } });
   }
 
+  /** Reads the sheet again as from another country, and settles again what was settled before. */
+  protected async setRegion(region: RegionId): Promise<void> {
+    const r = this.reading();
+    if (!r || r.draft.origin?.region === region) return;
+    const draft = await this.intake.draftOf(r.text, this.kitchen(), 'read', region);
+    if (!draft) return;
+    this.past.update((p) => [...p.slice(-40), r]);
+    this.intake.hold({ ...r, draft: settledAgain(draft, r.settled) });
+  }
+
   protected correct(line: ProofLine): void {
     if (!this.asPasted()) return;
     this.correcting.set(line.no);
@@ -240,12 +277,8 @@ export class Proof {
     const text = lines.join('\n');
     const draft = await this.intake.draftOf(text, this.kitchen(), 'read');
     if (!draft) return;
-    const again = r.settled.reduce((d, s) => {
-      const same = d.doubts.find((x) => x.words === s.words);
-      return same?.choices.some((c) => c.id === s.choice) ? settle(d, same.id, s.choice) : d;
-    }, draft);
     this.past.update((p) => [...p.slice(-40), r]);
-    this.intake.hold({ ...r, text, draft: again });
+    this.intake.hold({ ...r, text, draft: settledAgain(draft, r.settled) });
   }
 
   protected async shelve(): Promise<void> {
@@ -275,6 +308,13 @@ export class Proof {
     void this.router.navigate(['/shelf']);
   }
 }
+
+/** A new reading with the answers that were given to an earlier one, where it asks the same. */
+const settledAgain = (draft: RecipeDraft, settled: readonly Settled[]): RecipeDraft =>
+  settled.reduce((d, s) => {
+    const same = d.doubts.find((x) => x.words === s.words);
+    return same?.choices.some((c) => c.id === s.choice) ? settle(d, same.id, s.choice) : d;
+  }, draft);
 
 /** Cuts a line into stretches by its marks; a doubt's own stretch is marked where it points. */
 function piecesOf(
