@@ -292,6 +292,8 @@ function isSlip(said: string, name: string): boolean {
 export function misspelt(phrase: string): Match | null {
   const words = content(phrase);
   if (words === '') return null;
+  const exact = byWords.get(words);
+  if (exact) return { id: exact, words, odd: [] };
   const near = search()
     .search(words, { fuzzy: 0.26, maxFuzzy: 2, combineWith: 'AND' })
     .map((r) => catalogueNames[r.id as number])

@@ -178,7 +178,10 @@ function nameOf(phrase: string, match: Match): string {
   while (to > from + 1 && strange(words[to - 1] ?? '')) to--;
   const last = words.slice(from, to).findLastIndex(strange);
   if (last >= 0 && last < to - 1) from = last + 1;
-  return words.slice(from, to).join(' ');
+  return words
+    .slice(from, to)
+    .join(' ')
+    .replace(/^(?:the|some|my|your|our)\s+/i, '');
 }
 
 /** Countable things: a bare number of them is an amount. */

@@ -138,10 +138,9 @@ function byRules(text: string): string[] {
 /** Recipes one below the other: a new title stands behind a blank line, once the one before it was baked. */
 function byTitles(text: string): string[] {
   const lines = text.slice(0, MAX_CHARS).split(/\r\n?|\n/);
-  if (lines.length < 8 || lines.length > 1200 || lines.some((l) => l.length > MAX_LINE)) return [text];
+  if (lines.length < 6 || lines.length > 1200 || lines.some((l) => l.length > MAX_LINE)) return [text];
   const kinds = classify(lines, defaultKitchen);
   const at = (no: number): string | undefined => kinds.find((p) => p.no === no)?.kind;
-  const starts = [0];
   let [listed, baked] = [0, false];
   for (const [no, line] of lines.entries()) {
     const kind = at(no);
@@ -158,17 +157,12 @@ function byTitles(text: string): string[] {
     )
       continue;
     const below = lines.slice(no + 1, no + 9).join('\n');
-    if (!standsAlone(`${title}\n\n${below}`) || at(no + 1) === 'method') continue;
-    starts.push(no);
-    [listed, baked] = [0, false];
+    if (!standsAlone(`${title}\n\n${below}`)) continue;
+    // what follows is looked through anew: its list stands behind a method, and is one
+    const [head, rest] = [lines.slice(0, no), lines.slice(no)].map((part) => part.join('\n').trim());
+    return [head ?? '', ...byTitles(rest ?? '')];
   }
-  if (starts.length < 2 || !baked) return [text];
-  return starts.map((from, i) =>
-    lines
-      .slice(from, starts[i + 1] ?? lines.length)
-      .join('\n')
-      .trim(),
-  );
+  return [text];
 }
 
 /** Whether a text has a title and a list of ingredients. */
