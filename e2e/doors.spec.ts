@@ -181,7 +181,10 @@ test('undo on the proof sheet takes back answers there and nothing else', async 
   await rye.fill('130');
   await rye.press('Enter');
   await expect(page.getByRole('button', { name: /^Undo Rye flour/ })).toBeEnabled();
-  await paste(page, 'Small cups\n2 cups (180 g) plain flour\n2 tsp baking powder\n2 eggs\n150 ml milk\n60 g glimmer');
+  await paste(
+    page,
+    'Small muffins\n2 cups (180 g) plain flour\n2 tsp baking powder\n2 eggs\n150 ml milk\n60 g glimmer',
+  );
   await expect(page.getByText('2 places are in doubt')).toBeVisible();
   await page.getByRole('button', { name: '180 g, as weighed' }).click();
   await expect(page.getByText('One place is in doubt')).toBeVisible();

@@ -226,11 +226,14 @@ function essentials(s: Shares, t: Totals): Weights[] {
           },
     );
   // little flour, or none: a foam or nuts hold it, and no rule of flour fits
-  if (t.flourG <= 0 || s.nut > 1 || s.flour < 0.12) out.push({ free: 3.6, muffin: 0.4 });
+  // (with neither flour nor anything in its place a line is missing, and no family is named for that)
+  const held = t.flourG > 0 || s.nut > 0 || s.chocolate > 0;
+  if (held && (t.flourG <= 0 || s.nut > 1 || s.flour < 0.12)) out.push({ free: 3.6, muffin: 0.4 });
   else if (s.nut > 0.6) out.push({ free: 1.2 });
+  else if (!held) out.push({ free: -4 });
   if (!s.leavener)
     out.push({
-      free: t.eggPct > 120 ? 2.6 : 0.6,
+      free: held ? (t.eggPct > 120 ? 2.6 : 0.6) : 0,
       'pound-cake': 0.6,
       biscuit: -1,
       scone: -1,

@@ -185,7 +185,9 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     const above = no < listAt;
     const inList = section === 'ingredients' || (section === 'unknown' && titled && !above);
     const group = section === 'method' ? null : groupHead(raw, text, inList);
-    if (group && !above && (titled || group.role !== 'batter')) return add('heading', group);
+    // the first line of all is the title, be it "Custard" or "Lemon drizzle"
+    const first = !titled && listed === 0 && !/:$/.test(text) && !/^(?:for|to)\b/i.test(text) && !group?.said;
+    if (group && !above && !first && (titled || group.role !== 'batter')) return add('heading', group);
     const greets =
       /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)\b/i.test(text) &&
       text.length < 60;

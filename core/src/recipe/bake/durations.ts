@@ -148,7 +148,8 @@ export function durations(text: string, bare = false): Duration[] {
     if (m.index < end || /[\d.,/]$/.test(text.slice(Math.max(0, m.index - 1), m.index).replace(/[,]$/, ''))) continue;
     const d = durationAt(text, m.index);
     if (!d || (!d.unit && !bare)) continue;
-    out.push(d);
+    // a full stop behind the unit ends the sentence, or nothing
+    out.push(text[d.to - 1] === '.' ? { ...d, to: d.to - 1 } : d);
     end = d.to;
   }
   return out;

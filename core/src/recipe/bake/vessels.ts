@@ -468,7 +468,9 @@ function mentionsIn(text: string): Mention[] {
 /** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". */
 export function vesselNamed(text: string): TinUse | null {
   const all = mentionsIn(text);
-  return (all.find((m) => m.sure === 3) ?? all.find((m) => m.sure === 2))?.use ?? null;
+  // a size that the words leave open is no tin yet
+  const said = all.filter((m) => !m.guessed || m.use.tin.shape === 'cup' || m.sure === 2);
+  return (said.find((m) => m.sure === 3) ?? said.find((m) => m.sure === 2))?.use ?? null;
 }
 
 /**
