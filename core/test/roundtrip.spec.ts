@@ -213,6 +213,23 @@ describe('a formula that is written and read again', () => {
       }
   });
 
+  it('keeps notes that hold a list as notes, and what it may contain', () => {
+    const f = {
+      ...formula([['plain-flour', 200]]),
+      notes: 'Ingredients\n100 g sugar\nFor the icing:\n50 g butter\nBake at 150 °C for 10 minutes',
+      mayContain: ['nuts', 'sesame'],
+    };
+    for (const as of lossy) {
+      const back = readRecipe(write(f, as)).formula;
+      expect(allItems(back).map((i) => i.ingredient))
+        .withContext(as)
+        .toEqual(['plain-flour']);
+      expect(back.notes).withContext(as).toBe(f.notes);
+      expect(back.mayContain).withContext(as).toEqual(f.mayContain);
+      expect(back.bake).withContext(as).toEqual(f.bake as never);
+    }
+  });
+
   it('of the sample kitchen is the same in every format, whatever the reader’s own measures', () => {
     const away = { ...defaultKitchen, measures: { ...defaultKitchen.measures, cupMl: 250, eggSize: 'us-l' as const } };
     for (const id of demoIds)

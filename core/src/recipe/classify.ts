@@ -159,6 +159,8 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       return add('title');
     }
     const bare = text.replace(/^\*+|\*+$/g, '').trim();
+    // what a card holds as notes are notes to its end, be there a list in them
+    if (card && section === 'notes') return add('note');
     if (listHeading.test(bare) && section !== 'after') {
       section = 'ingredients';
       return add('heading');

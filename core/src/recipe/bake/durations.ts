@@ -1,4 +1,5 @@
 import { numberPattern, readNumber } from '../../quantity/numbers.js';
+import { remembered } from '../../quantity/remember.js';
 import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
 import { at, type Took } from './sticky.js';
 
@@ -140,7 +141,10 @@ export function durationAt(text: string, from: number): Duration | null {
 }
 
 /** Every time in a text, left to right; figures without a unit are left out unless `bare` asks for them. */
-export function durations(text: string, bare = false): Duration[] {
+export const durations = (text: string, bare = false): readonly Duration[] => (bare ? scan(text, true) : sure(text));
+const sure = remembered((text): readonly Duration[] => scan(text, false));
+
+function scan(text: string, bare: boolean): Duration[] {
   const out: Duration[] = [];
   const start = /[\p{L}\p{N}]+/gu;
   let end = 0;

@@ -1,4 +1,5 @@
 import { numberPattern, readNumber } from '../../quantity/numbers.js';
+import { remembered } from '../../quantity/remember.js';
 import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
 
 /** A length or several across each other: "8½ x 4½ inch", "23 cm", "13x9x2". */
@@ -29,7 +30,9 @@ function scaleOf(word: string | undefined, largest: number): number {
 }
 
 /** Every size in a text. A single figure needs its unit; figures across each other may leave it out. */
-export function sizesIn(text: string): Size[] {
+export const sizesIn = (text: string): readonly Size[] => found(text);
+
+const found = remembered((text): readonly Size[] => {
   const out: Size[] = [];
   for (const m of text.matchAll(sizes)) {
     const [said, a, ua, b, ub, c, uc] = m;
@@ -46,4 +49,4 @@ export function sizesIn(text: string): Size[] {
     out.push({ mm: used.map((v) => v * scale), unit: named !== undefined, from, to: m.index + said.trimEnd().length });
   }
   return out;
-}
+});
