@@ -226,7 +226,9 @@ describe('a formula that is written and read again', () => {
         .toEqual(['plain-flour']);
       expect(back.notes).withContext(as).toBe(f.notes);
       expect(back.mayContain).withContext(as).toEqual(f.mayContain);
-      expect(back.bake).withContext(as).toEqual(f.bake as never);
+      expect(back.bake)
+        .withContext(as)
+        .toEqual(f.bake as never);
     }
   });
 
