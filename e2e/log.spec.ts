@@ -192,11 +192,11 @@ test('photos are made small, travel in the backup, and come back into a kitchen 
   await goTo(page, '/log?bake=demo-7');
   await expect(sheet(page).getByLabel('Notes')).toHaveValue('Cut at noon.');
   await expect(sheet(page).locator('figure img')).toBeVisible();
-  expect(
-    await sheet(page)
+  const widthBack = () =>
+    sheet(page)
       .locator('figure img')
-      .evaluate((i: HTMLImageElement) => i.naturalWidth),
-  ).toBe(1400);
+      .evaluate((i: HTMLImageElement) => i.naturalWidth);
+  await expect.poll(widthBack).toBe(1400);
   // the kitchen it came from is still there, untouched
   await larder(page, 'Your data');
   await expect(page.getByRole('button', { name: 'open Hollin Lane' })).toBeVisible();

@@ -1,6 +1,7 @@
 /** Reading recipes in words and files, settling what is doubtful, and writing them again. */
 export { readRecipe, readRecipes, recipeTexts, type ReadOptions } from './recipe/read.js';
 export { measuresMean, regions, type RegionId } from './recipe/origin.js';
+export { languageName } from './recipe/language.js';
 export { settle } from './recipe/settle.js';
 export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';

@@ -1,6 +1,7 @@
 import { familyOf } from '../balance/families.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { BakeSetting, Formula, Item, Kitchen } from '../formula/types.js';
+import { degreesIn } from '../quantity/degrees.js';
 import { scanAmounts, type Found } from '../quantity/scan.js';
 import { unitOf } from '../quantity/units.js';
 import { plainChars } from './anatomy.js';
@@ -8,6 +9,7 @@ import { durations } from './bake/durations.js';
 import { readYieldLine } from './cards.js';
 import type { Classified } from './classify.js';
 import type { Doubt, Fate, Mark, Place, Stretch } from './draft.js';
+import { hasKind } from './kin.js';
 import { exactName, matchIngredient } from './match.js';
 
 /**
@@ -86,6 +88,7 @@ const bareName = (p: Classified, kitchen: Kitchen): boolean =>
  * Goes over all parts of a text once it was read.
  *
  * @param item reads words as a line, for the choice that makes them one
+ * @param minutes a time of the oven that was found without a heat
  */
 export function accountOf(
   parts: readonly Classified[],
@@ -94,6 +97,7 @@ export function accountOf(
   formula: Formula,
   kitchen: Kitchen,
   item: (words: string, no: number) => Item,
+  minutes: BakeSetting['minutes'] | null,
 ): Accounted {
   const stretches: Stretch[] = [];
   const doubts: Doubt[] = [];
@@ -125,7 +129,7 @@ export function accountOf(
     if (p.kind === 'story' || p.kind === 'note' || p.kind === 'heading') continue;
     for (const loose of looseIn(p, marks, kitchen)) {
       // in the method and in a line, what speaks of a thing that is there divides or remarks it
-      if (p.kind === 'method' && (!loose.food || there.has(loose.food) || kinOf(loose.food, there))) continue;
+      if (p.kind === 'method' && (!loose.food || hasKind(loose.food, there, kitchen))) continue;
       if (p.kind === 'ingredient' && (!loose.food || there.has(loose.food))) continue;
       if (p.kind === 'title' && !loose.food) continue;
       ask(loose);
@@ -146,22 +150,21 @@ export function accountOf(
         });
     }
   }
-  doubts.push(...missing(parts, formula, kitchen));
+  doubts.push(...missing(parts, formula, kitchen, minutes));
   for (const d of [...asked, ...doubts]) if (d.place) stretches.push({ ...d.place, fate: 'doubt' });
   return { stretches, doubts };
 }
 
-const sugars = /sugar|jaggery/;
-/** Whether a thing of the same kind is there: the method's plain "sugar" is the list's. */
-const kinOf = (id: string, there: ReadonlySet<string>): boolean =>
-  (sugars.test(id) && [...there].some((x) => sugars.test(x))) ||
-  (/flour/.test(id) && [...there].some((x) => /flour/.test(x))) ||
-  (/^(?:milk|water|buttermilk)/.test(id) && [...there].some((x) => /milk|water/.test(x))) ||
-  id === 'citrus-zest' ||
-  [...there].some((x) => x.split('-')[0] === id.split('-')[0]);
+const minutesWords = ({ early, late }: NonNullable<BakeSetting['minutes']>): string =>
+  early === late ? `${early} minutes` : `${early} to ${late} minutes`;
 
 /** What every bake has and the text does not say: heat, time, and something that makes a batter of it. */
-function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitchen): Doubt[] {
+function missing(
+  parts: readonly Classified[],
+  formula: Formula,
+  kitchen: Kitchen,
+  minutes: BakeSetting['minutes'] | null,
+): Doubt[] {
   const text = parts.map((p) => p.text).join('\n');
   const items = allItems(formula);
   const out: Doubt[] = [];
@@ -171,10 +174,17 @@ function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitche
   if (list && done && !stove && (!formula.bake || !formula.bake.minutes)) {
     const family = formula.family === 'free' ? null : familyOf(formula.family);
     const usual = family ? Math.round((family.ovenC[0] + family.ovenC[1]) / 20) * 10 : 180;
-    const bake: BakeSetting = formula.bake ?? { ovenC: usual, fan: false };
+    const bake: BakeSetting = formula.bake ?? { ovenC: usual, fan: false, ...(minutes && { minutes }) };
+    const time = minutes && !formula.bake ? ` Its ${minutesWords(minutes)} are kept with the answer.` : '';
     const choices = formula.bake
       ? []
-      : [{ id: 'usual', words: `${usual} °C, as is usual`, edit: { kind: 'bake' as const, bake } }];
+      : [
+          {
+            id: 'usual',
+            words: `${degreesIn(kitchen.display.temperature, usual)}, as is usual`,
+            edit: { kind: 'bake' as const, bake },
+          },
+        ];
     out.push({
       id: 'no-bake',
       place: null,
@@ -182,13 +192,19 @@ function missing(parts: readonly Classified[], formula: Formula, kitchen: Kitche
       likely: formula.bake ? 'keep' : 'usual',
       words: formula.bake
         ? 'No baking time was found; the time is Orvin’s estimate.'
-        : 'No heat of the oven was found. How hot?',
+        : `No heat of the oven was found. How hot?${time}`,
       choices: [...choices, { id: 'keep', words: 'leave it open', edit: { kind: 'keep' } }],
     });
   }
   const held = items.some((i) => {
     const x = ingredientFor(formula, i, kitchen);
-    return x.base !== undefined || x.role === 'flour' || /oat|nut|almond|potato|bean|crumb|quinoa|rice/.test(x.id);
+    // flour and nuts have a base; starch and protein of anything else may hold a crumb as well
+    return (
+      x.base !== undefined ||
+      x.role === 'flour' ||
+      x.per100.starch > 10 ||
+      (x.role === 'addin' && x.per100.protein > 12)
+    );
   });
   if (list && !held && formula.method.length > 0)
     out.push({

@@ -2,7 +2,8 @@ import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
-import type { FamilyId, Formula, Item, Kitchen } from '../formula/types.js';
+import type { FamilyId, Formula, Item, Kitchen, TinUse } from '../formula/types.js';
+import { degreesIn } from '../quantity/degrees.js';
 import { plain } from '../quantity/numbers.js';
 import { toFahrenheit } from '../quantity/units.js';
 import { capacityOf, outlineOf } from '../tin/geometry.js';
@@ -14,6 +15,8 @@ import { mentions } from './mentions.js';
 export interface Places {
   readonly item: (id: string) => Place;
   readonly step: (n: number) => Place | null;
+  /** Where the time of the oven stands. */
+  readonly time: Place | null;
 }
 
 const amountOf = (id: string, words: string, item: Item, grams: number): Choice => ({
@@ -35,7 +38,9 @@ export function across(
   return [
     ...outOfProportion(formula, w, at),
     ...spoons(formula, w, at, kitchen),
-    ...heat(formula, baking, at),
+    ...heat(formula, baking, at, kitchen),
+    ...time(formula, at),
+    ...openTin(formula, baking),
     ...tin(formula, w),
     ...listAndMethod(formula, at, kitchen),
     ...family(formula, guess),
@@ -133,7 +138,7 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
 }
 
 /** Celsius or Fahrenheit, two scales that disagree, and heat far from what the family is baked at. */
-function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[] {
+function heat(formula: Formula, { heatDoubt: odd, byWords }: Baking, at: Places, kitchen: Kitchen): Doubt[] {
   const bake = formula.bake;
   if (!bake) return [];
   const to = (id: string, words: string, ovenC: number): Choice => ({
@@ -165,6 +170,22 @@ function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[]
       },
     ];
   }
+  if (byWords) {
+    const say = (c: number): string => degreesIn(kitchen.display.temperature, c);
+    return [
+      {
+        id: 'heat',
+        place: byWords.place,
+        kind: 'temperature',
+        likely: 'keep',
+        words: `"${byWords.said}" is taken as ${say(byWords.ovenC)}.`,
+        choices: [
+          { id: 'keep', words: say(byWords.ovenC), edit: { kind: 'keep' } },
+          ...[-20, -10, 10, 20].map((k) => to(`by${k}`, say(byWords.ovenC + k), byWords.ovenC + k)),
+        ],
+      },
+    ];
+  }
   if (formula.family === 'free') return [];
   const f = familyOf(formula.family);
   const stillC = bake.ovenC + (bake.fan ? 20 : 0);
@@ -180,6 +201,65 @@ function heat(formula: Formula, { heatDoubt: odd }: Baking, at: Places): Doubt[]
       likely: 'keep',
       words: `${Math.round(bake.ovenC)} °C${bake.fan ? ' fan' : ''} is ${stillC < f.ovenC[0] ? 'cool' : 'hot'} for ${f.plural}; ${f.ovenC[0] - shift} to ${f.ovenC[1] - shift} °C is usual.`,
       choices: [meant, to('usual', `${usual} °C`, usual)],
+    },
+  ];
+}
+
+/**
+ * Minutes below which not even a spoonful of batter is done, and those beyond which nothing is left of it: three hours
+ * above 180 °C, seven above 120 °C, sixteen below (drying meringue). Judgement.
+ */
+const LEAST = 5;
+const mostAt = (ovenC: number): number => (ovenC > 180 ? 180 : ovenC > 120 ? 420 : 960);
+
+/** A time that no bake has: hours for minutes, a figure too few. */
+function time(formula: Formula, at: Places): Doubt[] {
+  const bake = formula.bake;
+  const minutes = bake?.minutes;
+  if (!bake || !minutes || (minutes.late >= LEAST && minutes.early <= mostAt(bake.ovenC))) return [];
+  const short = minutes.late < LEAST;
+  const k = short ? 10 : minutes.early >= 600 ? 1 / 60 : 1 / 10;
+  const other = { early: Math.round(minutes.early * k), late: Math.round(minutes.late * k) };
+  const say = ({ early, late }: typeof minutes): string => {
+    const [unit, per] = early >= 180 ? (['hours', 60] as const) : (['minutes', 1] as const);
+    return `${plain(early / per)}${early === late ? '' : ` to ${plain(late / per)}`} ${unit}`;
+  };
+  return [
+    {
+      id: 'time',
+      place: at.time,
+      kind: 'time',
+      likely: 'keep',
+      words: `${say(minutes)} in the oven is ${short ? 'hardly any time' : 'very long'} at this heat. Is it meant?`,
+      choices: [meant, { id: 'other', words: say(other), edit: { kind: 'bake', bake: { ...bake, minutes: other } } }],
+    },
+  ];
+}
+
+/** A tin that the text names without its size: the usual one is taken, and asked about. */
+function openTin(formula: Formula, { openTin: place }: Baking): Doubt[] {
+  const use = formula.tins?.[0];
+  if (!place || !use || !['round', 'square'].includes(use.tin.shape)) return [];
+  const { tin, count } = use;
+  const sized = (mm: number): TinUse => ({
+    tin: { ...tin, id: `${tin.shape}-${mm}`, name: `${mm / 10} cm ${tin.shape}`, topMm: mm },
+    count,
+  });
+  return [
+    {
+      id: 'tin-size',
+      place: { line: place.line, from: place.from, to: place.to },
+      kind: 'tin',
+      likely: 'keep',
+      words: `The text does not say how large the tin is; ${tin.topMm / 10} cm is taken.`,
+      choices: [
+        { id: 'keep', words: `${tin.topMm / 10} cm`, edit: { kind: 'keep' } },
+        ...[180, 230, 250].map((mm): Choice => ({
+          id: `mm-${mm}`,
+          words: `${mm / 10} cm`,
+          edit: { kind: 'tins', tins: [sized(mm)] },
+        })),
+      ],
     },
   ];
 }

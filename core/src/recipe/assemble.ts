@@ -18,6 +18,8 @@ import { classify, isCard, sameAs, type Classified } from './classify.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { intoGroups } from './groups.js';
+import { hasKind } from './kin.js';
+import { languageOf } from './language.js';
 import { readLine, type RegionWords } from './line.js';
 import { matchIngredient, plainText } from './match.js';
 import { measuresIn } from './measures.js';
@@ -93,7 +95,9 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
     const before = here.items.at(-1) ?? r.sections.flatMap((s) => s.items).at(-1);
     const same = sameAs(p.text);
     if (same !== null && before) {
-      r.line(`${before.grams} g ${same}`, p.no, p.at, here, { line: p.no, from: p.at, to: p.at + p.text.length });
+      const place = { line: p.no, from: p.at, to: p.at + p.text.length };
+      const made = r.line(`${before.grams} g ${same}`, p.no, p.at, here, place);
+      here.items.splice(-made.length, made.length, ...made.map((i) => ({ ...i, words: p.text })));
       continue;
     }
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
@@ -181,7 +185,6 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   const listed = r.sections.flatMap((s) => s.items);
   const list = listed.length >= A_LIST;
   const there = new Set(listed.map((i) => i.ingredient));
-  const roleOf = (id: string): string => ingredientOf(id, undefined, kitchen).role;
   const weighing = parts.some((p) => /\d\s*g\b/.test(p.text));
   const section = (role: Told['role']): Section => sectionFor(r, role);
   for (const p of parts) {
@@ -193,7 +196,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
         (there.has(t.ingredient) ||
           t.grams ||
           t.role === 'grease' ||
-          (generic.test(t.name) && relative(t.ingredient, there, roleOf)))
+          (generic.test(t.name) && hasKind(t.ingredient, there, kitchen)))
       )
         continue;
       const place: Place = { line: p.no, from: p.at + t.from, to: p.at + t.to };
@@ -242,28 +245,6 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
 const generic =
   /^(?:the )?(?:sugar|flour|butter|marg(?:arine)?|fat|milk|eggs?|egg|yolks?|whites?|cream|oil|coffee|tea|fruit|water|salt)s?$/i;
 
-const kin: readonly ReadonlySet<string>[] = [
-  new Set(['white-sugar', 'caster-sugar', 'light-brown-sugar', 'dark-brown-sugar', 'demerara-sugar', 'icing-sugar']),
-  new Set([
-    'plain-flour',
-    'self-raising-flour',
-    'self-rising-flour',
-    'cake-flour',
-    'bread-flour',
-    'wholemeal-flour',
-    'gluten-free-blend',
-  ]),
-  new Set(['butter', 'butter-salted', 'margarine', 'spread']),
-  new Set(['milk', 'milk-semi', 'milk-skimmed', 'buttermilk', 'milk-soured']),
-  new Set(['egg', 'egg-white', 'egg-yolk']),
-  new Set(['coffee', 'instant-coffee']),
-  new Set(['tea', 'tea-leaves']),
-];
-/** Whether the list has the same thing under a finer name: the method's "sugar" is the list's caster sugar. */
-const relative = (id: string, there: ReadonlySet<string>, roleOf: (id: string) => string): boolean =>
-  kin.some((k) => k.has(id) && [...k].some((x) => there.has(x))) ||
-  (roleOf(id) === 'fruit' && [...there].some((x) => x.split('-').some((w) => w.length > 3 && id.includes(w))));
-
 /** Moves what the method only spreads, scatters or pours over out of the batter. */
 function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): void {
   if (r.sections.some((s) => s.said)) return;
@@ -305,7 +286,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const firstOf = <T>(read: (s: string) => T | null): T | null =>
     head.reduce<T | null>((found, p) => found ?? read(p.text), null);
   const said = firstOf(readMeasuresLine);
-  const origin = said ? null : region ? { region, sure: 9, because: [] } : originOf(lines);
+  const origin = said ? null : region ? { region, because: [] } : originOf(lines);
   const all = parts.map((p) => p.text).join('\n');
   const source = said ?? measuresIn(all, sourceIn(origin?.region ?? 'other', kitchenSource(kitchen), all));
   const titled = parts.find((p) => p.kind === 'title');
@@ -381,6 +362,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     groups: groupsOf(sections, bare, guess.family, method, kitchen),
   };
   const places: Places = {
+    time: baking.marks.find((m) => m.what === 'time') ?? null,
     item: (id) => placeOf.get(id) ?? { line: 0, from: 0, to: 0 },
     step: (i) => {
       if (i < 0) return baking.marks.find((m) => m.what === 'heat') ?? null;
@@ -395,7 +377,8 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     const [item] = readLine(words, no, `x${no}`, source, kitchen, 0, wordsOf(origin?.region)).items;
     return { ...(item as Item), id: `x${no}` };
   };
-  const account = accountOf(parts, marks, doubts, formula, kitchen, probe);
+  const language = card ? 'en' : languageOf(items);
+  const account = accountOf(parts, marks, doubts, formula, kitchen, probe, baking.minutes);
   if (!card) doubts.push(...account.doubts);
   return {
     formula,
@@ -405,6 +388,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     ...(origin && {
       origin: { region: origin.region, name: regionOf(origin.region)?.name ?? '', because: origin.because },
     }),
+    ...(language !== 'en' && { language }),
     ...('near' in guess && { near: guess.near }),
     confidence: confidenceOf(account, parts, doubts),
   };

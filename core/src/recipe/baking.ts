@@ -1,6 +1,6 @@
-import type { BakeSetting, TinUse } from '../formula/types.js';
+import type { BakeSetting, TinShape, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
-import { readHeat, type HeatDoubt, type Prose } from './bake/course.js';
+import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/course.js';
 import { readVessels } from './bake/vessels.js';
 import { readMeasured } from './tins.js';
 
@@ -8,6 +8,12 @@ import { readMeasured } from './tins.js';
 export interface Baking {
   readonly bake: BakeSetting | null;
   readonly heatDoubt: HeatDoubt | null;
+  /** Heat that the text gives in words only: "a moderate oven". */
+  readonly byWords: HeatRead['byWords'];
+  /** A time found without a heat, minutes. */
+  readonly minutes: BakeSetting['minutes'] | null;
+  /** The tin whose size the text leaves open, and where it is named. */
+  readonly openTin: Mark | null;
   readonly tins: readonly TinUse[];
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly marks: readonly Mark[];
@@ -32,6 +38,7 @@ function readYield(line: Prose): { pieces: { pieces: number; name?: string }; ma
 /** Gathers heat, time, tins and yield from the lines that are not ingredients; the first clear mention of each counts. */
 export function readBaking(lines: readonly Prose[]): Baking {
   const heat = readHeat(lines);
+  const rest = { heatDoubt: heat.doubt, byWords: heat.byWords, minutes: heat.bake ? null : heat.minutes };
   const marks: Mark[] = [...heat.marks];
   let pieces: Baking['pieces'] = null;
   for (const line of lines) {
@@ -46,9 +53,28 @@ export function readBaking(lines: readonly Prose[]): Baking {
     // a measured tin is one of several on its line, "and" between them
     const tins = card.text.split(/(?<=\])\s*(?:and|,|\+)\s*/).flatMap((p) => readMeasured(p) ?? []);
     marks.push({ line: card.no, from: card.at, to: card.at + card.text.length, what: 'tin' });
-    return { bake: heat.bake, heatDoubt: heat.doubt, tins, pieces, marks };
+    return { ...rest, bake: heat.bake, tins, pieces, marks, openTin: null };
   }
   const vessels = readVessels(lines, pieces?.pieces ?? null);
   marks.push(...vessels.marks);
-  return { bake: heat.bake, heatDoubt: heat.doubt, tins: vessels.tins, pieces, marks };
+  const bake = ofTin(heat, vessels.tins);
+  return { ...rest, bake, tins: vessels.tins, pieces, marks, openTin: vessels.guessed ? vessels.place : null };
+}
+
+/** Words for tins, and the shapes they mean. */
+const shapes: readonly (readonly [RegExp, readonly TinShape[]])[] = [
+  [/muffin|cup\s?cake|bun|mini/i, ['cup']],
+  [/loaf|loaves/i, ['loaf']],
+  [/round|layer|sandwich/i, ['round']],
+  [/square/i, ['square']],
+  [/tray|sheet|slab/i, ['rect', 'sheet', 'square']],
+  [/ring|bundt/i, ['tube']],
+];
+
+/** Of times that go with tins of their own, that of the tin the recipe has: "35 for the tray, 18 for muffins". */
+function ofTin(heat: HeatRead, tins: readonly TinUse[]): BakeSetting | null {
+  const shape = tins[0]?.tin.shape;
+  if (!heat.bake || heat.bake.stages || heat.alternatives.length < 2 || !shape) return heat.bake;
+  const own = heat.alternatives.find((a) => shapes.some(([said, of]) => said.test(a.words) && of.includes(shape)));
+  return own ? { ...heat.bake, minutes: own.minutes } : heat.bake;
 }

@@ -8,6 +8,7 @@ import {
   labelOf,
   listHeading,
   methodHeading,
+  methodLabel,
   noteHeading,
   type GroupHead,
 } from './headings.js';
@@ -28,6 +29,9 @@ export interface Classified {
 
 const verbs =
   /\b(?:preheat|heat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|combine|turn|cool|sift|sieve|melt|mash|knead|divide|spread|serve|leave|rest|put|set|place|toss|soak|make|cover|cut|roll|shape|brush|let|remove|drop|fill|tip|scrape|blend|simmer|boil|bring|sprinkle|drizzle|grate|peel|work|pat|press|dust|rühren|verrühren|mischen|unterheben|unterrühren|backen|füllen|schlagen|mélanger|ajouter|verser|cuire|battre|incorporer|préchauffer|fouetter|mezclar|batir|añadir|verter|hornear|precalentar|montare|unire|aggiungere|mescolare|versare|infornare|cuocere|sbattere)\b/i;
+/** What begins a step without being said of what is done with a batter, so that it tells nothing elsewhere. */
+const alsoBegins =
+  /^(?:save|share|reserve|transfer|lift|loosen|chill|warm|scatter|swirl|toast|chop|slice|tap|level|smooth|prick|score|crush|wait|halve|slide)\s+\p{L}/iu;
 const notListed =
   /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i;
 const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
@@ -174,6 +178,14 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       section = 'method';
       return add('heading');
     }
+    const begun = card || listed === 0 || section === 'after' ? null : methodLabel.exec(text);
+    const told = begun ? text.slice(begun[0].length) : '';
+    if (begun && verbs.test(told) && told.split(' ').length > 3) {
+      section = 'method';
+      out.push({ kind: 'heading', text: begun[0].trim(), no, at: start });
+      out.push({ kind: 'method', text: told, no, at: start + begun[0].length });
+      return;
+    }
     if (!card && listed > 1 && afterHeading.test(bare)) section = 'after';
     if (section === 'after') return add('story');
     if (noteHeading.test(bare) && (listed > 0 || listAt < 0)) {
@@ -191,7 +203,7 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     const first = !titled && listed === 0 && !/:$/.test(text) && !/^(?:for|to)\b/i.test(text) && !group?.said;
     if (group && !above && !first && (titled || group.role !== 'batter')) return add('heading', group);
     const greets =
-      /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)\b/i.test(text) &&
+      /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)(?=[\s,!.]|$)/i.test(text) &&
       text.length < 60;
     if (!titled && greets) return add('story');
     const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
@@ -271,7 +283,11 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       text.split(' ').length > 5
     )
       section = 'method';
-    add(verbs.test(text) || (section === 'method' && text.split(' ').length > 3) ? 'method' : 'other');
+    add(
+      verbs.test(text) || (listed > 1 && alsoBegins.test(text)) || (section === 'method' && text.split(' ').length > 3)
+        ? 'method'
+        : 'other',
+    );
   });
   return out;
 }

@@ -1,5 +1,5 @@
 import type { BakeSetting, Entered, FamilyId, Formula, GroupRole, Item, Source, TinUse } from '../formula/types.js';
-
+import type { Language } from '../ingredient/names-abroad.js';
 import type { RegionId } from './origin.js';
 
 /** A place in the pasted text: line number from 0, characters from–to. */
@@ -92,7 +92,11 @@ export type DoubtKind =
   /** No heat or time of the oven. */
   | 'no-bake'
   /** Nothing that makes a batter of the rest. */
-  | 'no-flour';
+  | 'no-flour'
+  /** A time that no bake has. */
+  | 'time'
+  /** Letters of a scan that were read as figures. */
+  | 'scan';
 
 export interface Doubt {
   readonly id: string;
@@ -115,6 +119,8 @@ export interface RecipeDraft {
   /** What became of every stretch of the text; absent when it was not read from text. */
   readonly account?: readonly Stretch[];
   readonly origin?: Origin;
+  /** The language it seems to be in, by the names of its ingredients; absent when that is English. */
+  readonly language?: Language;
   /** The families it fits best, with weights that add to at most one. */
   readonly near?: readonly { readonly id: FamilyId; readonly weight: number }[];
   /** Items whose amount was chosen in settling, so that a name chosen later leaves it. */

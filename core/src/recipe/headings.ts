@@ -88,10 +88,13 @@ export const listHeading =
   /^(?:the )?(?:ingredients?|you(?:'ll| will)? need|what (?:you(?:'ll)? need|goes in(?:to it)?)|shopping list|things you need|zutaten|ingr[ée]dients?|ingredientes|ingredienti)\b.{0,24}:?$/i;
 export const methodHeading =
   /^(?:the )?(?:methods?|directions?|instructions?|steps?|preparation|procedure|how to(?: make(?: it| them)?)?|to make(?: it| them)?|what to do|make it|recipe steps|zubereitung|anleitung|so geht'?s|préparation|preparaci[oó]n|elaboraci[oó]n|preparazione|procedimento|modo de hacerlo)\b.{0,12}:?$/i;
+/** The same in front of the method on its line: "Method: rub in the butter, ...". */
+export const methodLabel =
+  /^(?:the )?(?:methods?|directions?|instructions?|preparation|procedure|how to(?: make(?: it| them)?)?|what to do|zubereitung|anleitung|préparation|preparaci[oó]n|elaboraci[oó]n|preparazione|procedimento)\s*(?::|\s[-–—]\s)\s*(?=\S)/iu;
 export const noteHeading =
   /^(?:(?:recipe |cook'?s |baker'?s )?notes?|tips?(?: and tricks)?|hints?|variations?|nutrition(?:al)?(?: \(.*\))?(?: information| facts)?|storage|equipment|to store|keeping|substitutions?|tipps?|nährwerte.*|conseils?|astuces?|consejos?|consigli)\s*(?:\(.*\))?:?$/i;
 /** What a page has behind its recipe and around it. */
 export const afterHeading =
   /^(?:comments?|reviews?|leave a (?:reply|comment)|reader (?:comments|reviews)|related(?: posts| recipes)?|you (?:might|may) also like|more recipes|faqs?|frequently asked.*|did you make (?:this|it).*|share this|about the author|\d+ (?:thoughts|comments|responses|replies|reviews)(?: on)?\b.*|kommentare.*|commentaires.*|comentarios.*|commenti.*)[:?!]?$/i;
 export const furniture =
-  /\bjump to\b|\bskip to\b|\bprint(?: recipe)?\b\s*(?:$|[|·])|\bpin (?:it|recipe)\b|[★☆⭐]|\b\d+(?:[.,]\d+)?\s*(?:\(|from )?\s*[\d,.]+\s*(?:votes?|ratings?|reviews?)\)?|^home\b.*[»>›/]|\b(?:published|modified|updated|posted)\b\s*(?:on\b|:)|affiliate links?|contains ads|tag (?:us|me)\b|subscribe|newsletter|cookies? policy|all rights reserved|^share\b|^save\b|\brate this\b|^\s*(?:US customary|metric|1x|2x|3x)(?:\s+(?:US customary|metric|1x|2x|3x))*\s*$/i;
+  /\bjump to\b|\bskip to\b|\bprint(?: recipe)?\b\s*(?:$|[|·])|\bpin (?:it|recipe)\b|[★☆⭐]|\b\d+(?:[.,]\d+)?\s*(?:\(|from )?\s*[\d,.]+\s*(?:votes?|ratings?|reviews?)\)?|^home\b.*[»>›/]|\b(?:published|modified|updated|posted)\b\s*(?:on\b|:)|affiliate links?|contains ads|tag (?:us|me)\b|subscribe|newsletter|cookies? policy|all rights reserved|^(?:share|save)(?:\s*[|·]\s*\w+|\s+(?:recipe|this))*\s*$|\brate this\b|^\s*(?:US customary|metric|1x|2x|3x)(?:\s+(?:US customary|metric|1x|2x|3x))*\s*$/i;

@@ -116,8 +116,6 @@ export interface Because {
 
 export interface OriginFound {
   readonly region: RegionId;
-  /** Weight of what speaks for it; 2 and more is plain. */
-  readonly sure: number;
   readonly because: readonly Because[];
 }
 
@@ -158,10 +156,9 @@ export function originOf(lines: readonly string[]): OriginFound {
   for (const r of ['ie', 'au', 'nz', 'za'] as const) if (score.has(r)) add(r, Math.min(british, 2));
   if ((score.get('ca') ?? 0) > 0) add('ca', score.get('us') ?? 0);
   const ranked = [...score].sort((a, b) => b[1] - a[1]);
-  const [first, second] = ranked;
-  if (!first || first[1] < 1.5) return { region: 'other', sure: 0, because: [] };
-  const sure = first[1] - 0.5 * Math.max(0, second?.[1] ?? 0);
-  return { region: first[0], sure, because: (because.get(first[0]) ?? []).slice(0, 3) };
+  const [first] = ranked;
+  if (!first || first[1] < 1.5) return { region: 'other', because: [] };
+  return { region: first[0], because: (because.get(first[0]) ?? []).slice(0, 3) };
 }
 
 /** Measures of a region, over those of the kitchen; pints of 568 ml go with the cup of 284. */
@@ -169,7 +166,9 @@ export function sourceIn(region: RegionId, source: Source, text: string): Source
   const of = regionOf(region);
   if (!of) return source;
   const imperial = (region === 'uk' || region === 'ie') && /\b(?:pints?|pt|gills?|fl\.? ?oz|fluid)\b/i.test(text);
-  return { ...source, ...of.source, ...(imperial && { cupMl: 284 }) };
+  // the same market's eggs are the kitchen's own where no size is said
+  const eggs = of.source.eggSize?.slice(0, 2) === source.eggSize.slice(0, 2) ? { eggSize: source.eggSize } : {};
+  return { ...source, ...of.source, ...eggs, ...(imperial && { cupMl: 284 }) };
 }
 
 /** The kitchen's own region, by its eggs and spoons: what it would be taken for without the text. */

@@ -4,14 +4,17 @@ import { assemble } from './assemble.js';
 import { classify, isCard } from './classify.js';
 import type { Doubt, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
-import { afterHeading, groupHead, methodHeading, noteHeading } from './headings.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
+import { readHeat } from './bake/course.js';
+import { matchIngredient } from './match.js';
+import { afterHeading, groupHead, methodHeading, noteHeading, roleOfHeading } from './headings.js';
 import { fromCsv, looksLikeCsv } from './shape/csv.js';
 import { looksLikeHtml, pageOf } from './shape/html.js';
 import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
 import type { RegionId } from './origin.js';
 import { inPlain, ownMeasure } from './own-measures.js';
 import { unshared, untabled } from './shape/table.js';
-import { tidy } from './shape/tidy.js';
+import { scanMended, tidy } from './shape/tidy.js';
 
 /** More text than this is not one recipe; the rest is left unread, and a doubt says so. */
 const MAX_CHARS = 60_000;
@@ -156,6 +159,8 @@ function byTitles(text: string): string[] {
       methodHeading.test(title)
     )
       continue;
+    // a frosting or a sauce below its cake is a part of it: another recipe has flour and an oven of its own
+    if (roleOfHeading(title) !== 'batter' || !bakes(lines.slice(no + 1))) continue;
     const below = lines.slice(no + 1, no + 9).join('\n');
     if (!standsAlone(`${title}\n\n${below}`)) continue;
     // what follows is looked through anew: its list stands behind a method, and is one
@@ -164,6 +169,15 @@ function byTitles(text: string): string[] {
   }
   return [text];
 }
+
+/** Whether lines have flour and an oven, whatever else they have. */
+const bakes = (lines: readonly string[]): boolean => {
+  const floured = lines.slice(0, 12).some((l) => {
+    const m = matchIngredient(l.replace(/[\d.,/½¼¾⅓⅔]+\s*\p{L}{0,4}\s/gu, ' '), defaultKitchen);
+    return m !== null && catalogueRow(m.id).base === 'flour';
+  });
+  return floured && readHeat(lines.slice(0, 40).map((text, no) => ({ text, no, at: 0 }))).bake !== null;
+};
 
 /** Whether a text has a title and a list of ingredients. */
 function standsAlone(text: string): boolean {
@@ -210,7 +224,18 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
   const lines = shared.lines;
   const asTyped = lines.length === pasted.length && lines.every((l, i) => l === pasted[i]);
   const draft = assemble(whole, lines, kitchen, options.region);
+  const mended = card ? [] : scanMended(plain);
+  const shortened = typed.some((l, i) => l.endsWith('…') && l !== pasted[i]) || pasted.some((l) => /\S{200,}/.test(l));
   const noted = [
+    ...(mended.length > 0
+      ? [
+          alone(
+            'scan',
+            `Letters of a scan were read as figures: ${mended.slice(0, 6).join(', ')}${mended.length > 6 ? ' and more' : ''}.`,
+          ),
+        ]
+      : []),
+    ...(shortened ? [alone('too-long', 'A word of more than 200 letters was shortened for reading.')] : []),
     ...(measure?.guessed
       ? [alone('amount', `A ${measure.word} is taken as ${measure.is}; the text does not say what it holds.`)]
       : []),

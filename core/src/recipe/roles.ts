@@ -14,6 +14,11 @@ const uses: readonly (readonly [RegExp, GroupRole])[] = [
     /\b(?:pour|spoon|drizzle|ladle)\w*\b[^.]*\b(?:over|on)\b[^.]*\b(?:(?:hot|warm) (?:cakes?|loa(?:f|ves)|buns?|sponge|slab|scones)|while (?:it is |they are |it's |still )?(?:hot|warm)|as it comes out|when it comes out)\b|\b(?:make|for) (?:the|a) syrup\b|\bbrush\w*\b[^.]*\b(?:while|when)\b[^.]*\b(?:hot|warm|out)\b/i,
     'soak',
   ],
+  // a glaze made in the same breath: "mix the icing sugar with the juice and drizzle over"
+  [
+    /\bdrizzl\w*\b(?! in\b)[^.]*\b(?:over|on)\b|\bspread\b[^.]*\b(?:over|on) (?:the )?(?:cooled?|cold|tops?)\b/i,
+    'icing',
+  ],
   [
     /\b(?:scatter|sprinkle|dredge|dust|strew|stud|press\b[^.]*\b(?:on|in each|into the top)|lay\b[^.]*\bon top|arrange\b[^.]*\bon|set\b[^.]*\bon top|on (?:the )?top|over the tops?|tops? with|brush)\w*\b/i,
     'top',
@@ -23,11 +28,32 @@ const mixing =
   /\b(?:mix|stir|whisk|beat|cream|fold|rub|add|combine|sift|sieve|melt|blend|soak|toss|knead|pour in|tip in|in turns|alternat\w+|batter|dough|cut in|work in|dissolve|everything|all together|all in)\b/i;
 const apart: ReadonlySet<string> = new Set(['liquid', 'flour', 'leavener', 'fat', 'egg', 'salt']);
 
-/** Words of the method that speak of an item: the last word of its name, and of the words of its line. */
-function wordsFor(item: Item, kitchen: Kitchen): readonly string[] {
-  const name = plainText(ingredientOf(item.ingredient, undefined, kitchen).name.replace(/,.*/, ''));
-  const head = name.split(' ').at(-1) ?? '';
-  return [head.replace(/(?:ies|es|s)$/, '')].filter((w) => w.length > 2);
+/** A name as it is looked for in the method: its singular, without what follows a comma. */
+const bare = (name: string): readonly string[] =>
+  plainText(name.replace(/[,(].*/, ''))
+    .replace(/(?:ies|es|s)$/, '')
+    .split(' ');
+
+/** The last word of an item's name, by which the method speaks of it where nothing else ends so. */
+const headOf = (item: Item, kitchen: Kitchen): string =>
+  bare(ingredientOf(item.ingredient, undefined, kitchen).name).at(-1) ?? '';
+
+/** Its last two words, by its name and by what its line calls it: "icing sugar", "powdered sugar". */
+function pairsOf(item: Item, kitchen: Kitchen): readonly string[] {
+  return [ingredientOf(item.ingredient, undefined, kitchen).name, item.words]
+    .map((n) => bare(n).slice(-2))
+    .filter((w) => w.length === 2 && !w.some((x) => /\d/.test(x)))
+    .map((w) => w.join(' '));
+}
+
+/** Words of the method that speak of an item, and of no other of the list. */
+function wordsFor(item: Item, all: readonly Item[], kitchen: Kitchen): readonly string[] {
+  const head = headOf(item, kitchen);
+  const others = all.filter((x) => x !== item);
+  if (!others.some((x) => headOf(x, kitchen) === head)) return head.length > 2 ? [head] : [];
+  // two sugars, two kinds of butter: only more words tell them apart
+  const taken = new Set(others.flatMap((x) => pairsOf(x, kitchen)));
+  return pairsOf(item, kitchen).filter((w) => !taken.has(w));
 }
 
 /** Items of the batter that the method only uses outside it, with the part they go to. */
@@ -42,10 +68,8 @@ export function usedApart(
   if (sentences.length < 2) return out;
   for (const item of items) {
     const i = ingredientOf(item.ingredient, undefined, kitchen);
-    const words = wordsFor(item, kitchen);
-    const others = all.filter((x) => x !== item && wordsFor(x, kitchen).some((w) => words.includes(w)));
-    // two sugars, two kinds of butter: the words do not tell them apart
-    if (words.length === 0 || others.length > 0 || apart.has(i.role)) continue;
+    const words = apart.has(i.role) ? [] : wordsFor(item, all, kitchen);
+    if (words.length === 0) continue;
     const said = sentences.filter((s) => words.some((w) => plainText(s).includes(w)));
     if (said.length === 0) continue;
     const roles = said.map((s) => {

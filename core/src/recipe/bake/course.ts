@@ -267,7 +267,7 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
   const mark = (x: { readonly from: number; readonly to: number }, what: Mark['what']): void =>
     void r.marks.push({ line: line.no, from: line.at + at + x.from, to: line.at + at + x.to, what });
   const spot = (x: Heat): Spot => ({ line: line.no, from: line.at + at + x.from, to: line.at + at + x.to });
-  if (heats.length > 0 || /\b(?:oven|bake[ds]?|four|ofen|horno|forno)\b/i.test(text)) r.ovenSeen = true;
+  if (heats.length > 0 || /\b(?:oven|bake[ds]?|(?:au|le|du) four|ofen|horno|forno)\b/i.test(text)) r.ovenSeen = true;
   const tokens = [
     ...heats.map((h) => ({ kind: 'heat' as const, ...h })),
     ...times.map((t) => ({ kind: 'time' as const, ...t })),

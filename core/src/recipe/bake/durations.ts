@@ -112,7 +112,8 @@ const ranged =
   /\s*(?:-\s+to|-|–|—|−|to|or|bis(?:\s+zu)?|à|a(?=\s+\d)|until|up to|and(?=\s+(?:an?\s+hour|\w+\s+(?:hour|minute|min))))\s*(?:up to\s+|about\s+|a full\s+|a\s+)?/iy;
 const slash = /\s*\/\s*/y;
 const comma = /\s*,\s*(?:or\s+|maybe\s+|perhaps\s+|sometimes\s+|even\s+|could be\s+|might be\s+)?/iy;
-const mostMinutes = 24 * 60;
+/** Longest time that is read: three days of a rest in hours. */
+const mostMinutes = 72 * 60;
 
 /** Minutes of a bare figure beside another that has its unit: hours only where so many make sense. */
 const beside = (n: number, unit: Unit): number => n * (unit === 'h' && n > 9 ? 1 : inMinutes[unit ?? 'min']);

@@ -505,35 +505,13 @@ export function readVessels(lines: readonly Prose[], made: number | null): Vesse
       : false;
   const chosen = tin && !free ? tin : free && (!tin || !inTin) ? free : (tin ?? free ?? tray);
   if (!chosen) return { tins: [], marks: [], guessed: false, place: null };
-  const mark: Mark = {
-    line: chosen.line.no,
-    from: chosen.line.at + chosen.at + chosen.from,
-    to: chosen.line.at + chosen.at + chosen.to,
-    what: 'tin',
+  const markOf = (m: (typeof all)[number]): Mark => {
+    const from = m.line.at + m.at;
+    return { line: m.line.no, from: from + m.from, to: from + m.to, what: 'tin' };
   };
-  const marks = [
-    mark,
-    ...(tin && tin !== chosen
-      ? [
-          {
-            line: tin.line.no,
-            from: tin.line.at + tin.at + tin.from,
-            to: tin.line.at + tin.at + tin.to,
-            what: 'tin' as const,
-          },
-        ]
-      : []),
-    ...(tray && tray !== chosen
-      ? [
-          {
-            line: tray.line.no,
-            from: tray.line.at + tray.at + tray.from,
-            to: tray.line.at + tray.at + tray.to,
-            what: 'tin' as const,
-          },
-        ]
-      : []),
-  ];
+  const mark = markOf(chosen);
+  const beside = [tin, tray].filter((m) => m !== undefined).filter((m) => m !== chosen);
+  const marks = [mark, ...beside.map(markOf)];
   const use = counts(chosen, made);
   return {
     tins: [use],

@@ -32,7 +32,7 @@ function unmessaged(lines: readonly string[]): readonly string[] {
 }
 
 const unitBehind =
-  '(?=\\s*(?:cups?|c\\.|tsp|tbsp|teaspoons?|tablespoons?|g\\b|kg\\b|ml\\b|l\\b|oz\\b|lb|pint|stick|egg|large|small|medium|level|heaped|pkt|can|tin|hr|hour|min|inch|cm|°))';
+  '(?=\\s*(?:cups?|c\\.|tsp|tbsp|teaspoons?|tablespoons?|g\\b|kg\\b|ml\\b|l\\b|oz\\b|lb|pint|stick|egg|(?:large|small|medium|level|heaped)\\s+(?:eggs?|tsp|tbsp|tea|table|cup)|pkt|hr|hour|min|inch|cm|°))';
 /** Letters that a scan put where figures stand, and figures where letters do: "18O°C", "l/2", "I cup", "f1our". */
 export function unscanned(line: string): string {
   return (
@@ -53,6 +53,21 @@ export function unscanned(line: string): string {
       .replace(/(?<=\d)O(?=\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
       .replace(/(?<=\d)O(?=O?\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
   );
+}
+
+/** What was changed in that way: "I75 → 175", each once. */
+export function scanMended(lines: readonly string[]): string[] {
+  const out = new Set<string>();
+  for (const line of unmessaged(unquoted(lines))) {
+    const mended = unscanned(line);
+    if (mended === line) continue;
+    // letter for letter, so the words stand at the same places
+    for (const m of line.matchAll(/\S+/g)) {
+      const now = mended.slice(m.index, m.index + m[0].length);
+      if (now !== m[0]) out.add(`${m[0]} → ${now}`);
+    }
+  }
+  return [...out];
 }
 
 const gap = /\S(?:\s{3,}|\t+)(?=\S)/;

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Formula, Kitchen } from '@orvin/core';
+import type { FamilyId, Formula, Kitchen } from '@orvin/core';
 import type { RecipeDraft, RegionId } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import { Compute } from '../compute/compute';
@@ -21,6 +21,9 @@ export interface Reading {
   readonly text: string;
   readonly draft: RecipeDraft;
   readonly settled: readonly Settled[];
+  /** The country and the family that were chosen by hand, when they were. */
+  readonly region?: RegionId;
+  readonly family?: FamilyId;
   /** Set when it waits in the pile of recipes that came in together. */
   readonly pile?: string;
 }

@@ -108,4 +108,85 @@ describe('the proof sheet', () => {
     expect((await store.database.working.toArray()).map((w) => w.formula.title)).toEqual(['Seeded scones']);
     expect(await store.database.meta.get('reading')).toBeUndefined();
   });
+
+  const until = async (done: () => boolean): Promise<void> => {
+    for (let i = 0; i < 200 && !done(); i++) {
+      await new Promise((r) => setTimeout(r, 20));
+      await fixture.whenStable();
+    }
+    expect(done()).toBeTrue();
+  };
+  const choose = async (label: string, option: string): Promise<void> => {
+    (host().querySelector(`[role=combobox][aria-labelledby="${label}"]`) as HTMLElement).click();
+    const found = (): HTMLElement | undefined =>
+      [...document.querySelectorAll<HTMLElement>('[role=option]')].find((o) => o.textContent?.trim() === option);
+    await until(() => found() !== undefined);
+    found()?.click();
+    await fixture.whenStable();
+  };
+  const page = `Home » Cakes » Lemon squares
+Jump to recipe
+
+Lemon squares
+2 cups all-purpose flour
+2 large eggs
+1 stick butter
+1 cup sugar
+2 tsp baking powder
+1 cup powdered sugar
+
+Rub the butter into the flour and bake at 350 °F for 25 minutes in a 9 inch square pan.
+Mix the powdered sugar with a little water and drizzle over the top.
+
+Comments
+My dog ate it all`;
+  const egg = (): string =>
+    [...host().querySelectorAll('.read')].map((e) => e.textContent ?? '').find((t) => /egg/i.test(t)) ?? '';
+
+  it('shows where a recipe is from, and what it takes its measures for changes with that, by one choice', async () => {
+    await TestBed.inject(Intake).read(page, defaultKitchen);
+    await fixture.whenStable();
+    const origin = (): string => host().querySelector('.origin')?.textContent ?? '';
+    expect(origin()).toMatch(/United States.*cup 240 ml.*all-purpose/s);
+    expect(egg()).toContain('100 g');
+    await choose('kind', 'pound cake');
+    await choose('from', 'Australia');
+    await until(() => origin().includes('cup 250 ml'));
+    expect(egg()).not.toContain('100 g');
+    // what was chosen stays when a line is corrected, and goes by its own press back
+    (host().querySelector('[aria-label="Correct: 1 cup sugar"]') as HTMLButtonElement).click();
+    await fixture.whenStable();
+    const input = host().querySelector('input.correct') as HTMLInputElement;
+    input.value = '1/2 cup sugar';
+    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await until(() => TestBed.inject(Intake).reading()?.text.includes('1/2 cup sugar') === true);
+    expect(origin()).toContain('cup 250 ml');
+    expect(TestBed.inject(Intake).reading()?.draft.formula.family).toBe('pound-cake');
+    await press('take back Ctrl Z');
+    await press('take back Ctrl Z');
+    expect(origin()).toContain('cup 240 ml');
+    expect(egg()).toContain('100 g');
+  });
+
+  it('leaves what stands around the recipe where it was, as not used, and says what goes apart from the batter', async () => {
+    await TestBed.inject(Intake).read(page, defaultKitchen);
+    await fixture.whenStable();
+    const left = [...host().querySelectorAll('.line')]
+      .filter((l) => l.querySelector('.left'))
+      .map((l) => l.querySelector('.said')?.textContent?.trim());
+    expect(left).toEqual(['Home » Cakes » Lemon squares', 'Jump to recipe', 'Comments', 'My dog ate it all']);
+    const apart = [...host().querySelectorAll('.read')].filter((r) => r.querySelector('.apart'));
+    expect(apart.map((r) => r.querySelector('span')?.textContent ?? '').join()).toMatch(
+      /^\s*(?:Icing|Powdered) sugar/i,
+    );
+  });
+
+  it('says the language of a list that is in another', async () => {
+    await TestBed.inject(Intake).read(
+      'Kirschkuchen\n\n200 g Mehl\n100 g Zucker\n2 Eier\n100 g Butter\n\nAlles verrühren. Bei 180 °C 30 Minuten backen.',
+      defaultKitchen,
+    );
+    await fixture.whenStable();
+    expect(host().querySelector('.facts')?.textContent).toContain('in German');
+  });
 });

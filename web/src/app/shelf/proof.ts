@@ -23,6 +23,7 @@ import {
   type Item,
 } from '@orvin/core';
 import {
+  languageName,
   measuresMean,
   regions,
   settle,
@@ -103,7 +104,9 @@ export class Proof {
     const f = this.formula();
     if (!f) return [];
     const use = f.tins?.[0];
+    const language = this.draft()?.language;
     return [
+      ...(language ? [`in ${languageName(language)}`] : []),
       `${this.items()} ingredients`,
       ...(f.bake ? [bakeWords(f.bake) + (f.bake.stages ? ', in stages' : '')] : ['no heat found']),
       ...(use ? [tinWords(use)] : []),
@@ -245,18 +248,23 @@ export class Proof {
     const r = this.reading();
     if (!r || r.draft.formula.family === family) return;
     this.past.update((p) => [...p.slice(-40), r]);
-    const doubts = r.draft.doubts.filter((d) => d.kind !== 'family');
-    this.intake.hold({ ...r, draft: { ...r.draft, formula: { ...r.draft.formula, family }, doubts } });
+    this.intake.hold({ ...r, family, draft: ofFamily(r.draft, family) });
   }
 
-  /** Reads the sheet again as from another country, and settles again what was settled before. */
-  protected async setRegion(region: RegionId): Promise<void> {
+  /** Reads the sheet again as from another country. */
+  protected setRegion(region: RegionId): Promise<void> {
     const r = this.reading();
-    if (!r || r.draft.origin?.region === region) return;
-    const draft = await this.intake.draftOf(r.text, this.kitchen(), 'read', region);
+    return r && r.draft.origin?.region !== region ? this.readAgain(r, { region }) : Promise.resolve();
+  }
+
+  /** Reads a sheet again with other words or from another country; all that was chosen and settled on it stays so. */
+  private async readAgain(r: Reading, other: Partial<Pick<Reading, 'text' | 'region'>>): Promise<void> {
+    const again = { ...r, ...other };
+    const draft = await this.intake.draftOf(again.text, this.kitchen(), 'read', again.region);
     if (!draft) return;
     this.past.update((p) => [...p.slice(-40), r]);
-    this.intake.hold({ ...r, draft: settledAgain(draft, r.settled) });
+    const settled = settledAgain(draft, r.settled);
+    this.intake.hold({ ...again, draft: again.family ? ofFamily(settled, again.family) : settled });
   }
 
   protected correct(line: ProofLine): void {
@@ -274,11 +282,7 @@ export class Proof {
     const lines = r.text.split(/\r\n?|\n/);
     if (lines[no] === words) return;
     lines[no] = words;
-    const text = lines.join('\n');
-    const draft = await this.intake.draftOf(text, this.kitchen(), 'read');
-    if (!draft) return;
-    this.past.update((p) => [...p.slice(-40), r]);
-    this.intake.hold({ ...r, text, draft: settledAgain(draft, r.settled) });
+    await this.readAgain(r, { text: lines.join('\n') });
   }
 
   protected async shelve(): Promise<void> {
@@ -308,6 +312,13 @@ export class Proof {
     void this.router.navigate(['/shelf']);
   }
 }
+
+/** A draft as of a family that was chosen, which is not asked any more. */
+const ofFamily = (draft: RecipeDraft, family: FamilyId): RecipeDraft => ({
+  ...draft,
+  formula: { ...draft.formula, family },
+  doubts: draft.doubts.filter((d) => d.kind !== 'family'),
+});
 
 /** A new reading with the answers that were given to an earlier one, where it asks the same. */
 const settledAgain = (draft: RecipeDraft, settled: readonly Settled[]): RecipeDraft =>
