@@ -84,7 +84,7 @@ test('one formula travels as a file and comes back the same', async ({ page }) =
   const saved = await waiting;
   expect(saved.suggestedFilename()).toBe('buckwheat-cocoa-squares.formula.json');
   await hang(page, 'Shelf');
-  await page.locator('input[type=file]').setInputFiles(await saved.path());
+  await page.getByLabel('open files').setInputFiles(await saved.path());
   await expect(page).toHaveURL(/bench\/buckwheat-cocoa-squares-/);
   await expect(gramsField(page, 'Buckwheat flour')).toHaveValue('100');
   await hang(page, 'Shelf');

@@ -15,7 +15,9 @@ export default defineConfig({
   testDir: '.',
   projects: [
     { name: 'waiting', testMatch: waiting, workers: 1 },
-    { name: 'busy', testMatch: '*.spec.ts', testIgnore: waiting, workers: busy },
+    { name: 'busy', testMatch: '*.spec.ts', testIgnore: [...waiting, 'pictures/**'], workers: busy },
+    // a study, made by `npm run pictures`
+    ...(process.env['ORVIN_PICTURES'] ? [{ name: 'pictures', testMatch: 'pictures/*.spec.ts' }] : []),
   ],
   fullyParallel: true,
   workers: busy + 1,

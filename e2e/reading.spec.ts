@@ -77,7 +77,7 @@ test('several files at once: the clear ones stand on the shelf, the doubtful one
     ],
     recipeInstructions: 'Stir all the ingredients together. Bake at 190 °C for 20 minutes in a muffin tin.',
   };
-  await page.locator('input[type=file]').setInputFiles([
+  await page.getByLabel('open files').setInputFiles([
     { name: 'many.txt', mimeType: 'text/plain', buffer: Buffer.from([1, 2, 3, 4].map(clear).join('\n-----\n')) },
     { name: 'oats.jsonld', mimeType: 'application/ld+json', buffer: Buffer.from(JSON.stringify([ld, ld])) },
     { name: 'doubt.txt', mimeType: 'text/plain', buffer: Buffer.from(clear(9).replace('60 g butter', '60 g buttter')) },
@@ -116,7 +116,7 @@ test('a card is one page on A5 and A6, and every format it can be saved in is re
     await page.getByRole('button', { name: format }).click();
     const path = await (await waiting).path();
     await hang(page, 'Shelf');
-    await page.locator('input[type=file]').setInputFiles({
+    await page.getByLabel('open files').setInputFiles({
       name: 'card.txt',
       mimeType: 'text/plain',
       buffer: await readFile(path),

@@ -82,7 +82,7 @@ test('every bad thing that can be pasted or opened gets words, and nothing is lo
   }
   const open = (name: string, content: Buffer | string) =>
     page
-      .locator('input[type=file]')
+      .getByLabel('open files')
       .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
   await open('photo.png', Buffer.from([137, 80, 78, 71, 0, 1, 2, 3, 0, 0, 255, 254, 1, 0, 7]));
   await expect(page.getByText(/This is not text/)).toBeVisible();

@@ -19,3 +19,17 @@ export type {
 } from './recipe/draft.js';
 export { itemLine } from './recipe/cards.js';
 export { findIngredients } from './recipe/match.js';
+export {
+  mayBeFraction,
+  written,
+  type PictureBox,
+  type PictureLine,
+  type PicturePlace,
+  type SeenLine,
+  type SeenPage,
+  type SeenWord,
+  type Unsure,
+  type Written,
+} from './recipe/picture/written.js';
+export { readPicture, recipesSeen } from './recipe/picture/read-picture.js';
+export { drawnSigns, fractionReadings, lastSigns, type Drawn, type Greys } from './recipe/picture/likeness.js';

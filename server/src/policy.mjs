@@ -18,9 +18,9 @@ export const policy = {
 };
 
 /** The script of a worker; its own response decides what it may do. */
-export const WORKER = /^\/worker-[A-Za-z0-9]+\.js$/;
+export const WORKER = /^\/(?:worker-[A-Za-z0-9]+|sight\/worker\.min)\.js$/;
 
-/** The policy that a worker's script is served with: as the page's, but it may compile WebAssembly: the solver's and the heat model's. */
+/** The policy that a worker's script is served with: as the page's, but it may compile WebAssembly: the solver's, the heat model's, and the reader's of pictures. */
 export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'wasm-unsafe-eval'"] })
   .map(([name, values]) => `${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)} ${values.join(' ')}`)
   .join('; ');
@@ -29,8 +29,8 @@ export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'
  * Addresses that only a file can have: at the top with an ending, or in a folder of files. All others are pages of the
  * application, whose last part is a name that the baker gave and may hold a dot.
  */
-export const FILE = /^\/(?:[^/]*\.[^/]*|(?:demo|icons|media|wasm)\/.*)$/;
+export const FILE = /^\/(?:[^/]*\.[^/]*|(?:demo|icons|media|sight|wasm)\/.*)$/;
 
 /** Files whose name does not change with their content, and which must therefore be asked for each time. */
 export const UNHASHED =
-  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|wasm\/.*|)$/;
+  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|sight\/.*|wasm\/.*|)$/;

@@ -1,6 +1,7 @@
 import type { BakeSetting, Entered, FamilyId, Formula, GroupRole, Item, Source, TinUse } from '../formula/types.js';
 import type { Language } from '../ingredient/names-abroad.js';
 import type { RegionId } from './origin.js';
+import type { PicturePlace } from './picture/written.js';
 
 /** A place in the pasted text: line number from 0, characters from–to. */
 export interface Place {
@@ -125,6 +126,8 @@ export interface RecipeDraft {
   readonly near?: readonly { readonly id: FamilyId; readonly weight: number }[];
   /** Items whose amount was chosen in settling, so that a name chosen later leaves it. */
   readonly chosen?: readonly string[];
+  /** For each line that is shown, its places in the pictures it was read from; absent when it was from none. */
+  readonly pictured?: readonly (readonly PicturePlace[])[];
   /** 0–1: how much of the text was read without doubt. */
   readonly confidence: number;
 }

@@ -15,7 +15,7 @@ import {
   reckonBake,
   sampleTimes,
 } from '@orvin/core';
-import { readRecipe, recipeTexts } from '@orvin/core/reading';
+import { readPicture, readRecipe, recipesSeen, recipeTexts, written } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
 import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake, Reckoned } from '@orvin/core';
 import type { Jobs } from './jobs';
@@ -82,6 +82,8 @@ const jobs: Jobs = {
   diagnose: (what, seen, kitchen) => diagnose(what, seen, kitchen),
   learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
   read: (text, kitchen, region) => readRecipe(text, kitchen, { ...(region && { region }) }),
+  recipesSeen: (pages) => recipesSeen(written(pages)),
+  readPicture: (seen, kitchen, region) => readPicture(seen, kitchen, { ...(region && { region }) }),
   texts: (text) => recipeTexts(text),
   forecast: (input, kitchen, readings, rack) => {
     const known = begunOf(input, kitchen);

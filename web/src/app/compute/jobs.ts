@@ -21,7 +21,7 @@ import type {
   TinChoice,
   Together,
 } from '@orvin/core';
-import type { RecipeDraft, RegionId } from '@orvin/core/reading';
+import type { RecipeDraft, RegionId, SeenPage, Written } from '@orvin/core/reading';
 
 /** A tin of the kit with the formula in it, ready to be converted. */
 export interface KitChoice {
@@ -65,6 +65,10 @@ export interface Jobs {
   learn(bakes: readonly BakeRecord[], reckoned: Readonly<Record<string, Reckoned | null>>, kitchen: Kitchen): Lesson;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen, region?: RegionId): RecipeDraft;
+  /** The recipes in what was seen in pictures, each with the places of its lines. */
+  recipesSeen(pages: readonly SeenPage[]): readonly Written[];
+  /** Reads one recipe from what was seen in pictures. */
+  readPicture(seen: Written, kitchen: Kitchen, region?: RegionId): RecipeDraft;
   /** The texts of the recipes in a file. */
   texts(text: string): string[];
   /** When a bake will be done by what a probe and a thermometer have read; null when it cannot be foretold. */

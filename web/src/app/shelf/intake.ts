@@ -1,14 +1,16 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, Injector, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import type { FamilyId, Formula, Kitchen } from '@orvin/core';
-import type { RecipeDraft, RegionId } from '@orvin/core/reading';
-import { firstValueFrom } from 'rxjs';
+import type { PictureLine, RecipeDraft, RegionId } from '@orvin/core/reading';
+import { defer, firstValueFrom, switchMap, type Subscription } from 'rxjs';
 import { Compute } from '../compute/compute';
+import type { SmallPhoto } from '../compute/photo-jobs';
 import { tellAmiss } from '../data/amiss';
 import { usualKitchen } from '../data/kitchen-file';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
 import { formats, Store } from '../data/store';
+import type { Recognised } from './recogniser';
 
 /** A doubt that was settled: with what, so that it can be settled alike after the text is corrected. */
 export interface Settled {
@@ -16,10 +18,17 @@ export interface Settled {
   readonly choice: string;
 }
 
+/** The pictures a text was read from, and what is known of each of its lines. */
+export interface FromPictures {
+  readonly pages: readonly SmallPhoto[];
+  readonly lines: readonly PictureLine[];
+}
+
 /** What was pasted and how it was read; kept until it is put on the shelf or thrown away. */
 export interface Reading {
   readonly text: string;
   readonly draft: RecipeDraft;
+  readonly picture?: FromPictures;
   readonly settled: readonly Settled[];
   /** The country and the family that were chosen by hand, when they were. */
   readonly region?: RegionId;
@@ -27,6 +36,9 @@ export interface Reading {
   /** Set when it waits in the pile of recipes that came in together. */
   readonly pile?: string;
 }
+
+/** A text to be read, as it came. */
+export type Given = Pick<Reading, 'text' | 'picture' | 'region'>;
 
 /** An import of many recipes that is under way, or has just ended. */
 export interface Progress {
@@ -50,8 +62,12 @@ export class Intake {
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
   private readonly compute = inject(Compute);
+  private readonly injector = inject(Injector);
   readonly reading = signal<Reading | null>(null);
   readonly busy = signal(false);
+  /** What is being done with a picture, and how far it is, 0–1. */
+  readonly looking = signal<{ readonly words: string; readonly share: number } | null>(null);
+  private lookingAt: Subscription | null = null;
   readonly progress = signal<Progress | null>(null);
   readonly importing = computed(() => this.progress()?.running ?? false);
   private stop = false;
@@ -68,15 +84,71 @@ export class Intake {
     const texts = await this.textsOf(text);
     if (texts.length > 1) {
       this.busy.set(false);
-      await this.many(texts, kitchen);
+      await this.many(
+        texts.map((t) => ({ text: t })),
+        kitchen,
+      );
       return true;
     }
-    const draft = await this.draftOf(text, kitchen, 'read');
+    return this.show({ text }, kitchen);
+  }
+
+  /** Reads one recipe and shows it. */
+  private async show(given: Given, kitchen: Kitchen): Promise<boolean> {
+    this.busy.set(true);
+    const draft = await this.draftOf(given, kitchen, 'read');
     this.busy.set(false);
     if (!draft) return false;
-    this.hold({ text, draft, settled: [] });
+    this.hold({ ...given, draft, settled: [] });
     await this.router.navigate(['/read']);
     return true;
+  }
+
+  /** Reads pictures as the pages of one text. They are kept beside it while it is looked over, and go nowhere else. */
+  private pictures(files: readonly File[], kitchen: Kitchen): void {
+    this.stopLooking();
+    this.looking.set({ words: 'Getting ready to read pictures', share: 0 });
+    // fetched when it is asked for, as most never do
+    const recogniser = defer(() => import('./recogniser')).pipe(
+      switchMap(({ Recogniser }) => this.injector.get(Recogniser).read(files)),
+    );
+    const failed = (): void => {
+      this.looking.set(null);
+      this.notices.problem(
+        'Pictures cannot be read just now.',
+        'The reader of pictures is fetched once, when it is first used; try again when Orvin is in reach.',
+      );
+    };
+    this.lookingAt = recogniser.subscribe({
+      error: failed,
+      next: (r) => {
+        if (r.kind === 'under way') return this.looking.set(r);
+        if (r.kind === 'failed') return failed();
+        this.looking.set(null);
+        if (r.kind === 'no picture')
+          this.notices.problem(`“${r.name}” could not be read as a picture.`, 'Nothing was changed.');
+        else void this.seen(r.value, kitchen);
+      },
+    });
+  }
+
+  private async seen({ pages, seen }: Recognised, kitchen: Kitchen): Promise<void> {
+    const out = await firstValueFrom(this.compute.run('seen', 'recipesSeen', seen), { defaultValue: null });
+    const all = (out?.ok ? out.value : []).map(({ text, lines }): Given => ({ text, picture: { pages, lines } }));
+    const [only] = all;
+    if (!only?.text.trim())
+      return this.notices.problem(
+        'No print was found in this picture.',
+        'Take it again in even light, straight from above, with the page filling it.',
+      );
+    if (all.length === 1) await this.show(only, kitchen);
+    else await this.many(all, kitchen);
+  }
+
+  stopLooking(): void {
+    this.lookingAt?.unsubscribe();
+    this.lookingAt = null;
+    this.looking.set(null);
   }
 
   /** The texts of the recipes in what was pasted or opened; the whole when it is one, or cannot be taken apart. */
@@ -85,8 +157,11 @@ export class Intake {
     return texts?.ok ? texts.value : [text];
   }
 
-  async draftOf(text: string, kitchen: Kitchen, channel: string, region?: RegionId): Promise<RecipeDraft | null> {
-    const out = await firstValueFrom(this.compute.run(channel, 'read', text, kitchen, region), { defaultValue: null });
+  async draftOf({ text, picture, region }: Given, kitchen: Kitchen, channel: string): Promise<RecipeDraft | null> {
+    const reading = picture
+      ? this.compute.run(channel, 'readPicture', { text, lines: picture.lines }, kitchen, region)
+      : this.compute.run(channel, 'read', text, kitchen, region);
+    const out = await firstValueFrom(reading, { defaultValue: null });
     if (out?.ok) return out.value;
     if (out)
       this.notices.problem('The recipe could not be read.', 'Nothing was changed. Try again, or paste a part of it.');
@@ -123,11 +198,17 @@ export class Intake {
   }
 
   async files(list: readonly File[], kitchen: Kitchen): Promise<void> {
+    const pictures = list.filter((f) => f.type.startsWith('image/'));
+    if (pictures.length > 0) this.pictures(pictures, kitchen);
     const texts: string[] = [];
-    for (const file of list) texts.push(...(await this.file(file, kitchen)));
+    for (const file of list) if (!pictures.includes(file)) texts.push(...(await this.file(file, kitchen)));
     const [only] = texts;
     if (texts.length === 1 && only !== undefined) await this.read(only, kitchen);
-    else if (texts.length > 1) await this.many(texts, kitchen);
+    else if (texts.length > 1)
+      await this.many(
+        texts.map((text) => ({ text })),
+        kitchen,
+      );
   }
 
   cancel(): void {
@@ -138,23 +219,27 @@ export class Intake {
    * Reads recipes one after another. Those without a doubt go on the shelf, the others wait in the pile; each is stored
    * whole before the next is begun, so that stopping loses none and leaves none half done.
    */
-  async many(texts: readonly string[], kitchen: Kitchen): Promise<void> {
+  async many(texts: readonly Given[], kitchen: Kitchen): Promise<void> {
     this.stop = false;
     let [shelved, doubtful, failed] = [0, 0, 0];
     const say = (done: number, running: boolean): void =>
       this.progress.set({ done, total: texts.length, shelved, doubtful, failed, running, stopped: this.stop });
     say(0, true);
     const stamp = Date.now().toString(36);
-    for (const [n, text] of texts.entries()) {
+    for (const [n, given] of texts.entries()) {
       if (this.stop) break;
-      const draft = await this.draftOf(text, kitchen, 'import');
+      const draft = await this.draftOf(given, kitchen, 'import');
       if (!draft || draft.formula.groups.length === 0) failed++;
       else if (draft.doubts.length === 0) {
         if (await this.shelve(draft.formula, false)) shelved++;
         else failed++;
       } else {
         const key = `${PILE}${stamp}-${String(n).padStart(5, '0')}`;
-        await this.store.database.meta.put({ key, value: { text, draft, settled: [] } satisfies Reading, revision: 1 });
+        await this.store.database.meta.put({
+          key,
+          value: { ...given, draft, settled: [] } satisfies Reading,
+          revision: 1,
+        });
         doubtful++;
       }
       say(n + 1, true);

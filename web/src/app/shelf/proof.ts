@@ -39,6 +39,7 @@ import { Store } from '../data/store';
 import { Undo } from '../ui/undo';
 import { bakeWords, tinWords } from '../ui/words';
 import { Intake, type Reading, type Settled } from './intake';
+import { PictureBeside, PictureStrip } from './picture-beside';
 
 /** A stretch of a line: what it was read as, and whether a doubt points at it. */
 interface Piece {
@@ -74,7 +75,7 @@ interface ProofLine {
 /** The recipe as it was pasted, what was read from each stretch of it, and the doubts in its margin. */
 @Component({
   selector: 'orvin-proof',
-  imports: [FormsModule, RouterLink, SelectModule],
+  imports: [FormsModule, PictureBeside, PictureStrip, RouterLink, SelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof.html',
   styleUrl: './proof.scss',
@@ -128,6 +129,11 @@ export class Proof {
       means: measuresMean(f),
     };
   });
+  /** The line in hand, for its place in the picture. */
+  protected readonly over = signal<number | null>(null);
+  protected readonly picture = computed(() => this.reading()?.picture ?? null);
+  protected readonly pictured = computed(() => this.draft()?.pictured ?? []);
+  protected readonly doubtedLines = computed(() => new Set(this.notes().map((n) => n.doubt.place?.line ?? -1)));
   /** Lines can be corrected where what is shown is what was pasted. */
   protected readonly asPasted = computed(() => this.draft()?.lines === undefined);
 
@@ -258,13 +264,19 @@ export class Proof {
   }
 
   /** Reads a sheet again with other words or from another country; all that was chosen and settled on it stays so. */
-  private async readAgain(r: Reading, other: Partial<Pick<Reading, 'text' | 'region'>>): Promise<void> {
+  private async readAgain(r: Reading, other: Partial<Pick<Reading, 'text' | 'region' | 'picture'>>): Promise<void> {
     const again = { ...r, ...other };
-    const draft = await this.intake.draftOf(again.text, this.kitchen(), 'read', again.region);
+    const draft = await this.intake.draftOf(again, this.kitchen(), 'read');
     if (!draft) return;
     this.past.update((p) => [...p.slice(-40), r]);
     const settled = settledAgain(draft, r.settled);
     this.intake.hold({ ...again, draft: again.family ? ofFamily(settled, again.family) : settled });
+  }
+
+  /** From a place in the picture to its line. */
+  protected goTo(line: number): void {
+    this.over.set(line);
+    this.host.nativeElement.querySelector(`[data-line="${line}"]`)?.scrollIntoView({ block: 'center' });
   }
 
   protected correct(line: ProofLine): void {
@@ -282,7 +294,12 @@ export class Proof {
     const lines = r.text.split(/\r\n?|\n/);
     if (lines[no] === words) return;
     lines[no] = words;
-    await this.readAgain(r, { text: lines.join('\n') });
+    // what was put right by hand is sure
+    const picture = r.picture && {
+      ...r.picture,
+      lines: r.picture.lines.map((l, i) => (i === no ? { ...l, unsure: [] } : l)),
+    };
+    await this.readAgain(r, { text: lines.join('\n'), ...(picture && { picture }) });
   }
 
   protected async shelve(): Promise<void> {

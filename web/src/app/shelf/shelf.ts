@@ -111,9 +111,11 @@ export class Shelf {
 
   /** Pasting anywhere on the shelf reads at once. */
   protected pasted(e: ClipboardEvent): void {
+    const text = this.copied(e);
+    const pictures = [...(e.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));
+    if (text.trim() === '' && pictures.length > 0) return void this.intake.files(pictures, this.kitchen());
     const target = e.target as HTMLElement;
     if (/^(INPUT|TEXTAREA)$/.test(target.tagName)) return;
-    const text = this.copied(e);
     if (text.trim() !== '') void this.intake.read(text, this.kitchen());
   }
 
