@@ -3,6 +3,7 @@ export { readRecipe, readRecipes, recipeTexts, type ReadOptions } from './recipe
 export { measuresMean, regions, type RegionId } from './recipe/origin.js';
 export { languageName } from './recipe/language.js';
 export { settle } from './recipe/settle.js';
+export { ranked, SLIGHT } from './recipe/effect.js';
 export { addLine, removeItem, type Added } from './recipe/edit.js';
 export { write, type WriteAs } from './recipe/write.js';
 export type {

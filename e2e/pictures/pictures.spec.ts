@@ -13,6 +13,7 @@ for (const manner of manners)
     const studio = await (await browser.newContext({ deviceScaleFactor: manner.scale ?? 2 })).newPage();
     await sampleKitchen(page);
     const all: Measured[] = [];
+    const texts: string[] = [];
     for (const [n, card] of cards.entries()) {
       const buffer = await printed(studio, card, manner);
       await page.goto('/shelf');
@@ -20,11 +21,15 @@ for (const manner of manners)
       await expect(page).toHaveURL(/\/read$/, { timeout: 120_000 });
       const { text, draft } = await reading(page);
       all.push(measured(card, text, draft));
+      texts.push(text);
       await page.getByRole('button', { name: 'throw it away' }).click();
     }
     await studio.context().close();
     mkdirSync('../.cache/pictures', { recursive: true });
-    writeFileSync(`../.cache/pictures/${manners.indexOf(manner)}.json`, JSON.stringify({ name: manner.name, all }));
+    writeFileSync(
+      `../.cache/pictures/${manners.indexOf(manner)}.json`,
+      JSON.stringify({ name: manner.name, all, texts }),
+    );
     const sum = (of: (m: Measured) => number): number => all.reduce((s, m) => s + of(m), 0);
     console.log(
       `${manner.name}: letters ${((100 * sum((m) => m.letters)) / all.length).toFixed(1)} %, facts ${sum((m) => m.right)}/${sum((m) => m.facts)}, silent ${sum((m) => m.silent.length)}, needless doubts ${(sum((m) => m.needless) / all.length).toFixed(1)}`,

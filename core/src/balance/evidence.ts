@@ -12,6 +12,11 @@ import { measures, pctOf, rangeOf } from './verdicts.js';
  */
 type Weights = Partial<Readonly<Record<FamilyId, number>>>;
 type Clue = readonly [said: RegExp, weights: Weights];
+/** What speaks for and against families, in words for those it speaks for. */
+interface Reason {
+  readonly because: string;
+  readonly weights: Weights;
+}
 
 const cakes = (w: number): Weights => ({
   'butter-cake-lean': w,
@@ -196,25 +201,29 @@ function sharesOf(formula: Formula, t: Totals, kitchen: Kitchen): Shares {
 }
 
 /** What a family cannot be without, and what rules it out. */
-function essentials(s: Shares, t: Totals): Weights[] {
-  const out: Weights[] = [];
+function essentials(s: Shares, t: Totals): Reason[] {
+  const out: Reason[] = [];
+  const say = (because: string, weights: Weights): void => void out.push({ because, weights });
   // almonds or coconut stand in for a part of the flour
   const whole = 1 / (1 + s.nut);
   const near = (x: number, to: number, by: number): boolean => Math.abs(x - to) <= by;
-  out.push({
+  say('its cocoa or chocolate', {
     'chocolate-cake': s.cocoa < 0.04 && s.chocolate < 0.25 ? -4.5 : s.cocoa >= 0.1 || s.chocolate >= 0.3 ? 1.6 : 0,
   });
-  out.push({ 'maize-bread': s.maize < 0.25 ? -4.5 : s.maize >= 0.5 ? 1.2 : 0.4 });
-  out.push({ 'treacle-cake': s.syrup < 0.12 ? -2.4 : s.syrup >= 0.3 ? 1 + (s.ginger ? 0.7 : 0) : s.ginger ? 0.5 : 0 });
-  out.push({
+  say('its maize', { 'maize-bread': s.maize < 0.25 ? -4.5 : s.maize >= 0.5 ? 1.2 : 0.4 });
+  say('its syrup or treacle', {
+    'treacle-cake': s.syrup < 0.12 ? -2.4 : s.syrup >= 0.3 ? 1 + (s.ginger ? 0.7 : 0) : s.ginger ? 0.5 : 0,
+  });
+  say('its dried fruit', {
     'fruit-cake-rich': s.fruit < 0.7 ? -3 : s.fruit < 1.3 ? -0.8 : 1.3,
     'fruit-cake-light': s.fruit < 0.35 ? -2.6 : s.fruit > 2 ? -0.6 : s.fruit > 0.6 ? 0.9 : 0,
   });
-  out.push({
+  say(s.tea ? 'its tea' : 'its dried fruit and little fat', {
     'tea-loaf': (s.fruit >= 0.35 ? 0.6 : -1) + (t.fatPct <= 15 ? 0.7 : t.fatPct > 30 ? -1.6 : 0) + (s.tea ? 1 : 0),
   });
   if (t.fatPct > 8)
-    out.push(
+    say(
+      s.oil < 0.5 ? 'its butter' : 'its oil',
       s.oil < 0.5
         ? { 'oil-cake': -2, 'butter-cake-lean': 0.2, 'butter-cake-high-ratio': 0.2 }
         : {
@@ -228,11 +237,11 @@ function essentials(s: Shares, t: Totals): Weights[] {
   // little flour, or none: a foam or nuts hold it, and no rule of flour fits
   // (with neither flour nor anything in its place a line is missing, and no family is named for that)
   const held = t.flourG > 0 || s.nut > 0 || s.chocolate > 0;
-  if (held && (t.flourG <= 0 || s.nut > 1 || s.flour < 0.12)) out.push({ free: 3.6, muffin: 0.4 });
-  else if (s.nut > 0.6) out.push({ free: 1.2 });
-  else if (!held) out.push({ free: -4 });
+  if (held && (t.flourG <= 0 || s.nut > 1 || s.flour < 0.12)) say('hardly any flour', { free: 3.6, muffin: 0.4 });
+  else if (s.nut > 0.6) say('its nuts for flour', { free: 1.2 });
+  else if (!held) say('', { free: -4 });
   if (!s.leavener)
-    out.push({
+    say('nothing that raises it', {
       free: held ? (t.eggPct > 120 ? 2.6 : 0.6) : 0,
       'pound-cake': 0.6,
       biscuit: -1,
@@ -241,22 +250,25 @@ function essentials(s: Shares, t: Totals): Weights[] {
       'soda-bread': -2,
       'oil-cake': -0.6,
     });
-  out.push({
+  say(s.sour ? 'its sour milk, with little fat and sugar' : 'little fat and sugar', {
     'soda-bread': t.fatPct < 20 && t.sugarPct < 20 ? (s.sour ? 0.8 : 0.2) : -1.6,
     'soda-loaf': t.fatPct < 20 && t.sugarPct < 22 ? (s.sour ? 0.7 : 0.2) : -1.6,
   });
-  out.push({
+  say('equal weights', {
     'equal-weight-sponge':
       near(whole * t.fatPct, 82, 16) && near(whole * t.sugarPct, 100, 16) && near(whole * t.eggPct, 100, 26)
         ? 1.9
         : -1.3,
+  });
+  say('its sugar and fat to the flour', {
     'pound-cake': t.fatPct < 45 || t.eggPct < 40 ? -1.6 : 0,
     'butter-cake-high-ratio': t.sugarPct >= 98 ? 0.9 : -1.5,
     'butter-cake-lean': t.sugarPct > 105 ? -1 : 0.2,
   });
-  if (s.savoury) out.push({ ...cakes(-1.6), 'quick-bread': 0.6, 'soda-loaf': 0.3 });
-  if (t.sugarPct < 14) out.push({ ...cakes(-1.2), 'quick-bread': -0.2 });
-  if (t.sugarPct > 40) out.push({ biscuit: -1.5, scone: -0.8, 'soda-bread': -1, 'soda-loaf': -1 });
+  if (s.savoury)
+    say('cheese, herbs or vegetables and little sugar', { ...cakes(-1.6), 'quick-bread': 0.6, 'soda-loaf': 0.3 });
+  if (t.sugarPct < 14) say('little sugar', { ...cakes(-1.2), 'quick-bread': -0.2 });
+  if (t.sugarPct > 40) say('much sugar', { biscuit: -1.5, scone: -0.8, 'soda-bread': -1, 'soda-loaf': -1 });
   return out;
 }
 
@@ -275,29 +287,43 @@ export interface FamilyFound {
   readonly confidence: number;
   /** The best three with their weights, which add to at most one. */
   readonly near: readonly { readonly id: FamilyId; readonly weight: number }[];
+  /** What speaks most for the best, at most three: "“scones” in the title", "its tin". */
+  readonly because: readonly string[];
 }
 
 /** The family of a formula that was just read: by title, method, tin, contents and numbers together. */
 export function familyByEvidence(formula: Formula, t: Totals, liftMmol: number, kitchen: Kitchen): FamilyFound {
   const score = new Map<FamilyId, number>(families.map((f) => [f.id, t.baseG > 0 ? byNumbers(t, liftMmol, f.id) : 0]));
-  const add = (weights: Weights): void => {
-    for (const [id, w] of Object.entries(weights)) score.set(id as FamilyId, (score.get(id as FamilyId) ?? 0) + w);
+  const reasons: Reason[] = [];
+  const clues = (list: readonly Clue[], text: string, where: string): void => {
+    for (const [said, weights] of list) {
+      const m = said.exec(text);
+      if (m) reasons.push({ because: `“${m[0].trim().split(/\s+/).slice(0, 4).join(' ')}”${where}`, weights });
+    }
   };
-  const titled = formula.title.replace(/\([^)]*\)/g, ' ');
-  for (const [said, w] of titles) if (said.test(titled)) add(w);
-  const method = formula.method.map((m) => m.text).join(' ');
-  for (const [said, w] of doings) if (said.test(method)) add(w);
-  const shape = formula.tins?.[0]?.tin.shape;
-  if (shape) add(tinWeights[shape] ?? flatTin);
-  if (shape === 'mound' && (formula.tins?.[0]?.count ?? 1) > 1) add({ 'drop-biscuit': 0.5, 'soda-bread': -1.4 });
-  if (allItems(formula).length > 0) for (const w of essentials(sharesOf(formula, t, kitchen), t)) add(w);
+  clues(titles, formula.title.replace(/\([^)]*\)/g, ' '), ' in the title');
+  clues(doings, formula.method.map((m) => m.text).join(' '), ' in the method');
+  const use = formula.tins?.[0];
+  const shape = use?.tin.shape;
+  if (shape) reasons.push({ because: shape === 'mound' || shape === 'slab' ? 'baked without a tin' : 'its tin', weights: tinWeights[shape] ?? flatTin }); // prettier-ignore
+  if (shape === 'mound' && (use?.count ?? 1) > 1)
+    reasons.push({ because: '', weights: { 'drop-biscuit': 0.5, 'soda-bread': -1.4 } });
+  if (allItems(formula).length > 0) reasons.push(...essentials(sharesOf(formula, t, kitchen), t));
+  for (const { weights } of reasons)
+    for (const [id, w] of Object.entries(weights)) score.set(id as FamilyId, (score.get(id as FamilyId) ?? 0) + w);
   const ranked = [...score].sort((a, b) => b[1] - a[1]);
   const sum = ranked.reduce((s, [, x]) => s + Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0))), 0);
   const near = ranked
     .slice(0, 3)
     .map(([id, x]) => ({ id, weight: Math.round((100 * Math.exp(1.6 * (x - (ranked[0]?.[1] ?? 0)))) / sum) / 100 }));
+  const best = near[0]?.id ?? 'free';
+  const speaks = reasons
+    .map((r) => ({ because: r.because, weight: r.weights[best] ?? 0 }))
+    .filter((r) => r.weight >= 0.3 && r.because !== '')
+    .sort((x, y) => y.weight - x.weight);
   return {
-    family: near[0]?.id ?? 'free',
+    because: [...new Set(speaks.map((r) => r.because))].slice(0, 3),
+    family: best,
     confidence: near[0] ? Math.max(0, 1 - (near[1]?.weight ?? 0) / Math.max(0.01, near[0].weight)) : 0,
     near,
   };

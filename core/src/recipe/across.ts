@@ -41,6 +41,7 @@ export function across(
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),
     ...openTin(formula, baking),
+    ...hugeTin(baking),
     ...tin(formula, w),
     ...listAndMethod(formula, at, kitchen),
     ...family(formula, guess),
@@ -259,6 +260,26 @@ function openTin(formula: Formula, { openTin: place }: Baking): Doubt[] {
           words: `${mm / 10} cm`,
           edit: { kind: 'tins', tins: [sized(mm)] },
         })),
+      ],
+    },
+  ];
+}
+
+/** A tin that no oven takes: a figure too many, most likely. */
+function hugeTin({ hugeTin: huge }: Baking): Doubt[] {
+  if (!huge) return [];
+  const { said, mark, instead } = huge;
+  const [first] = instead;
+  return [
+    {
+      id: 'tin-huge',
+      place: { line: mark.line, from: mark.from, to: mark.to },
+      kind: 'tin',
+      likely: first ? 'shorter' : 'keep',
+      words: `No oven of a kitchen takes a tin of ${said}.`,
+      choices: [
+        ...(first ? [{ id: 'shorter', words: first.tin.name, edit: { kind: 'tins' as const, tins: instead } }] : []),
+        { id: 'keep', words: 'leave the tin open', edit: { kind: 'keep' } },
       ],
     },
   ];

@@ -389,7 +389,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
       origin: { region: origin.region, name: regionOf(origin.region)?.name ?? '', because: origin.because },
     }),
     ...(language !== 'en' && { language }),
-    ...('near' in guess && { near: guess.near }),
+    ...('near' in guess && { near: guess.near, familyBecause: guess.because }),
     confidence: confidenceOf(account, parts, doubts),
   };
 }

@@ -1,6 +1,7 @@
 import type { BakeSetting, TinShape, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
 import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/course.js';
+import { sizesIn } from './bake/lengths.js';
 import { readVessels } from './bake/vessels.js';
 import { readMeasured } from './tins.js';
 
@@ -14,6 +15,8 @@ export interface Baking {
   readonly minutes: BakeSetting['minutes'] | null;
   /** The tin whose size the text leaves open, and where it is named. */
   readonly openTin: Mark | null;
+  /** A size of a tin that no oven takes, where it stands, and the tins that it would be without its first figure. */
+  readonly hugeTin: { readonly said: string; readonly mark: Mark; readonly instead: readonly TinUse[] } | null;
   readonly tins: readonly TinUse[];
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly marks: readonly Mark[];
@@ -53,12 +56,36 @@ export function readBaking(lines: readonly Prose[]): Baking {
     // a measured tin is one of several on its line, "and" between them
     const tins = card.text.split(/(?<=\])\s*(?:and|,|\+)\s*/).flatMap((p) => readMeasured(p) ?? []);
     marks.push({ line: card.no, from: card.at, to: card.at + card.text.length, what: 'tin' });
-    return { ...rest, bake: heat.bake, tins, pieces, marks, openTin: null };
+    return { ...rest, bake: heat.bake, tins, pieces, marks, openTin: null, hugeTin: null };
   }
   const vessels = readVessels(lines, pieces?.pieces ?? null);
   marks.push(...vessels.marks);
   const bake = ofTin(heat, vessels.tins);
-  return { ...rest, bake, tins: vessels.tins, pieces, marks, openTin: vessels.guessed ? vessels.place : null };
+  const hugeTin = hugeIn(lines);
+  if (hugeTin) marks.push(hugeTin.mark);
+  return { ...rest, bake, tins: vessels.tins, pieces, marks, openTin: vessels.guessed ? vessels.place : null, hugeTin };
+}
+
+/** Wider than this, mm, no tin goes into an oven of a kitchen, whose inside is 45 to 60 cm. */
+const WIDEST = 700;
+function hugeIn(lines: readonly Prose[]): Baking['hugeTin'] {
+  for (const line of lines)
+    for (const size of sizesIn(line.text)) {
+      const behind = line.text.slice(size.to, size.to + 24);
+      if (
+        Math.max(...size.mm) <= WIDEST ||
+        !size.unit ||
+        !/^\W*(?:\w+\W+){0,2}(?:tins?|pans?|dish|tray)\b/i.test(behind)
+      )
+        continue;
+      const said = line.text.slice(size.from, size.to).trim();
+      // a figure too many, as when a word or a speck before it is taken for one
+      const shorter =
+        line.text.slice(0, size.from) + said.replace(/\d{3,}/g, (n) => n.slice(1)) + line.text.slice(size.to);
+      const instead = readVessels([{ ...line, text: shorter }], null).tins;
+      return { said, mark: { line: line.no, from: line.at + size.from, to: line.at + size.to, what: 'tin' }, instead };
+    }
+  return null;
 }
 
 /** Words for tins, and the shapes they mean. */

@@ -33,7 +33,7 @@ const verbs =
 const alsoBegins =
   /^(?:save|share|reserve|transfer|lift|loosen|chill|warm|scatter|swirl|toast|chop|slice|tap|level|smooth|prick|score|crush|wait|halve|slide)\s+\p{L}/iu;
 const notListed =
-  /^(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b/i;
+  /^(?:(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b|\d{1,3}\s+(?:pieces|slices|squares|bars|servings|portions)\W*$)/i;
 const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
 
 const sameWords =
@@ -289,5 +289,22 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         : 'other',
     );
   });
-  return out;
+  return out.map((p, i) => (p.kind === 'other' && countedIn(out, i) ? { ...p, kind: 'ingredient' } : p));
+}
+
+/** Whether a part is a count of something that nobody knows, in the midst of a list: "2 quinces". */
+function countedIn(all: readonly Classified[], i: number): boolean {
+  const { text } = all[i] as Classified;
+  const [first] = scanAmounts(plainChars(text));
+  return (
+    all[i - 1]?.kind === 'ingredient' &&
+    first?.from === 0 &&
+    /^[\s.]*\p{L}{2}/u.test(text.slice(first.to)) &&
+    text.split(' ').length <= 8 &&
+    !/[.!?:]$/.test(text) &&
+    !verbs.test(text) &&
+    !notListed.test(text) &&
+    !bakeNoun.test(text) &&
+    !/\b(?:min|mins|minutes|hrs?|hours?|days?|servings?|portions?|pieces|serves|people|calories|kcal|degrees|cm|inch(?:es)?|mm|tins?|pans?|°)\b/i.test(text) // prettier-ignore
+  );
 }

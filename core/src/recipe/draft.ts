@@ -108,6 +108,11 @@ export interface Doubt {
   readonly likely: string;
   readonly choices: readonly Choice[];
   readonly itemId?: string;
+  /**
+   * How far its answers lie apart in the result, by `ranked`: 1 is what a baker tastes or sees at once, under `SLIGHT`
+   * next to nothing. Absent before that.
+   */
+  readonly effect?: number;
 }
 
 export interface RecipeDraft {
@@ -124,6 +129,8 @@ export interface RecipeDraft {
   readonly language?: Language;
   /** The families it fits best, with weights that add to at most one. */
   readonly near?: readonly { readonly id: FamilyId; readonly weight: number }[];
+  /** What speaks for its family, at most three; absent when the text says its family. */
+  readonly familyBecause?: readonly string[];
   /** Items whose amount was chosen in settling, so that a name chosen later leaves it. */
   readonly chosen?: readonly string[];
   /** For each line that is shown, its places in the pictures it was read from; absent when it was from none. */

@@ -162,8 +162,11 @@ const AHEAD = 0.06;
  */
 export function fractionReadings(word: Greys, text: string, drawn: readonly Drawn[]): readonly string[] {
   const best = new Map<string, { score: number; before: number }>();
+  // what was read as a figure may be one; what was not, is none
+  const figure = /^\d+$/.test(text);
   for (const sign of lastSigns(word))
     for (const d of drawn) {
+      if (!figure && /[\d%]/.test(d.sign)) continue;
       const score = likeness(sign, d.drawn) + (usual[d.sign] ?? 0);
       if (score > (best.get(d.sign)?.score ?? FAINT)) best.set(d.sign, { score, before: sign.before });
     }
@@ -173,5 +176,5 @@ export function fractionReadings(word: Greys, text: string, drawn: readonly Draw
   const as = ([sign, { before }]: typeof first): string => `${whole(before)}${sign}`;
   const rest = others.filter(([sign]) => !/[\d%]/.test(sign));
   if (first[1].score > PLAIN && first[1].score - (rest[0]?.[1].score ?? 0) > AHEAD) return [as(first)];
-  return [...new Set([as(first), ...rest.slice(0, 3).map(as), ...(/^\d+$/.test(text) ? [text] : [])])];
+  return [...new Set([as(first), ...rest.slice(0, 3).map(as), ...(figure ? [text] : [])])];
 }

@@ -25,14 +25,22 @@ export function readPicture(seen: Written, kitchen: Kitchen = defaultKitchen, op
     .sort((a, b) => a.u.certainty - b.u.certainty)
     .slice(0, MOST_ASKED)
     .flatMap(({ no, u }) => doubtOf(draft, texts, from, no, u, kitchen, options) ?? []);
-  const asked = new Set(doubts.map((d) => d.itemId));
+  // one question a place: what a number would mean is asked with what it is
+  const asked = (d: Doubt): boolean =>
+    doubts.some(
+      (s) =>
+        s.choices.length > 1 &&
+        (d.kind === 'amount' || d.kind === 'leavener' || d.kind === 'disagree'
+          ? d.itemId !== undefined && d.itemId === s.itemId
+          : ['temperature', 'time', 'tin'].includes(d.kind) &&
+            d.place?.line === s.place?.line &&
+            (d.place?.from ?? 0) < (s.place?.to ?? 0) &&
+            (s.place?.from ?? 0) < (d.place?.to ?? 0)),
+    );
   return {
     ...draft,
     // letters taken as figures are asked about where they stand
-    doubts: [
-      ...doubts,
-      ...draft.doubts.filter((d) => d.kind !== 'scan' && !(d.kind === 'amount' && asked.has(d.itemId))),
-    ],
+    doubts: [...doubts, ...draft.doubts.filter((d) => d.kind !== 'scan' && !asked(d))],
     pictured: from.map((sources) => sources.flatMap((no) => seen.lines[no]?.place ?? [])),
   };
 }
@@ -89,26 +97,36 @@ function doubtOf(
     (m) => m.line === place.line && counts.has(m.what) && m.from < place.to && m.to > place.from,
   );
   if (!mark) return null;
-  const stands = shown[mark.line]?.slice(mark.from, mark.to) ?? said;
+  const stands = (shown[mark.line]?.slice(mark.from, mark.to) ?? said).replace(/[.,;:]+$/, '').trim();
+  // the reading that leaves least to ask about is likeliest; what was seen first among equals
+  let [likely, least] = ['keep', oddities(draft)];
+  const bare = said.replace(/[.,;:]+$/, '');
   const choices = u.maybe.flatMap((other, i): Choice[] => {
     const changed = [...texts];
     changed[no] = text.slice(0, u.from) + other + text.slice(u.to);
-    const edit = differing(draft, readRecipe(changed.join('\n'), kitchen, options), mark);
-    return edit ? [{ id: `as-${i}`, words: stands.replace(said, other).trim() || other, edit }] : [];
+    const read = readRecipe(changed.join('\n'), kitchen, options);
+    const edit = differing(draft, read, mark);
+    if (!edit) return [];
+    if (oddities(read) < least) [likely, least] = [`as-${i}`, oddities(read)];
+    return [{ id: `as-${i}`, words: stands.replace(bare, other.replace(/[.,;:]+$/, '')), edit }];
   });
   return {
     id: `seen-${place.line}-${place.from}`,
     place,
     kind: 'scan',
-    words: `The picture is hard to read at “${stands.trim()}”.`,
-    likely: 'keep',
+    words: `The picture is hard to read at “${stands}”.`,
+    likely,
     choices: [
-      { id: 'keep', words: `${stands.trim()}, as read`, edit: { kind: 'keep' } },
+      { id: 'keep', words: `${stands}, as read`, edit: { kind: 'keep' } },
       ...choices.filter((c, i) => choices.findIndex((x) => x.words === c.words) === i).slice(0, 4),
     ],
     ...(mark.itemId !== undefined && { itemId: mark.itemId }),
   };
 }
+
+/** How much of a draft is not as usual, by the doubts that only the whole recipe shows. */
+const oddities = (d: RecipeDraft): number =>
+  d.doubts.filter((x) => ['temperature', 'time', 'tin', 'amount', 'leavener', 'disagree'].includes(x.kind)).length;
 
 /** What another reading of the place of a mark would change; null when nothing. */
 function differing(draft: RecipeDraft, other: RecipeDraft, mark: Mark): Edit | null {

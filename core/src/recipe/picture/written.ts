@@ -60,7 +60,7 @@ export interface Written {
 }
 
 /** A recogniser for English has no sign for a fraction: it sees one of these instead. */
-const oddFraction = /^(?<whole>\d{0,2})(?:[%¥]|[YV](?![\p{L}]{2}))[\d%/;:)sixao.]{0,3}$/u;
+const oddFraction = /^(?<whole>\d{0,2})(?:[%¥]|[YV](?![\p{L}]{2}))[\d%/;:,)sixao.]{0,3}$/u;
 const fractions = ['½', '¼', '¾', '⅓', '⅔'];
 /** Digits that a lens takes for one another. */
 const alike: Readonly<Record<string, string>> = { 1: '7', 3: '8', 4: '9', 5: '6', 6: '5', 7: '1', 8: '3', 9: '4' };
@@ -97,26 +97,29 @@ function readingsOf(line: SeenLine, at: number): { text: string; maybe: readonly
   // "2509 flour": the unit's letter that is shaped like a nine
   if (at === 0 && /^\d{2,4}9$/.test(text) && !measured(line.words[1]?.text) && line.words.length > 1)
     return { text: `${text.slice(0, -1)} g`, maybe: [text] };
+  // "in 2 20 x 30 cm tin": an article, seen as a number
+  if (text === '2' && /^in(?:to)?$/i.test(line.words[at - 1]?.text ?? '') && /^\d/.test(line.words[at + 1]?.text ?? ''))
+    return { text, maybe: ['a'] };
   return { text, maybe: /\d/.test(text) ? swapped(word, text) : [] };
 }
 
-/** The number with the sign it was least sure of taken for the one that looks like it. */
+/** The number with one of the two figures it was least sure of taken for the one that looks like it. */
 function swapped(word: SeenWord, text: string): string[] {
   if (word.signs.length !== text.length || least(word) >= SURE) return [];
-  const at = [...text].reduce((b, c, i) => (/\d/.test(c) && (word.signs[i] ?? 1) < (word.signs[b] ?? 1) ? i : b), text.search(/\d/)); // prettier-ignore
-  const other = alike[text[at] ?? ''];
-  return other === undefined ? [] : [text.slice(0, at) + other + text.slice(at + 1)];
+  return [...text]
+    .flatMap((c, at) => (alike[c] === undefined ? [] : [{ at, sure: word.signs[at] ?? 1 }]))
+    .sort((a, b) => a.sure - b.sure)
+    .slice(0, 2)
+    .map(({ at }) => text.slice(0, at) + (alike[text[at] ?? ''] ?? '') + text.slice(at + 1));
 }
 
-/** Measures as a lens misspells them. */
+/** Counts and measures as a lens misspells them. */
 const spelled = (word: string): string =>
   word
+    .replace(/^[lLIT|](?=(?:e[gq]{1,3}s?|cups?|tsp|tbsp|teaspoon|tablespoon|pinch)[.,;:]?$)/, '1')
+    .replace(/^(\d*)e[gq]{1,3}(s?[.,;:]?)$/i, (_, n: string, s: string) => `${n}${n === '' ? '' : ' '}egg${s}`)
     .replace(/^(\d*)t[hlo0]sp(s?\.?,?)$/i, '$1tbsp$2')
-    .replace(
-      /^(\d*)(e[gq]{1,2}s?)(?=[.,;:]?$)/i,
-      (_, n: string, e: string) => `${n === '' ? '' : `${n} `}${/s$/i.test(e) ? 'eggs' : 'egg'}`,
-    ) // prettier-ignore
-    .replace(/^[lIT|](?=(?:eggs?|eqg|cups?|tsp|tbsp|teaspoon|tablespoon|pinch)[.,]?$)/, '1 ');
+    .replace(/^[\dSO–-]*\d[\dSO–-]*(?=(?:g|ml|°?[CF])?[.,;]?$)/, (n) => n.replace(/S/g, '5').replace(/O/g, '0'));
 /** What stands before a line of a list: a dot, a box, a dash. */
 const bullet = /^(?:[•*¢©®»«°=~–—\-.o☐□]|e|\+)$/;
 

@@ -1,6 +1,6 @@
 import { scanAmounts } from '../../quantity/scan.js';
 import { plainChars } from '../anatomy.js';
-import { matchIngredient } from '../match.js';
+import { exactName, matchIngredient } from '../match.js';
 
 /**
  * Makes lines of what was not typed as lines: quoted mail, messages with their senders, letters where a scan meant
@@ -50,8 +50,20 @@ export function unscanned(line: string): string {
       .replace(/(?<=\b[1-9]\/)[Il|](?=\d?\b)/g, '1')
       .replace(/(?<![\p{L}\d])[IlO]{1,3}(?=O\s*(?:g|ml|°)\b)/gu, (m) => m.replace(/[Il]/g, '1').replace(/O/g, '0'))
       .replace(new RegExp(`(?<![\\p{L}\\d'’])(?:I|l|\\|)(?=\\s+\\d/\\d|\\s)${unitBehind}`, 'gu'), '1')
-      .replace(/(?<=\d)O(?=\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
       .replace(/(?<=\d)O(?=O?\s*(?:g|ml|°|º|C\b|F\b|min|cm))/g, '0')
+      // a number and its fraction run together: nobody measures eleven halves
+      .replace(
+        new RegExp(`(?<![\\d/.,])([1-9])(1/[2348]|3/[48]|2/3|[57]/8)(?![\\d/])(?=\\s)${unitBehind}`, 'gu'),
+        '$1 $2',
+      )
+      // units that look like figures, and figures like them
+      .replace(/(?<=(?:^|\s)\d{1,2}\s?)0[zZ2](?=\.?\s+\p{L})/gu, 'oz')
+      .replace(/(?<=(?:^|\s)\d{2,4}\s?)[q¢](?=\.?\s+\p{L})/gu, 'g')
+      .replace(/(?<![\p{L}\d])2est\b/gu, 'zest')
+      .replace(/(?<=\b(?:loaf|muffin|round|square|cake|bun|deep|cm|inch)\s)fin\b/giu, 'tin')
+      .replace(/(?<=(?:^|\s)[\d½¼¾⅓⅔/]+\s?)(oz|g|ml|tsp|tbsp|cups?)(\p{L}{3,})/giu, (m, unit: string, rest: string) =>
+        exactName(rest) !== null && exactName(m) === null ? `${unit} ${rest}` : m,
+      )
   );
 }
 
@@ -59,12 +71,15 @@ export function unscanned(line: string): string {
 export function scanMended(lines: readonly string[]): string[] {
   const out = new Set<string>();
   for (const line of unmessaged(unquoted(lines))) {
-    const mended = unscanned(line);
-    if (mended === line) continue;
-    // letter for letter, so the words stand at the same places
-    for (const m of line.matchAll(/\S+/g)) {
-      const now = mended.slice(m.index, m.index + m[0].length);
-      if (now !== m[0]) out.add(`${m[0]} → ${now}`);
+    const [was, now] = [line, unscanned(line)].map((l) => l.trim().split(/\s+/)) as [string[], string[]];
+    if (was.length === now.length) was.forEach((w, i) => w !== now[i] && out.add(`${w} → ${now[i]}`));
+    else {
+      // words were run together: all between what stayed the same
+      const from = was.findIndex((w, i) => w !== now[i]);
+      let tail = 0;
+      while (tail < was.length - from && was.at(-1 - tail) === now.at(-1 - tail)) tail++;
+      const part = (words: readonly string[]): string => words.slice(from, words.length - tail).join(' ');
+      out.add(`${part(was)} → ${part(now)}`);
     }
   }
   return [...out];

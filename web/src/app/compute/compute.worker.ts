@@ -15,7 +15,7 @@ import {
   reckonBake,
   sampleTimes,
 } from '@orvin/core';
-import { readPicture, readRecipe, recipesSeen, recipeTexts, written } from '@orvin/core/reading';
+import { ranked, readPicture, readRecipe, recipesSeen, recipeTexts, written } from '@orvin/core/reading';
 import { expose, transfer } from 'comlink';
 import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake, Reckoned } from '@orvin/core';
 import type { Jobs } from './jobs';
@@ -81,9 +81,9 @@ const jobs: Jobs = {
   },
   diagnose: (what, seen, kitchen) => diagnose(what, seen, kitchen),
   learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
-  read: (text, kitchen, region) => readRecipe(text, kitchen, { ...(region && { region }) }),
+  read: (text, kitchen, region) => ranked(readRecipe(text, kitchen, { ...(region && { region }) }), kitchen),
   recipesSeen: (pages) => recipesSeen(written(pages)),
-  readPicture: (seen, kitchen, region) => readPicture(seen, kitchen, { ...(region && { region }) }),
+  readPicture: (seen, kitchen, region) => ranked(readPicture(seen, kitchen, { ...(region && { region }) }), kitchen),
   texts: (text) => recipeTexts(text),
   forecast: (input, kitchen, readings, rack) => {
     const known = begunOf(input, kitchen);

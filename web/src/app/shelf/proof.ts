@@ -9,6 +9,7 @@ import {
   inject,
   signal,
 } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -27,11 +28,14 @@ import {
   measuresMean,
   regions,
   settle,
+  SLIGHT,
   type Choice,
   type Doubt,
+  type Fate,
   type Mark,
   type RecipeDraft,
   type RegionId,
+  type Stretch,
 } from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
 import { Notices } from '../data/notices';
@@ -75,7 +79,7 @@ interface ProofLine {
 /** The recipe as it was pasted, what was read from each stretch of it, and the doubts in its margin. */
 @Component({
   selector: 'orvin-proof',
-  imports: [FormsModule, PictureBeside, PictureStrip, RouterLink, SelectModule],
+  imports: [FormsModule, NgTemplateOutlet, PictureBeside, PictureStrip, RouterLink, SelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof.html',
   styleUrl: './proof.scss',
@@ -93,6 +97,8 @@ export class Proof {
   /** Readings before each press, newest last. */
   protected readonly past = signal<readonly Reading[]>([]);
   protected readonly correcting = signal<number | null>(null);
+  /** The reading anew that was begun last. */
+  private underWay: Promise<void> = Promise.resolve();
   protected readonly draft = computed(() => this.reading()?.draft ?? null);
   protected readonly formula = computed(() => this.draft()?.formula ?? null);
   protected readonly families = families.map((f) => ({ id: f.id, name: f.name }));
@@ -179,17 +185,30 @@ export class Proof {
     });
   });
 
-  /** Doubts with a place in the text, in its order, numbered as proof marks are. */
+  /** Doubts whose answers would change the bake, the weightiest first, numbered as proof marks are; then the others. */
+  private readonly ordered = computed(() => {
+    const doubts = this.draft()?.doubts ?? [];
+    return [...doubts.filter((d) => !isSlight(d)), ...doubts.filter(isSlight)];
+  });
   protected readonly notes = computed(() =>
-    (this.draft()?.doubts ?? [])
+    this.ordered()
       .filter((d) => d.place !== null)
-      .sort((a, b) => (a.place?.line ?? 0) - (b.place?.line ?? 0) || (a.place?.from ?? 0) - (b.place?.from ?? 0))
       .map((doubt, i) => ({ doubt, number: i + 1 })),
   );
-
+  protected readonly weighty = computed(() => this.notes().filter((n) => !isSlight(n.doubt)));
   /** Doubts that have no line of their own. */
-  protected readonly wide = computed(() => this.draft()?.doubts.filter((d) => d.place === null) ?? []);
+  protected readonly wide = computed(() => this.ordered().filter((d) => d.place === null && !isSlight(d)));
+  /** What would change next to nothing, with its number where it has a place. */
+  protected readonly slight = computed(() =>
+    this.ordered()
+      .filter(isSlight)
+      .map((doubt) => ({ doubt, number: this.notes().find((n) => n.doubt === doubt)?.number ?? null })),
+  );
   protected readonly open = computed(() => this.draft()?.doubts.length ?? 0);
+  protected readonly grave = computed(() => this.open() - this.slight().length);
+  /** What became of the lines: how many of each kind, and what of them was read for the oven. */
+  protected readonly account = computed(() => accountWords(this.draft()?.account ?? []));
+  protected readonly because = computed(() => (this.draft()?.familyBecause ?? []).join(', '));
 
   constructor() {
     const undo = inject(Undo);
@@ -222,6 +241,8 @@ export class Proof {
     };
   }
 
+  protected readonly choicesOf = (d: Doubt): readonly Choice[] => d.choices;
+
   protected settle(doubt: Doubt, choice: Choice): void {
     const r = this.reading();
     if (!r) return;
@@ -229,6 +250,20 @@ export class Proof {
     const settled: Settled = { words: doubt.words, choice: choice.id };
     this.intake.hold({ ...r, draft: settle(r.draft, doubt.id, choice.id), settled: [...r.settled, settled] });
     this.focusNext();
+  }
+
+  /** Takes all that would change next to nothing as it was read. */
+  protected settleSlight(): void {
+    const r = this.reading();
+    if (!r) return;
+    this.past.update((p) => [...p.slice(-40), r]);
+    const done = this.slight().map(({ doubt }) => ({ doubt, choice: doubt.likely }));
+    const draft = done.reduce(
+      (d, { doubt, choice }) => (d.doubts.some((x) => x.id === doubt.id) ? settle(d, doubt.id, choice) : d),
+      r.draft,
+    );
+    const settled = done.map(({ doubt, choice }): Settled => ({ words: doubt.words, choice }));
+    this.intake.hold({ ...r, draft, settled: [...r.settled, ...settled] });
   }
 
   /** After a press the next open place is under the finger, so that a sheet can be gone through by Enter alone. */
@@ -264,7 +299,12 @@ export class Proof {
   }
 
   /** Reads a sheet again with other words or from another country; all that was chosen and settled on it stays so. */
-  private async readAgain(r: Reading, other: Partial<Pick<Reading, 'text' | 'region' | 'picture'>>): Promise<void> {
+  private readAgain(r: Reading, other: Partial<Pick<Reading, 'text' | 'region' | 'picture'>>): Promise<void> {
+    this.underWay = this.again(r, other);
+    return this.underWay;
+  }
+
+  private async again(r: Reading, other: Partial<Pick<Reading, 'text' | 'region' | 'picture'>>): Promise<void> {
     const again = { ...r, ...other };
     const draft = await this.intake.draftOf(again, this.kitchen(), 'read');
     if (!draft) return;
@@ -303,6 +343,8 @@ export class Proof {
   }
 
   protected async shelve(): Promise<void> {
+    // a line that was just corrected is on its way
+    await this.underWay;
     const f = this.formula();
     const pile = this.reading()?.pile;
     if (!f) return;
@@ -328,6 +370,26 @@ export class Proof {
       });
     void this.router.navigate(['/shelf']);
   }
+}
+
+const isSlight = (d: Doubt): boolean => d.effect !== undefined && d.effect < SLIGHT;
+
+/** "9 lines of the list, 3 of the method, heat, time and tin. Kept as notes: 1 line. Not used: 2 lines." */
+function accountWords(account: readonly Stretch[]): string {
+  const lines = (fate: Fate): number => new Set(account.filter((x) => x.fate === fate).map((x) => x.line)).size;
+  const counted = (n: number, more = ''): string => `${n} ${n === 1 ? 'line' : 'lines'}${more}`;
+  const oven = (['heat', 'time', 'tin', 'yield'] as const).filter((f) => lines(f) > 0);
+  const used = [
+    ...(lines('line') > 0 ? [counted(lines('line'), ' of the list')] : []),
+    ...(lines('method') > 0 ? [counted(lines('method'), ' of the method')] : []),
+    ...oven.map((f) => `the ${f}`),
+  ];
+  const [notes, story] = [lines('note'), lines('story')];
+  return [
+    ...(used.length > 0 ? [`Used: ${used.join(', ')}.`] : []),
+    ...(notes > 0 ? [`Kept beside: ${counted(notes)}.`] : []),
+    ...(story > 0 ? [`Not used: ${counted(story)}, greyed.`] : []),
+  ].join(' ');
 }
 
 /** A draft as of a family that was chosen, which is not asked any more. */

@@ -64,7 +64,7 @@ export class Recogniser {
         to.next({ kind: 'done', value: { seen, pages } });
       };
       void work()
-        .catch((e) => { console.error('DBG', e); to.next({ kind: 'failed' }); })
+        .catch(() => to.next({ kind: 'failed' }))
         .finally(() => {
           to.complete();
           void reader?.terminate();
@@ -137,7 +137,9 @@ async function makeReader(progress: (share: number) => void): Promise<Reader> {
     },
   });
   // Sauvola's threshold, by each place's own surroundings
-  await reader.setParameters({ thresholding_method: '2' } as Parameters<Reader['setParameters']>[0]);
+  await reader.setParameters({ thresholding_method: '2', debug_file: '/dev/null' } as Parameters<
+    Reader['setParameters']
+  >[0]);
   return reader;
 }
 
