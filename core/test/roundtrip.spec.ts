@@ -213,6 +213,20 @@ describe('a formula that is written and read again', () => {
       }
   });
 
+  it('keeps who wrote it, what it says of itself and its times, and takes them from other hands’ JSON-LD', () => {
+    const about = { by: 'Ines', description: 'Bakes 40 minutes at 200 °C, with 2 eggs to spare.', prepMinutes: 15, totalMinutes: 95 }; // prettier-ignore
+    const f = { ...formula([['plain-flour', 200]]), about };
+    for (const as of lossy) {
+      const back = readRecipe(write(f, as)).formula;
+      expect(back.about).withContext(as).toEqual(about);
+      expect(back.bake).withContext(as).toBeUndefined();
+      expect(back.notes).withContext(as).toBeUndefined();
+      expect(allItems(back).length).withContext(as).toBe(1);
+    }
+    const other = { '@type': 'Recipe', name: 'Oat cake', author: [{ '@type': 'Person', name: 'Ines' }], description: about.description, prepTime: 'PT15M', totalTime: 'PT1H35M', recipeIngredient: ['200 g oats', '2 eggs'] }; // prettier-ignore
+    expect(readRecipe(JSON.stringify(other)).formula.about).toEqual(about);
+  });
+
   it('keeps notes that hold a list as notes, and what it may contain', () => {
     const f = {
       ...formula([['plain-flour', 200]]),

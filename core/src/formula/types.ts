@@ -123,6 +123,16 @@ export interface TinUse {
   readonly count: number;
 }
 
+/** What a recipe says of itself and no figure is reckoned from. */
+export interface About {
+  /** Who wrote it down. */
+  readonly by?: string;
+  readonly description?: string;
+  /** Work before the oven, and all of it with the oven, as the recipe says, minutes. */
+  readonly prepMinutes?: number;
+  readonly totalMinutes?: number;
+}
+
 export interface Formula {
   readonly format: 'orvin.formula';
   readonly version: 1;
@@ -139,6 +149,7 @@ export interface Formula {
   readonly ingredients?: readonly Ingredient[];
   /** Allergens that may be there in traces, as the baker says. */
   readonly mayContain?: readonly string[];
+  readonly about?: About;
   readonly notes?: string;
 }
 

@@ -1,12 +1,14 @@
 import { familyByEvidence } from '../balance/evidence.js';
 import { weigh } from '../balance/weigh.js';
-import type { FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
+import type { About, FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { accountOf, confidenceOf } from './account.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
 import {
+  isHeadLine,
+  readAboutLine,
   readFamilyLine,
   readMayContainLine,
   readMeasuresLine,
@@ -315,7 +317,9 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const prose = parts.filter(
     (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
   );
-  const baking = readBaking(prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text)));
+  const baking = readBaking(
+    prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text) && !readAboutLine(p.text)),
+  );
   marks.push(...baking.marks);
   for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
   const stated = firstOf(readStatedLine);
@@ -323,6 +327,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const bake = set && stated ? { ...set, stated } : set;
   const traces = firstOf(readMayContainLine);
   const makes = firstOf(readYieldLine) ?? baking.pieces;
+  const about = head.reduce<About>((all, p) => ({ ...readAboutLine(p.text), ...all }), {});
   const notes = notesOf(parts, baking.marks, steps);
   const bare: Formula = {
     ...emptyFormula(title, text, kitchen),
@@ -340,6 +345,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     ...(baking.tins.length > 0 && { tins: baking.tins }),
     ...(makes && { yield: makes }),
     ...(traces && traces.length > 0 && { mayContain: traces }),
+    ...(Object.keys(about).length > 0 && { about }),
     ...(notes !== '' && { notes }),
   };
   if (items.length === 0) {
@@ -446,17 +452,7 @@ function notesOf(parts: readonly Classified[], marks: readonly Mark[], steps: re
   const used = new Set(marks.map((m) => m.line));
   return parts
     .filter(
-      (p) =>
-        p.kind === 'note' ||
-        (p.kind === 'other' &&
-          !steps.includes(p) &&
-          !used.has(p.no) &&
-          !readMeasuresLine(p.text) &&
-          !readFamilyLine(p.text) &&
-          !readOvenLine(p.text) &&
-          !readStatedLine(p.text) &&
-          !readYieldLine(p.text) &&
-          !readMayContainLine(p.text)),
+      (p) => p.kind === 'note' || (p.kind === 'other' && !steps.includes(p) && !used.has(p.no) && !isHeadLine(p.text)),
     )
     .map((p) => p.text)
     .join('\n')

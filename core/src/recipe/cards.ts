@@ -1,5 +1,5 @@
 import { families } from '../balance/families.js';
-import type { BakeSetting, Stated, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
+import type { About, BakeSetting, Stated, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
 import { ingredientFor } from '../formula/formula.js';
 import type { Kitchen } from '../formula/types.js';
 import { printUnit } from '../quantity/amount.js';
@@ -130,6 +130,26 @@ export function readMayContainLine(text: string): string[] | null {
   return m?.[1] ? m[1].split(/\s*,\s*/).filter((x) => x !== '') : null;
 }
 
+const aboutLines = ({ by, description, prepMinutes, totalMinutes }: About): string[] => [
+  ...(by ? [`By: ${oneLine(by)}`] : []),
+  ...(description ? [`About: ${oneLine(description)}`] : []),
+  ...(prepMinutes ? [`Preparation time: ${prepMinutes} minutes`] : []),
+  ...(totalMinutes ? [`Total time: ${totalMinutes} minutes`] : []),
+];
+/** One of the lines that tell of a recipe; null when it is none. */
+export function readAboutLine(text: string): About | null {
+  const m = /^(by|about|preparation time|total time):\s*(\S.*?)\s*$/i.exec(text);
+  const [label, said] = [m?.[1]?.toLowerCase(), m?.[2] ?? ''];
+  if (label === 'by') return { by: said };
+  if (label === 'about') return { description: said };
+  const minutes = /^([\d.]+) minutes$/i.exec(said)?.[1];
+  if (label === undefined || minutes === undefined) return null;
+  return label === 'total time' ? { totalMinutes: Number(minutes) } : { prepMinutes: Number(minutes) };
+}
+
+/** One line, however it was typed: formats that live on lines cannot carry a break inside one. */
+export const oneLine = (s: string): string => s.replace(/\s*[\r\n]+\s*/g, ' ').trim();
+
 export const familyLine = (id: FamilyId): string => `Family: ${id}`;
 export function readFamilyLine(text: string): FamilyId | null {
   const said = /^family:\s*([a-z-]+)\s*$/i.exec(text)?.[1]?.toLowerCase();
@@ -137,6 +157,18 @@ export function readFamilyLine(text: string): FamilyId | null {
 }
 
 export const tinsLine = (tins: NonNullable<Formula['tins']>): string => `Tin: ${tins.map(tinWords).join(' and ')}`;
+
+/** Whether a line is one of a card's head, and so neither a note nor said of the oven by anyone else. */
+export const isHeadLine = (text: string): boolean =>
+  [
+    readMeasuresLine,
+    readFamilyLine,
+    readOvenLine,
+    readStatedLine,
+    readYieldLine,
+    readMayContainLine,
+    readAboutLine,
+  ].some((read) => read(text) !== null);
 
 /** Every line of the card's head that this formula has something for. */
 export const headLines = (f: Formula): string[] => [
@@ -147,4 +179,5 @@ export const headLines = (f: Formula): string[] => [
   ...(f.tins && f.tins.length > 0 ? [tinsLine(f.tins)] : []),
   ...(f.bake ? [ovenLine(f.bake)] : []),
   ...(f.bake?.stated ? [statedLine(f.bake.stated)] : []),
+  ...aboutLines(f.about ?? {}),
 ];

@@ -12,6 +12,7 @@ import {
   noteHeading,
   type GroupHead,
 } from './headings.js';
+import { readAboutLine } from './cards.js';
 import { matchIngredient } from './match.js';
 
 export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'story' | 'other';
@@ -195,7 +196,8 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     if (section === 'notes') return add(afterHeading.test(bare) ? 'story' : 'note');
     if (!card && furniture.test(text)) return add('story');
     if (section === 'method' && /^(?:step\s*)?\d+[.):]\s/i.test(text)) return add('method');
-    if (/^(?:measures|family|oven|makes|tins?|may contain):\s/i.test(text)) return add('other');
+    if (/^(?:measures|family|oven|makes|tins?|may contain):\s/i.test(text) || readAboutLine(text) !== null)
+      return add('other');
     const above = no < listAt;
     const inList = section === 'ingredients' || (section === 'unknown' && titled && !above);
     const group = section === 'method' ? null : groupHead(raw, text, inList);

@@ -1,13 +1,11 @@
 import Papa from 'papaparse';
 import type { Formula, Group, Kitchen } from '../formula/types.js';
-import { headLines, itemLine } from './cards.js';
+import { headLines, itemLine, oneLine } from './cards.js';
 
 export type WriteAs = 'text' | 'json' | 'markdown' | 'csv' | 'json-ld';
 
 /** What a group is called on a card: its name, and its role where only the role says how it is judged. */
 const groupTitle = (g: Group): string => `${g.name || 'Batter'} (${g.role ?? 'batter'})`;
-/** One line, however it was typed: formats that live on lines cannot carry a break inside one. */
-const oneLine = (s: string): string => s.replace(/\s*[\r\n]+\s*/g, ' ').trim();
 const noteLines = (f: Formula): string[] =>
   (f.notes ?? '')
     .split(/\r?\n/)
@@ -101,7 +99,11 @@ function asJsonLd(f: Formula, kitchen?: Kitchen): string {
     '@type': 'Recipe',
     name: oneLine(f.title),
     ...(f.yield && { recipeYield: `${f.yield.pieces}${f.yield.name ? ` ${f.yield.name}` : ''}` }),
+    ...(f.about?.by && { author: { '@type': 'Person', name: oneLine(f.about.by) } }),
+    ...(f.about?.description && { description: oneLine(f.about.description) }),
+    ...(f.about?.prepMinutes && { prepTime: `PT${f.about.prepMinutes}M` }),
     ...(minutes && { cookTime: `PT${Math.round((minutes.early + minutes.late) / 2)}M` }),
+    ...(f.about?.totalMinutes && { totalTime: `PT${f.about.totalMinutes}M` }),
     recipeIngredient: f.groups.flatMap((g) => g.items.map((i) => itemLine(f, i, kitchen))),
     recipeInstructions: f.method.map((m) => ({ '@type': 'HowToStep', text: oneLine(m.text) })),
     additionalProperty: [

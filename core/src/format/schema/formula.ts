@@ -105,5 +105,11 @@ export const formula = Joi.object({
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),
   ingredients: Joi.array().items(ownIngredient),
   mayContain: Joi.array().items(Joi.string()),
+  about: Joi.object({
+    by: Joi.string(),
+    description: Joi.string(),
+    prepMinutes: positive,
+    totalMinutes: positive,
+  }).unknown(true),
   notes: words,
 }).unknown(true);

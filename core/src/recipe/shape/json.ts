@@ -248,6 +248,20 @@ function minutesOf(x: unknown): number | null {
   return n > 0 ? n : null;
 }
 
+/** Who wrote a recipe, what is said of it, and its times beside that of the oven. */
+function aboutOf(r: Loose): string[] {
+  const one = (keys: readonly string[]): string => words(firstOf(r, keys)).replace(/\s+/g, ' ');
+  const [by, description] = [one(['author', 'by', 'creator', 'chef']), one(['description', 'summary', 'headnote'])];
+  const prep = minutesOf(firstOf(r, ['prepTime', 'prep_time', 'preparationTime']));
+  const total = minutesOf(firstOf(r, ['totalTime', 'total_time']));
+  return [
+    ...(by === '' ? [] : [`By: ${by}`]),
+    ...(description === '' ? [] : [`About: ${description}`]),
+    ...(prep === null ? [] : [`Preparation time: ${prep} minutes`]),
+    ...(total === null ? [] : [`Total time: ${total} minutes`]),
+  ];
+}
+
 /** A recipe as the lines of a card, so that it is read by the one reader. */
 function recipeText(r: Loose): string {
   const properties = list(r['additionalProperty']).filter(isObject);
@@ -282,6 +296,7 @@ function recipeText(r: Loose): string {
     words(firstOf(r, titleKeys)) || 'Untitled',
     '',
     ...own('head'),
+    ...(own('head').length > 0 ? [] : aboutOf(r)),
     ...(makes === '' || own('head').some((h) => h.startsWith('Makes:'))
       ? []
       : [/^\d+$/.test(makes) ? `Serves ${makes}` : /^(?:makes|serves|yield)/i.test(makes) ? makes : `Makes: ${makes}`]),

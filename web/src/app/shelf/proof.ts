@@ -117,6 +117,7 @@ export class Proof {
       `${this.items()} ingredients`,
       ...(f.bake ? [bakeWords(f.bake) + (f.bake.stages ? ', in stages' : '')] : ['no heat found']),
       ...(use ? [tinWords(use)] : []),
+      ...(f.about?.by ? [`by ${f.about.by}`] : []),
       ...(f.yield ? [`makes ${f.yield.pieces} ${f.yield.name ?? ''}`.trim()] : []),
     ];
   });
