@@ -105,7 +105,8 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
           : null;
     const rule = rules.find((r) => r.of === of);
     if (!rule) continue;
-    const share = (100 * item.grams) / flour;
+    // cocoa is leavened as flour is
+    const share = (100 * item.grams) / (flour + w.totals.cocoaG);
     // alone, with hardly any acid to meet, and as much of it as powder would be
     // treacle and cocoa bakes are made so, and their taste covers it
     const dark = w.totals.syrupG > 0.15 * flour || w.totals.cocoaG > 0.05 * flour;

@@ -28,6 +28,7 @@ import { measuresIn } from './measures.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { toldIn, type Told } from './prose.js';
 import { usedApart } from './roles.js';
+import { seriesIn } from './series.js';
 
 interface Section {
   readonly name: string;
@@ -103,7 +104,7 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
       continue;
     }
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
-    const names = apart ? null : namesIn(p.text, kitchen);
+    const names = seriesIn(p.text, kitchen) ?? (apart ? null : namesIn(p.text, kitchen));
     if (names) {
       for (const n of names) r.line(n.text, p.no, p.at + n.at, here);
       continue;
@@ -265,6 +266,18 @@ function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): 
   }
 }
 
+/** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
+function titleOf(text: string): string {
+  const bare = text
+    .replace(/[:#*]+$/, '')
+    .replace(/^\*+/, '')
+    .trim();
+  const asked = bare
+    .replace(/^(?:(?:the|your|my|a)\s+)?recipe\s+(?:for|of)\s+(?:(?:the|that|your|my|a)\s+)?/i, '')
+    .replace(/(?:[\s,]*\b(?:pls|plz|please|thanks)\b)?\s*\?+$/i, '');
+  return asked === bare || asked === '' ? bare : asked.charAt(0).toUpperCase() + asked.slice(1);
+}
+
 /** The title of a recipe told without one: the first thing it calls itself. */
 function titleIn(text: string): string | null {
   const m =
@@ -276,7 +289,9 @@ function titleIn(text: string): string | null {
     head &&
     scanAmounts(head).length === 0 &&
     head.split(/\s+/).length <= 7 &&
-    !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for)\b/i.test(head);
+    !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and)\b/i.test(
+      head,
+    );
   const said = plain ? head : m?.[0].trim();
   return said ? said[0]?.toUpperCase() + said.slice(1) : null;
 }
@@ -298,19 +313,17 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   readList(parts, r, kitchen, card);
   if (!card) readProse(parts, r, kitchen);
   const told = titled ? null : titleIn(lines.join('\n').trim());
-  const title =
-    titled?.text
-      .replace(/[:#*]+$/, '')
-      .replace(/^\*+/, '')
-      .trim() ??
-    told ??
-    'Untitled';
+  const title = (titled && titleOf(titled.text)) ?? told ?? 'Untitled';
   if (titled) marks.unshift({ line: titled.no, from: titled.at, to: titled.at + titled.text.length, what: 'title' });
   const items = sections.flatMap((s) => s.items);
   const steps = parts.filter(
     (p) =>
       p.kind === 'method' ||
-      (p.kind === 'other' && p.text.length > 60 && items.length > 0 && parts.every((x) => x.kind !== 'ingredient')),
+      // where all is told, what tells of a thing is a step of it
+      (p.kind === 'other' &&
+        (p.text.length > 60 || marks.some((m) => m.line === p.no && m.what === 'amount')) &&
+        items.length > 0 &&
+        parts.every((x) => x.kind !== 'ingredient')),
   );
   const method = steps.map((p) => step(p.text, items, kitchen));
   if (!card) setApart(r, method, kitchen);

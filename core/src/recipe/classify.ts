@@ -45,6 +45,12 @@ export function sameAs(text: string): string | null {
   return m ? text.slice(m[0].length) : null;
 }
 
+/** A question, with or without its answer: no title. */
+const asks =
+  /\?\s+\S|^(?:so,?\s+|and,?\s+|but,?\s+)?(?:what|how|which|who|when|where|why|do|does|can|could|is|are)\b.*\?/i;
+/** How a letter ends. */
+const farewell =
+  /^(?:(?:much|lots of|all (?:my|our)|with|your(?:s)?|kind|warm|best|as ever)\s+)*(?:love|regards|wishes|yours|cheers|kisses|hugs|fondly|sincerely|affectionately|x{1,4})(?:\s+(?:from|to you all|always|ever|truly))?(?:\s*[,.!–-]|\s*$)/i;
 /** Things of a line that have both an amount and a known name. */
 function listedIn(text: string, kitchen: Kitchen): number {
   const plain = plainChars(text);
@@ -62,6 +68,10 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   const amounts = scanAmounts(plainChars(text));
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
+  // a question and its answer, or sentences that each tell of amounts, are told, not listed
+  if (/\?\s+\S/.test(text)) return false;
+  const sentences = text.split(/(?<=[\p{L})][.!])\s+(?=\p{Lu})/u).filter((s) => scanAmounts(plainChars(s)).length > 0);
+  if (sentences.length > 1 && text.length > 40) return false;
   // "The one with sprinkles. Cuts into 20 squares."
   if (/^(?:the|this|that|these|it|we|i|my|you|if|when|they)\s/i.test(text) && /[.!]\s+\p{Lu}/u.test(text)) return false;
   const head = text.split(',')[0] ?? text;
@@ -207,12 +217,14 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     const greets =
       /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)(?=[\s,!.]|$)/i.test(text) &&
       text.length < 60;
-    if (!titled && greets) return add('story');
+    if (greets && !titled) return add('story');
+    if (farewell.test(text) && text.split(' ').length < 7) return add('story');
     const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
     const ingredient = section !== 'method' && !above && !named && looksLikeIngredient(text, kitchen, bareList);
     if (
       !titled &&
       !ingredient &&
+      !asks.test(text) &&
       (/^#\s/.test(raw) || named || (!verbs.test(text.split(' ')[0] ?? '') && text.length < 90))
     ) {
       titled = true;

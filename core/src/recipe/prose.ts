@@ -50,6 +50,12 @@ function amountsIn(text: string): Found[] {
   return scanAmounts(text).filter((a) => {
     if (taken.some((t) => t.from < a.to && a.from < t.to)) return false;
     const after = text.slice(a.to, a.to + 26);
+    // "a 900 g loaf tin"
+    if (
+      a.unit !== null &&
+      /^[\s-]*(?:(?:loaf|bread|cake|deep|lined|greased|bun)\s+)*(?:tins?|pans?)\b(?!\s+of)/i.test(after)
+    )
+      return false;
     if (
       a.unit === null &&
       /^[\s-]*(?:%|°|º|at a time|by (?:one|two)|after (?:the )?(?:other|another)|x\b|times?\b|ways?\b|people\b|of (?:us|them|you)\b|days?|weeks?|months?|hours?|minutes?|mins?\b|seconds?|turns?\b|strokes|stages|goes\b|lots\b|parts?\b|layers?|bowls?\b|tins?\b|pans?\b|trays?\b|pieces|slices|squares|wedges|rounds|muffins|scones|cases|portions|inch|fingers?\b|folds?\b|hole|wells\b|batches|halves|pounds? tin|lb\b)/i.test(
@@ -69,7 +75,7 @@ function amountsIn(text: string): Found[] {
 
 /** Where a phrase that names a thing ends. */
 const phraseEnd =
-  /[.;:!?()]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by)\b/i;
+  /[.;:!?()]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by|the)\b/i;
 const leadIn =
   /^\s*(?:,?\s*(?:there,?\s+|now,?\s+)*(?=that'?s\s))?(?:of\s+|each\s+of\s+|each\s+|worth\s+of\s+|more\s+(?:of\s+)?|extra\s+|the\s+|some\s+|my\s+|your\s+|good\s+|that'?s\s+|it'?s\s+|full of\s+|do\s+|de\s+)*/i;
 
@@ -84,7 +90,10 @@ function foodBehind(text: string, from: number, limit: number, unit: boolean, ki
   const lead = leadIn.exec(text.slice(from, limit))?.[0].length ?? 0;
   const begin = from + lead;
   let end = limit;
-  const stop = phraseEnd.exec(text.slice(begin, limit));
+  // "melted butter", "mixed spice": what ends a phrase elsewhere begins a name here
+  const skip = /^(?:beaten|creamed|stirred|mixed|melted)\s+/i.exec(text.slice(begin, limit))?.[0].length ?? 0;
+  const found = phraseEnd.exec(text.slice(begin + skip, limit));
+  const stop = found && Object.assign(found, { index: found.index + skip });
   if (stop) end = begin + stop.index;
   const words = text.slice(begin, end);
   let match = words.trim() === '' ? null : matchIngredient(words, kitchen);
@@ -149,6 +158,10 @@ const peelOfOne =
 const oneEgg =
   /\b(?:an|one)\s+((?:(?:large|medium|small|whole|beaten|fresh)\s+)*egg)\b(?!\s*(?:yolk|white|wash|cup|size))/gi;
 
+/** "a packet of baking powder", "two tins of peaches". */
+const packed =
+  /\b(an?|one|two|three|four|half an?|\d|½)\s+(?:(?:small|large|big|little|whole|400\s*g)\s+)?(packets?|sachets?|tins?|cans?|jars?|tubs?)(?:\s+of)?\s+(?!of\b|in\b|at\b|and\b|or\b|with\b|for\b)(?=\p{L})/giu;
+
 /** "the same of sugar", "their weight in butter": as much as what was said before. */
 const same =
   /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
@@ -186,6 +199,25 @@ function nameOf(phrase: string, match: Match): string {
 
 /** Countable things: a bare number of them is an amount. */
 const counts = (id: string, kitchen: Kitchen): boolean => ingredientOf(id, undefined, kitchen).pieceG !== undefined;
+
+/** "450 g of flour, half wholemeal and half white": two flours instead of the one that was told last. */
+function halved(out: Told[], from: number, to: number, kinds: readonly [string, string], kitchen: Kitchen): void {
+  const at = out.findLastIndex((t) => t.from < from);
+  const told = out[at];
+  const [amount] = told ? scanAmounts(told.text) : [];
+  if (!told || !amount || ingredientOf(told.ingredient, undefined, kitchen).base !== 'flour') return;
+  const unit = told.text.slice(amount.from, amount.to).replace(/^[\d\s.,/½¼¾⅓⅔-]+/, '');
+  const both = kinds.flatMap((kind): Told[] => {
+    const name = `${kind} flour`;
+    const match = matchIngredient(name, kitchen);
+    return match
+      ? [{ ...told, text: `${middle(amount.value) / 2} ${unit} ${name}`, to, ingredient: match.id, name }]
+      : [];
+  });
+  if (both.length < 2) return;
+  const inside = out.filter((t) => t !== told && t.from < to && from < t.to);
+  out.splice(0, out.length, ...out.slice(0, at), ...both, ...out.slice(at + 1).filter((t) => !inside.includes(t)));
+}
 
 /** The parts of a recipe that a stretch of prose tells, in order. */
 export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[] {
@@ -305,6 +337,28 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       last = { value: said, unit };
       done = to;
     }
+    for (const m of text.matchAll(packed)) {
+      const behind = m.index + m[0].length;
+      const food = foodBehind(text, behind, text.length, true, kitchen);
+      if (!food || out.some((t) => t.ingredient === food.match.id)) continue;
+      const name = nameOf(text.slice(food.from, food.to), food.match);
+      // "(drained, about 200 g)" says how much is in it
+      const holds = /^\s*\(([^)]*)\)/.exec(text.slice(food.to));
+      const weight = holds ? scanAmounts(holds[1] ?? '').find((a) => a.unit !== null) : undefined;
+      const said = weight ? ` (${(holds?.[1] ?? '').slice(weight.from, weight.to)})` : '';
+      const to = food.to + (weight ? (holds?.[0].length ?? 0) : 0);
+      const same = out.findIndex((t) => t.from < s.at + to && s.at + m.index < t.to);
+      if (same >= 0) continue;
+      out.push({
+        text: `${/^an?$/i.test(m[1] ?? '') ? 1 : m[1]} ${m[2]} ${name}${said}`,
+        from: s.at + m.index,
+        to: s.at + to,
+        ingredient: food.match.id,
+        name,
+        role: apart,
+        grams: false,
+      });
+    }
     for (const m of text.matchAll(oneEgg)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       if (out.some((t) => t.ingredient === 'egg')) continue;
@@ -318,11 +372,16 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         grams: false,
       });
     }
+    const first =
+      /\bhalf\s+(?:of (?:it|that)\s+)?([\p{L}-]+)(?:\s+flour)?\s*(?:,|and|&)+\s*half\s+([\p{L}-]+)(?:\s+flour)?/iu.exec(
+        text,
+      );
+    if (first) halved(out, s.at + first.index, s.at + first.index + first[0].length, first.slice(1, 3) as [string, string], kitchen); // prettier-ignore
     // "And the butter?" is answered by the next amount
     if (/\?["'”]?\s*$/.test(text) && amounts.length === 0) {
       const m = matchIngredient(text.replace(/\b(?:how much|what|which|and|the|then|for|about)\b/gi, ' '), kitchen);
       asked = m && !m.behind ? { id: m.id, words: m.words } : null;
-    } else if (amounts.length > 0) asked = null;
+    } else if (amounts.length > 0 || !/\?["'”]?\s*$/.test(text)) asked = null;
     for (const m of text.matchAll(peelOfOne)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');

@@ -1,4 +1,5 @@
 import type { BakeSetting, BakeStage } from '../../formula/types.js';
+import { spokenPattern } from '../../quantity/spoken.js';
 import { toCelsius } from '../../quantity/units.js';
 import type { Mark } from '../draft.js';
 import { durationAt, durations, type Duration } from './durations.js';
@@ -129,9 +130,10 @@ function barelyHeat(text: string, from: number, to: number): boolean {
     value <= 500
   )
     return true;
-  const next = /^[\s,;:@–/-]*(?:for\s+|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(
-    text.slice(to),
-  );
+  const next =
+    /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(
+      text.slice(to),
+    );
   const behind = to + (next?.[0].length ?? 0);
   const d = behind > to ? durationAt(text, behind) : null;
   if (d && (d.unit || (d.early >= 5 && d.late <= 180 && d.late !== d.early))) return true;
@@ -229,7 +231,9 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
     (!lead || lead.to <= heat.from || (lead.role === 'bake' && lead.to <= t.from)) &&
     !/;|[.]\s+(?=\p{Lu})/u.test(text.slice(heat.to, t.from))
   ) {
-    if (beforeLook.test(before) && !/\b(?:at|until)\s+(?:about\s+)?$/i.test(before)) return 'look';
+    // "230 for the first 15 minutes": the first part of the bake, not a time to look at it
+    if (beforeLook.test(before) && !/\b(?:at|until|for (?:about )?the first)\s+(?:about\s+)?$/i.test(before))
+      return 'look';
     return 'bake';
   }
   if (
@@ -392,11 +396,17 @@ function noteCover(text: string, t: Duration, r: Reading, role: Role): void {
 
 const fillers =
   /\b(?:um+|uh+|er+m?|ehm|ah+|hmm+|well|oh|like|you know|what)\b(?=[\s,.…])|(?<=[,\s])(?:good|nice|full)(?=\s+(?:hour|half|ten|three|five|quarter))/gi;
-/** Without the words that fill a pause; places stay. */
+/** "thirty five, no, forty minutes": a number that is said anew. */
+const takenBack = new RegExp(
+  `(?<![\\p{L}\\d])(?:\\d+|${spokenPattern})(?:\\s*(?:minutes?|mins?))?[,\\s–-]+(?:no|no,? wait|wait,? no|sorry|make (?:that|it)|I mean|or rather)\\b[,\\s]+(?=(?:\\d+|${spokenPattern})(?:[\\s-]*(?:\\d+|${spokenPattern}))?\\s*(?:minutes?|mins?|hours?)\\b)`,
+  'giu',
+);
+/** Without the words that fill a pause and what is taken back; places stay. */
 const unfilled = (text: string): string =>
   text
     .replace(fillers, (m) => ' '.repeat(m.length))
     .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
+    .replace(takenBack, (m) => ' '.repeat(m.length))
     .replace(/,(?:\s*,)+/g, (m) => ','.padEnd(m.length));
 
 const starting = (): Reading => ({

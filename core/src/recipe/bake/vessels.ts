@@ -85,7 +85,13 @@ function windowsIn(text: string): Window[] {
     // "loaf tin", "muffin cases in a bun tin": one thing of two words
     const joined =
       next && /^(?:[\s-]*|\s+in\s+an?\s+|\s*\(?\s*)$/.test(text.slice(end, next.index)) && next.index - end < 8;
-    if (joined) continue;
+    // "a tin of sweetcorn" is opened, not baked in
+    if (
+      joined ||
+      (/^(?:tins?|pots?)$/i.test(m[0]) &&
+        /^\s+of\s+(?!about|around|the|your|my|any|at|a\b|same|that|this|size|\d)\p{L}/iu.test(text.slice(end)))
+    )
+      continue;
     const from = Math.max(done, m.index - 70);
     const cut = Math.max(
       text.lastIndexOf(' into ', m.index),
@@ -342,13 +348,17 @@ function freeIn(text: string): Mention | null {
     /\b(?:mark|score)\w*\b/i.test(inside?.[0] ?? '');
   if (inside && !crossed && !marked) {
     const after = text.slice(inside.index);
-    const cutter =
-      /(\d+(?:\.\d+)?(?:\s*[½¼¾])?|\d+\s*-?\s*\d\/\d|\w+(?:\s+and\s+a\s+half)?)\s*-?\s*(cm|mm|inch(?:es)?|in\b\.?|"|”|″)(?!\s*(?:thick|high|deep|apart))[^.,;]{0,18}?\b(?:cutter|rounds?|circles?|squares?|biscuits?|scones?|across|glass)\b/i.exec(
-        text,
-      );
+    const cutter = sizesIn(text).find(
+      (x) =>
+        x.mm.length === 1 &&
+        x.unit &&
+        /^(?!\s*(?:thick|high|deep|apart))[^.,;]{0,18}?\b(?:cutter|rounds?|circles?|squares?|biscuits?|scones?|across|glass)\b/i.test(
+          text.slice(x.to),
+        ),
+    );
     const n = /\bcutter\b/i.test(after) || pieces.test(after) || into.test(after);
     if (cutter ?? (n || piecesIn(after) !== null || new RegExp(`\\b${pieceWord}\\b`, 'i').test(after))) {
-      const topMm = cutter ? Math.round(mmOf(cutter[1] ?? '', cutter[2] ?? 'cm')) : 60;
+      const topMm = Math.round(cutter?.mm[0] ?? 60);
       const each = /\beach\b/i.test(after) ? shares(text.slice(0, inside.index)) : 1;
       const some = piecesIn(after);
       const many = some === null ? null : some * each;

@@ -27,8 +27,35 @@ function unmessaged(lines: readonly string[]): readonly string[] {
   const told = lines.filter((l) => l.trim() !== '');
   const stamps = told.filter((l) => stamped.test(l) && sender.test(l)).length;
   if (stamps >= 3 && stamps > told.length / 2) return lines.map((l) => l.replace(sender, ''));
-  const asked = told.filter((l) => /^\s*(?:Q|A|Frage|Antwort)\s*[:.]\s/i.test(l)).length;
-  return asked >= 3 ? lines.map((l) => l.replace(/^\s*(?:Q|A)\s*[:.]\s*/i, '')) : lines;
+  return interviewed(lines) ?? lines;
+}
+
+const speaker = /^\s*(\p{Lu}[\p{L}.]{0,14}(?:\s\p{Lu}[\p{L}.]{0,14})?)\s*[:.]\s+(?=\S)/u;
+/** Words that stand before a colon in recipes. */
+const noSpeaker =
+  /^(?:ingredients?|method|topping|filling|icing|glaze|dry|wet|batter|cake|oven|bake|tin|pan|heat|time|yield|makes|serves|note|notes|tip|tips|step|prep|title|total|for)\b/i;
+/**
+ * An interview without who speaks: what was asked and all that was answered make one line, so that the answer is about
+ * what was asked. Null for any other text.
+ */
+function interviewed(lines: readonly string[]): readonly string[] | null {
+  const said = lines.filter((l) => l.trim() !== '').map((l) => speaker.exec(l)?.[1] ?? '');
+  const names = new Set(said.filter((n) => n !== '' && !noSpeaker.test(n)));
+  const spoken = said.filter((n) => names.has(n)).length;
+  const each = [...names].every((n) => said.filter((x) => x === n).length > 1);
+  const asks = lines.filter((l) => speaker.test(l) && /\?\s*$/.test(l)).length;
+  if (names.size < 2 || names.size > 3 || spoken < 4 || spoken < 0.6 * said.length || !each || asks < 2) return null;
+  const out: string[] = [];
+  let [asker, goesOn] = ['', false];
+  for (const line of lines) {
+    const name = speaker.exec(line)?.[1] ?? '';
+    const text = names.has(name) ? line.replace(speaker, '') : line;
+    if (/\?\s*$/.test(text) && names.has(name)) asker = name;
+    if (goesOn && name !== asker && text.trim() !== '') out[out.length - 1] = `${out.at(-1) ?? ''} ${text.trim()}`;
+    else out.push(text);
+    goesOn = asker !== '' && text.trim() !== '' && (name === asker || goesOn) && spoken > 0;
+  }
+  return out;
 }
 
 const unitBehind =
