@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import type { Browser, Page } from '@playwright/test';
-import { manners, printed } from './pictures/print';
+import { printed } from './pictures/print';
 import { expect, test } from './src/test';
 import { gramsField, stored } from './src/steps';
 
@@ -26,8 +26,7 @@ async function serve(): Promise<ChildProcess> {
 /** Takes in a picture of a card, printed beside. */
 async function fromPicture(page: Page, browser: Browser, card: string): Promise<void> {
   const studio = await browser.newPage({ deviceScaleFactor: 2 });
-  const [book] = manners;
-  const buffer = book ? await printed(studio, card, book) : Buffer.from('');
+  const buffer = await printed(studio, card, { name: 'book', face: 'book', size: 22 });
   await studio.close();
   await page.getByLabel('from a picture').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer });
 }

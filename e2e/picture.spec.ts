@@ -1,6 +1,6 @@
 import { expect, test } from './src/test';
 import { complaints, gramsField, sampleKitchen } from './src/steps';
-import { manners, printed } from './pictures/print';
+import { printed } from './pictures/print';
 
 const card = `Caraway supper loaf
 
@@ -24,8 +24,7 @@ test('a picture of a card is read on this device, kept beside its sheet over a r
   const asked: string[] = [];
   page.on('request', (r) => asked.push(new URL(r.url()).origin));
   const studio = await browser.newPage({ deviceScaleFactor: 2 });
-  const type = manners.find((m) => m.name === 'typewriter');
-  const buffer = await printed(studio, card, type ?? manners[0]!);
+  const buffer = await printed(studio, card, { name: 'typewriter', face: 'type', size: 19 });
   await studio.close();
   await sampleKitchen(page);
   await page.getByLabel('from a picture').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer });
@@ -66,9 +65,6 @@ test('what is no picture, and a picture without print, are said to be so', async
     const canvas = document.createElement('canvas');
     canvas.width = 900;
     canvas.height = 600;
-    const context = canvas.getContext('2d')!;
-    context.fillStyle = '#eee';
-    context.fillRect(0, 0, 900, 600);
     return canvas.toDataURL('image/png').split(',')[1] ?? '';
   });
   await choose.setInputFiles({ name: 'blank.png', mimeType: 'image/png', buffer: Buffer.from(blank, 'base64') });

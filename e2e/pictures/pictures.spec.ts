@@ -1,12 +1,12 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import type { RecipeDraft } from '@orvin/core';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { sampleKitchen } from '../src/steps';
 import { cards } from './cards';
 import { measured, type Measured } from './measure';
 import { manners, printed } from './print';
 
-/** Every card in every manner, taken in as a baker does; how much of each is right is put on record. */
+/** Every card in every manner, taken in as a baker does; how much of each is right is kept for `npm run pictures`. */
 for (const manner of manners)
   test(manner.name, async ({ browser, page }) => {
     test.setTimeout(900_000);
@@ -30,15 +30,10 @@ for (const manner of manners)
       `../.cache/pictures/${manners.indexOf(manner)}.json`,
       JSON.stringify({ name: manner.name, all, texts }),
     );
-    const sum = (of: (m: Measured) => number): number => all.reduce((s, m) => s + of(m), 0);
-    console.log(
-      `${manner.name}: letters ${((100 * sum((m) => m.letters)) / all.length).toFixed(1)} %, facts ${sum((m) => m.right)}/${sum((m) => m.facts)}, silent ${sum((m) => m.silent.length)}, needless doubts ${(sum((m) => m.needless) / all.length).toFixed(1)}`,
-    );
-    for (const m of all) for (const s of m.silent) console.log(`    ${s}`);
   });
 
 /** The sheet in hand, as it is kept. */
-async function reading(page: import('@playwright/test').Page): Promise<{ text: string; draft: RecipeDraft }> {
+async function reading(page: Page): Promise<{ text: string; draft: RecipeDraft }> {
   const kept = (): Promise<{ text: string; draft: RecipeDraft } | null> =>
     page.evaluate(async () => {
       const name = (await indexedDB.databases()).find((d) => d.name?.startsWith('orvin-kitchen'))?.name ?? '';

@@ -98,8 +98,10 @@ function scan(line: string): readonly Found[] {
   }
   for (const m of line.matchAll(byHand)) {
     const [from, to] = [m.index, m.index + m[0].length];
-    // "100 g chocolate drops" has its amount already
-    if (found.length === 0)
+    // "100 g chocolate drops" has its amount already; in a list of several a pinch is one of them
+    const another = /^(?:pinch|dash|splash|glug|knob)/i.test(m[0]) && /(?:[,;+&]|\band)\s*$/.test(line.slice(0, from));
+    const overlaps = found.some((f) => f.from < to && from < f.to);
+    if (found.length === 0 || (another && !overlaps))
       found.push({ value: /^few/i.test(m[0]) ? 4 : 1, unit: unitId(m[0].replace(/^few\s/i, '')), from, to });
   }
   return found.sort((x, y) => x.from - y.from);

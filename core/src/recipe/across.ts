@@ -108,8 +108,12 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
     // cocoa is leavened as flour is
     const share = (100 * item.grams) / (flour + w.totals.cocoaG);
     // alone, with hardly any acid to meet, and as much of it as powder would be
-    // treacle and cocoa bakes are made so, and their taste covers it
-    const dark = w.totals.syrupG > 0.15 * flour || w.totals.cocoaG > 0.05 * flour;
+    // treacle, cocoa and mashed fruit bakes are made so, and their taste covers it
+    const fruitG = kinds.reduce(
+      (g, k) => g + (k.ingredient.role === 'fruit' && k.ingredient.per100.water > 60 ? k.item.grams : 0),
+      0,
+    );
+    const dark = w.totals.syrupG > 0.15 * flour || w.totals.cocoaG > 0.05 * flour || fruitG > 0.7 * flour;
     const forPowder = of === 'soda' && !hasPowder && !dark && share > 1.9 && w.ledger.unmetShare > 0.6;
     if (share <= rule.above && !forPowder) continue;
     const choices: Choice[] = [];

@@ -29,6 +29,7 @@ import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './or
 import { toldIn, type Told } from './prose.js';
 import { usedApart } from './roles.js';
 import { seriesIn } from './series.js';
+import { titleIn, titleOf } from './titles.js';
 
 interface Section {
   readonly name: string;
@@ -106,7 +107,11 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
     const names = seriesIn(p.text, kitchen) ?? (apart ? null : namesIn(p.text, kitchen));
     if (names) {
-      for (const n of names) r.line(n.text, p.no, p.at + n.at, here);
+      for (const n of names) {
+        const place =
+          'place' in n && n.place ? { line: p.no, from: p.at + n.place.from, to: p.at + n.place.to } : undefined;
+        r.line(n.text, p.no, p.at + n.at, here, place);
+      }
       continue;
     }
     const items = r.line(p.text, p.no, p.at, apart ? sectionFor(r, apart) : here);
@@ -264,36 +269,6 @@ function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): 
     s.items.splice(0, s.items.length, ...s.items.filter((i) => !moves.has(i.id)));
     for (const i of gone) sectionFor(r, moves.get(i.id) ?? null).items.push(i);
   }
-}
-
-/** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
-function titleOf(text: string): string {
-  const bare = text
-    .replace(/[:#*]+$/, '')
-    .replace(/^\*+/, '')
-    .trim();
-  const asked = bare
-    .replace(/^(?:(?:the|your|my|a)\s+)?recipe\s+(?:for|of)\s+(?:(?:the|that|your|my|a)\s+)?/i, '')
-    .replace(/(?:[\s,]*\b(?:pls|plz|please|thanks)\b)?\s*\?+$/i, '');
-  return asked === bare || asked === '' ? bare : asked.charAt(0).toUpperCase() + asked.slice(1);
-}
-
-/** The title of a recipe told without one: the first thing it calls itself. */
-function titleIn(text: string): string | null {
-  const m =
-    /(?:\b(?!so\b|okay\b|right\b|the\b|this\b|it'?s\b|is\b|my\b|here\b|a\b|an\b|and\b|these\b|those\b|are\b|how\b|make\b|for\b|of\b|to\b|about\b|your\b|our\b|you\b|I\b)[\p{L}'’-]+\s+){0,3}(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|squares?|sponge|traybake|gingerbread|cornbread|damper|shortcake)\b(?!\s+(?:tin|pan|flour|mix))/iu.exec(
-      text.slice(0, 400),
-    );
-  const head = /^([^.:;!?\n]{3,60}?)(?:[.:;!?]|\s[-–—]\s)/.exec(text)?.[1]?.trim();
-  const plain =
-    head &&
-    scanAmounts(head).length === 0 &&
-    head.split(/\s+/).length <= 7 &&
-    !/^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and)\b/i.test(
-      head,
-    );
-  const said = plain ? head : m?.[0].trim();
-  return said ? said[0]?.toUpperCase() + said.slice(1) : null;
 }
 
 /** Reads the lines of one recipe: what each of them is, what its words name and weigh, and what is doubtful in it. */

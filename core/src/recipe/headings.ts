@@ -48,7 +48,7 @@ const component =
 const forThe =
   /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice|pour|brush|fill|top|scatter|sprinkle)|für (?:den|die|das)\s|pour (?:la|le|les|l')\s?|para (?:la|el)\s|per (?:la|il|l')\s?).{2,50}$/i;
 const notGroup =
-  /^(?:makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
+  /^(?:hi|hello|hey|dear|thanks|makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
 
 /** A heading over a group: "For the frosting", "Dry ingredients:", "Streusel (top):". Null when the line is none. */
 export function groupHead(raw: string, text: string, inList: boolean): GroupHead | null {

@@ -89,6 +89,8 @@ const shortenings: Readonly<Record<string, string>> = {
   molass: 'molasses',
   short: 'shortening',
   shortg: 'shortening',
+  bkg: 'baking',
+  bak: 'baking',
   pdr: 'powder',
   pwd: 'powder',
   pwdr: 'powder',

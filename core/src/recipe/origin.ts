@@ -55,6 +55,11 @@ const clues: readonly Clue[] = [
   ],
   ['us', 3, /\bhalf[- ]and[- ]half\b|\bkosher salt\b|\bconfectioners?['’]?s?\b|\bpowdered sugar\b|\bconf\.? sugar/i],
   ['us', 2, /\b(?:[2-5]\d0|[2-5]25|[2-5]75)\s*(?:°|º|degrees?\s*)?\s*F\b|\bdegrees? F\b/],
+  [
+    'us',
+    2,
+    /\b(?:three|four)[\s-]+(?:twenty|fifty|seventy)(?:[\s-]five)?\b(?!\s*(?:g\b|grams?|ml|minutes?|mins?|grammes))/i,
+  ],
   ['us', 2, /\bheavy (?:whipping )?cream\b|\bcorn\s?starch\b|\boleo\b|\bself-rising\b|\bbuttermilk biscuits?\b/i],
   ['us', 1.5, /\b(?:oven|bake|preheat\w*|heat)\b[^.\n]{0,30}\b(?:3[0-9][05]|4[0-7][05])\b(?!\s*(?:g|ml|C\b|°\s*C))/i],
   [

@@ -37,6 +37,7 @@ const plainer = (text: string): string =>
   text
     .replace(/\.{2,}|…/g, (m) => ','.padEnd(m.length))
     .replace(/[’‘]/g, "'")
+    .replace(/\bS\.\s?R\.(?=\s)/gi, (m) => 'SR'.padEnd(m.length))
     .replace(fillers, (m) => ' '.repeat(m.length))
     .replace(
       /\b(?:conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g,
@@ -52,7 +53,7 @@ function amountsIn(text: string): Found[] {
     const after = text.slice(a.to, a.to + 26);
     // "a 900 g loaf tin"
     if (
-      a.unit !== null &&
+      /^(?:g|kg|lb|oz)$/.test(a.unit ?? '') &&
       /^[\s-]*(?:(?:loaf|bread|cake|deep|lined|greased|bun)\s+)*(?:tins?|pans?)\b(?!\s+of)/i.test(after)
     )
       return false;
@@ -75,7 +76,7 @@ function amountsIn(text: string): Found[] {
 
 /** Where a phrase that names a thing ends. */
 const phraseEnd =
-  /[.;:!?()]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by|the)\b/i;
+  /[.;:!?()+]|\s[-–—]\s|,|\b(?:and|with|into|in|until|till?|sorry|wait|hang on|hold on|make (?:that|it)|no(?! (?:salt|sugar))|to|for|from|plus|then|on|over|but|which|that's|that|it|they|goes?|go|you|I|we|beaten|creamed|rubbed|stirred|mixed|melted|together|or so|if|so|as|at|through|alternat\w+|by|the)\b/i;
 const leadIn =
   /^\s*(?:,?\s*(?:there,?\s+|now,?\s+)*(?=that'?s\s))?(?:of\s+|each\s+of\s+|each\s+|worth\s+of\s+|more\s+(?:of\s+)?|extra\s+|the\s+|some\s+|my\s+|your\s+|good\s+|that'?s\s+|it'?s\s+|full of\s+|do\s+|de\s+)*/i;
 
@@ -291,7 +292,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       const large = bare && typeof a.value === 'number' && middle(a.value) >= 20;
       if (bare && !(grams && large)) continue;
       if (unit === 'g' || unit === 'kg') grams = true;
-      const name = nameOf(text.slice(food.from, food.to), food.match);
+      let name = nameOf(text.slice(food.from, food.to), food.match);
       if (each) {
         const stop = /[.;!?]/.exec(text.slice(a.to, limit));
         const to = stop ? a.to + stop.index : limit;
@@ -318,6 +319,14 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
           done = to;
           continue;
         }
+      }
+      // "300 g of rye flour and 200 of white": the same thing of another kind
+      const kind = out.at(-1);
+      const flours = kind && /^(?:white|brown|plain|strong|wholemeal|whole|light|dark)$/i.test(name) && ingredientOf(kind.ingredient, undefined, kitchen).base === 'flour'; // prettier-ignore
+      const other = flours ? matchIngredient(`${name} flour`, kitchen) : null;
+      if (other) {
+        food = { ...food, match: other };
+        name = `${name} flour`;
       }
       const from = Math.min(start, food.from);
       const to = Math.max(a.to, food.to);

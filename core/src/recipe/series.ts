@@ -7,13 +7,41 @@ import { matchIngredient } from './match.js';
 export interface Piece {
   readonly text: string;
   readonly at: number;
+  /** Where it stands in the line, when its text is not simply what stands there. */
+  readonly place?: { readonly from: number; readonly to: number };
 }
 
+const madeUp =
+  /^(\s*(\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d]*\b(?:made|topped) up to\s+((\d+)\s*ml|¼ pint|½ pint)\s+with\s+(?:the\s+)?([\p{L} ]+?)\s*[.,]?\s*$/iu;
+const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };
+/** An egg without its shell fills about 50 ml. */
+const EGG_ML = 50;
+/** "1 egg made up to 300 ml with milk": the egg, and milk for the rest of it. */
+function fillUp(line: string): readonly Piece[] | null {
+  const m = madeUp.exec(line);
+  if (!m) return null;
+  const [whole, eggs = '', n = '1', , ml, what = ''] = m;
+  const all = ml ? Number(ml) : /¼/.test(m[3] ?? '') ? 142 : 284;
+  const rest = all - EGG_ML * (counts[n.toLowerCase()] ?? Number(n));
+  if (rest <= 0) return null;
+  return [
+    { text: eggs, at: 0 },
+    { text: `${rest} ml ${what}`, at: eggs.length, place: { from: eggs.length, to: whole.length } },
+  ];
+}
+
+/** What is done to a thing and names no other. */
+const state =
+  /^(?:melted|grated|chopped|sifted|sieved|beaten|cold|warm|hot|soft(?:ened)?|packed|dry|diced|sliced|mashed|ripe|large|medium|small|level|fresh)$/i;
 const known = (words: string, kitchen: Kitchen): boolean => {
   const m = matchIngredient(words, kitchen);
-  return m !== null && !m.behind && m.odd.length === 0;
+  return m !== null && !m.behind && m.odd.every((w) => state.test(w));
 };
 const leads = (text: string): boolean => scanAmounts(text)[0]?.from === text.length - text.trimStart().length;
+
+/** A full stop between two counted things: "3 bananas. 75g butter."; not that of a shortened unit. */
+const stops =
+  /(?<!\b(?:oz|ozs|lb|lbs|tsp|tsps|tbsp|tbs|c|t|T|pt|pkt|g|ml|approx|no|sq|in))\.\s+(?=[\d½¼¾⅓⅔]|pinch\b|an?\s)/g;
 
 /**
  * Several things in one line, each with its amount: parted by semicolons ("8 oz flour; 3 oz butter or lard; 1 egg"), by
@@ -21,7 +49,15 @@ const leads = (text: string): boolean => scanAmounts(text)[0]?.from === text.len
  */
 export function seriesIn(line: string, kitchen: Kitchen): readonly Piece[] | null {
   const text = plainChars(line);
-  const parted = text.includes(';') ? /\s*;\s*/g : /\sor\s/i.test(text) || text.split(', ').length > 2 ? /,\s+/g : null;
+  const filled = fillUp(text);
+  if (filled) return filled;
+  const parted = text.includes(';')
+    ? /\s*;\s*/g
+    : text.split(stops).length > 2
+      ? stops
+      : /\sor\s/i.test(text) || text.split(', ').length > 2
+        ? /,\s+/g
+        : null;
   return (parted ? byMarks(text, line, parted, kitchen) : null) ?? inRow(text, line, kitchen);
 }
 
@@ -51,7 +87,7 @@ function byMarks(text: string, line: string, mark: RegExp, kitchen: Kitchen): re
 }
 
 function inRow(text: string, line: string, kitchen: Kitchen): readonly Piece[] | null {
-  if (/[,;()/+]|\b(?:and|or|plus|x|each|to)\b/i.test(text)) return null;
+  if (/[,;()+]|(?<!\d)\/|\b(?:and|or|plus|x|each|to)\b/i.test(text)) return null;
   const amounts = scanAmounts(text);
   const [first] = amounts;
   if (amounts.length < 2 || first?.from !== text.length - text.trimStart().length) return null;

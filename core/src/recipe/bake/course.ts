@@ -183,18 +183,23 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
       from: extra.index,
       to: extra.index + extra[0].search(/\s+(?:more|longer|further|extra)/i),
     });
+  // "give it forty-five more"
+  const longer = new RegExp(`(?<![\\d.,/\\p{L}])(\\d{1,2}|${spokenPattern})\\s+(?:more|longer)\\b`, 'iu').exec(text);
+  const [d] = longer ? [durationAt(text, longer.index)] : [];
+  if (d && !d.unit && d.early >= 5 && !out.some((o) => o.from < d.to && d.from < o.to)) out.push(d);
   // "then 160 for 25": the unit is left to the sense
-  const bare =
-    /\b(?:for|another)\s+(?:another\s+|about\s+)?(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?:\s+more)?\s*(?=[.,;)]|$)/i.exec(
-      text,
-    );
-  if (bare?.[1] && (sure.length > 0 || heats.length > 0)) {
-    const from = bare.index + bare[0].indexOf(bare[1]);
-    const to = from + bare[0].slice(bare[0].indexOf(bare[1])).trimEnd().length;
-    const early = Number(bare[1]);
-    if (early >= 5 && !out.some((d) => d.from < to && from < d.to) && !heats.some((h) => h.from < to && from < h.to))
-      out.push({ early, late: Number(bare[2] ?? bare[1]), unit: false, from, to });
-  }
+  const bare = new RegExp(
+    `\\b(?:for|another)\\s+(?:another\\s+|about\\s+|the (?:last|final)\\s+)?(?=(?:\\d{1,3}|${spokenPattern})(?![\\d\\p{L}]))`,
+    'giu',
+  );
+  if (sure.length > 0 || heats.length > 0)
+    for (const m of text.matchAll(bare)) {
+      const from = m.index + m[0].length;
+      const x = durationAt(text, from);
+      if (!x || x.unit || x.early < 5 || !/^(?:\s+more)?\s*(?:[.,;)]|$)/i.test(text.slice(x.to))) continue;
+      if (!out.some((o) => o.from < x.to && x.from < o.to) && !heats.some((h) => h.from < x.to && x.from < h.to))
+        out.push(x);
+    }
   // "so forty-five all told"
   const told = /\b(?:all told|altogether|in all|in total)\b/i.exec(text);
   if (told) {
@@ -212,7 +217,17 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
       }
     }
   }
-  return out.sort((a, b) => a.from - b.from);
+  // "for thirty, thirty more" says one time twice
+  const sorted = out.sort((a, b) => a.from - b.from);
+  return sorted.filter((d, i) => {
+    const before = sorted[i - 1];
+    return !(
+      before &&
+      before.early === d.early &&
+      before.late === d.late &&
+      /^[\s,]*$/.test(text.slice(before.to, d.from))
+    );
+  });
 }
 
 /** What a time in a sentence is the time of. */

@@ -133,7 +133,7 @@ function heatAt(text: string, from: number): Heat | null {
 
 /** What follows a figure that is no heat: a weight, a size, a time, a count. */
 const otherUnit =
-  /^\s*(?:-\s*)?(?:(?:[x×]|by)\s*\d|%|(?:min|hour|hr|sec|g\b|gr\b|gms?\b|gram|kg|ml|l\b|cl\b|dl\b|oz|lb|cm|mm|inch|in\b(?!\s+(?:an?|the|your)\b)|"|”|cups?\b|tsp|tbsp|kcal|cal|people|pieces|eggs?\b|slices|portions|servings))/i;
+  /^\s*(?:-\s*)?(?:(?:[x×]|by)\s*\d|%|(?:min|hour|hr|sec|g\b|gr\b|gms?\b|gram|kg|ml|l\b|cl\b|dl\b|oz|lb|cm|mm|inch|in\b(?!\s+(?:(?:an?|the|your)\b|\d))|"|”|cups?\b|tsp|tbsp|kcal|cal|people|pieces|eggs?\b|slices|portions|servings))/i;
 /** Words in front of a bare figure that make it a heat. */
 const ovenLead =
   /\b(?:oven|bake[ds]?|baking|preheat(?:ed)?|pre-heat|heat(?:ed|s)?|at|to|temp(?:erature)?\.?|then|about|set|down to|up to)\b[^.;!?\d]{0,24}$/i;
@@ -159,7 +159,9 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
       const lead = aloud ? spokenLead : ovenLead;
       const said =
         aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
-      const paired = said || (text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1);
+      // "180/160fan": what stands before a fan's heat is the other oven's
+      const withFan = /^\s*[/(]\s*(?:fan\s*)?\d{2,3}\s*(?:°\s*)?C?\s*(?:fan|convection)\b/i.test(text.slice(h.to));
+      const paired = said || withFan || (text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1);
       if (!paired && !lead.test(text.slice(Math.max(0, h.from - 80), h.from)) && !barely(h.from, h.to)) continue;
       if (
         /^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(

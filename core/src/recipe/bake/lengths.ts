@@ -40,6 +40,8 @@ const found = remembered((text): readonly Size[] => {
     const named = ua ?? ub ?? uc;
     const [first] = values;
     if (first === undefined || (values.length === 1 && named === undefined)) continue;
+    // "180 in a 20 cm tin": no tin is a hundred inches wide
+    if (values.length === 1 && first >= 60 && /^in/i.test(named ?? '')) continue;
     // "2 x 20 cm": so many tins of that size
     const many =
       values.length === 2 && ua === undefined && ub !== undefined && first <= 6 && (values[1] ?? 0) >= first * 2.4;

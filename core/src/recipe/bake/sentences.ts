@@ -27,7 +27,9 @@ export function sentencesIn(text: string): Sentence[] {
       const timed = /(?:min|mins|hr|hrs|sec|secs)$/i.test(before);
       if (/[\p{Ll}\d(½¼¾]/u.test(next) && shortened.test(before) && !(timed && /\d/.test(next))) continue;
       // "6 in. tin", "10 min. till": one letter and a stop is an initial or a unit
-      if (/(?:^|\s)\p{L}$/u.test(before) && /[\p{L}\d]/u.test(next)) continue;
+      if (/(?:^|[\s.])\p{L}$/u.test(before) && /[\p{L}\d]/u.test(next)) continue;
+      // "8 oz. S.R. flour": a unit behind its number, whatever follows
+      if (/[\d½¼¾⅓⅔]\s*(?:oz|ozs|lb|lbs|tsp|tbsp|pt|pkt|g|ml)$/i.test(before)) continue;
     }
     close(end);
   }

@@ -21,7 +21,7 @@ interface Mention {
 }
 
 const vesselWord =
-  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?)\b(?=[\s,.;:]|$)/giu;
+  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?|sq(?=[.,;]|\s+(?:lined|greased|tin|pan)))\b(?=[\s,.;:]|$)/giu;
 
 const figure = `(?:${numberPattern}|(?:${spokenPattern})(?![\\p{L}])|an?|one|a dozen)`;
 const counted = new RegExp(

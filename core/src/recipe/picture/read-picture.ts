@@ -24,7 +24,9 @@ export function readPicture(seen: Written, kitchen: Kitchen = defaultKitchen, op
     .flatMap((line, no) => line.unsure.map((u) => ({ no, u })))
     .sort((a, b) => a.u.certainty - b.u.certainty)
     .slice(0, MOST_ASKED)
-    .flatMap(({ no, u }) => doubtOf(draft, texts, from, no, u, kitchen, options) ?? []);
+    .flatMap(({ no, u }) => doubtOf(draft, texts, from, no, u, kitchen, options) ?? [])
+    // the same figure twice in a line that was made anew cannot be told apart
+    .filter((d, i, all) => all.findIndex((x) => x.id === d.id) === i);
   // one question a place: what a number would mean is asked with what it is
   const asked = (d: Doubt): boolean =>
     doubts.some(
@@ -98,28 +100,29 @@ function doubtOf(
   );
   if (!mark) return null;
   const stands = (shown[mark.line]?.slice(mark.from, mark.to) ?? said).replace(/[.,;:]+$/, '').trim();
-  // the reading that leaves least to ask about is likeliest; what was seen first among equals
-  let [likely, least] = ['keep', oddities(draft)];
   const bare = said.replace(/[.,;:]+$/, '');
-  const choices = u.maybe.flatMap((other, i): Choice[] => {
+  const others = u.maybe.flatMap((other, i): { choice: Choice; odd: number }[] => {
     const changed = [...texts];
     changed[no] = text.slice(0, u.from) + other + text.slice(u.to);
     const read = readRecipe(changed.join('\n'), kitchen, options);
     const edit = differing(draft, read, mark);
     if (!edit) return [];
-    if (oddities(read) < least) [likely, least] = [`as-${i}`, oddities(read)];
-    return [{ id: `as-${i}`, words: stands.replace(bare, other.replace(/[.,;:]+$/, '')), edit }];
+    const words = stands.replace(bare, other.replace(/[.,;:]+$/, ''));
+    return [{ choice: { id: `as-${i}`, words, edit }, odd: oddities(read) }];
+  });
+  const apart = others.filter((o, i) => others.findIndex((x) => x.choice.words === o.choice.words) === i).slice(0, 4);
+  // the reading that leaves least to ask about is likeliest; what was seen first among equals
+  const best = apart.reduce((b, o) => (o.odd < b.odd ? { id: o.choice.id, odd: o.odd } : b), {
+    id: 'keep',
+    odd: oddities(draft),
   });
   return {
     id: `seen-${place.line}-${place.from}`,
     place,
     kind: 'scan',
     words: `The picture is hard to read at “${stands}”.`,
-    likely,
-    choices: [
-      { id: 'keep', words: `${stands}, as read`, edit: { kind: 'keep' } },
-      ...choices.filter((c, i) => choices.findIndex((x) => x.words === c.words) === i).slice(0, 4),
-    ],
+    likely: best.id,
+    choices: [{ id: 'keep', words: `${stands}, as read`, edit: { kind: 'keep' } }, ...apart.map((o) => o.choice)],
     ...(mark.itemId !== undefined && { itemId: mark.itemId }),
   };
 }

@@ -8,11 +8,15 @@ import { exactName, matchIngredient } from '../match.js';
  * letter by letter.
  */
 export function tidy(lines: readonly string[]): readonly string[] {
-  const talk = unmessaged(unquoted(lines));
+  const talk = unmessaged(unquoted(lines)).map(unbraced);
   const seen = talk.map(unscanned);
   const apart = uncolumned(seen);
   return unbroken(apart);
 }
+
+/** "100 g butter }", "50 g sugar } melt": lines that a card holds together with a brace. */
+const unbraced = (line: string): string =>
+  /^[^{[]*[}\]]/.test(line) ? line.replace(/\s*[}\]]\s*(?=\p{L})/u, ', ').replace(/\s*[}\]]\s*$/, '') : line;
 
 const unquoted = (lines: readonly string[]): readonly string[] =>
   lines.filter((l) => /^\s*>/.test(l)).length >= Math.max(3, lines.length / 3)

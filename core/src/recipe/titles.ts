@@ -1,0 +1,49 @@
+import { scanAmounts } from '../quantity/scan.js';
+
+const bake =
+  /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|squares?|sponge|traybake|gingerbread|cornbread|damper|shortcake)\b(?!\s+(?:tin|pan|flour|mix))/iu;
+/** Words in front of a bake that are no part of its name. */
+const around = new Set(
+  "so okay ok right well the this that these those it its it's is are was my your our his her here here's a an and or how make makes made for of to about you i me we thing think let er um need want like bring baked batch another with what goes in into one two three four five six eight ten twelve twenty thirty forty fifty dozen".split(
+    ' ',
+  ),
+);
+/** How a sentence begins that is no title. */
+const sentence =
+  /^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and|since|as|if|when|er|um|let)\b/i;
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
+export function titleOf(text: string): string {
+  const bare = text
+    .replace(/[:#*]+$/, '')
+    .replace(/^\*+/, '')
+    .trim();
+  const asked = bare
+    .replace(/^(?:(?:the|your|my|a)\s+)?recipe\s+(?:for|of)\s+(?:(?:the|that|your|my|a)\s+)?/i, '')
+    .replace(/(?:[\s,]*\b(?:pls|plz|please|thanks)\b)?\s*\?+$/i, '');
+  return asked === bare || asked === '' ? bare : capital(asked);
+}
+
+/** The title of a recipe told without one: a short head of its own, else the first bake it speaks of, as it is called there. */
+export function titleIn(text: string): string | null {
+  const head = /^([^.:;!?\n]{3,60}?)(?:[.:;!?]|\s[-–—]\s)/.exec(text)?.[1]?.trim();
+  if (head && scanAmounts(head).length === 0 && head.split(/\s+/).length <= 7 && !sentence.test(head))
+    return capital(head);
+  const start = text.slice(0, 400);
+  const m = bake.exec(start);
+  if (!m) return null;
+  const before = start.slice(0, m.index).match(/[\p{L}\d'’-]+\s+/gu) ?? [];
+  const said: string[] = [];
+  // what stands directly in front of it, until a word that is none of its name
+  let at = m.index;
+  for (const word of before.reverse()) {
+    if (said.length === 3 || !start.slice(0, at).endsWith(word)) break;
+    const plain = word.trim().toLowerCase().replace('’', "'");
+    if (around.has(plain) || /\d/.test(plain)) break;
+    said.unshift(word.trim());
+    at -= word.length;
+  }
+  return capital([...said, m[0]].join(' '));
+}
