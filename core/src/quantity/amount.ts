@@ -143,7 +143,19 @@ export function printEntered(entered: Entered | null): string {
   return entered.unit === 'piece' ? v : `${v} ${printUnit(entered)}`;
 }
 
-const plurals = new Set(['cup', 'stick', 'pint', 'quart', 'gill', 'drop', 'handful', 'knob', 'teacup', 'katori']);
+const plurals = new Set([
+  'cup',
+  'stick',
+  'pint',
+  'quart',
+  'gill',
+  'drop',
+  'spoonful',
+  'handful',
+  'knob',
+  'teacup',
+  'katori',
+]);
 
 /** The unit of an amount as a word: `cups` of more than one, `fl oz`. */
 export function printUnit(entered: Entered): string {
@@ -167,7 +179,10 @@ export function readAmount(
   if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
   const found = scanAmounts(text.replace(/\beggs?\b|\bwhites?\b|\byolks?\b/gi, ' piece '));
   // a handful is a guess that a recipe line raises as a doubt; typed as an amount it says nothing
-  if (found.length === 0 || found.some((f) => f.unit === 'handful' || f.unit === 'knob' || f.unit === 'splash'))
+  if (
+    found.length === 0 ||
+    found.some((f) => f.unit === 'spoonful' || f.unit === 'handful' || f.unit === 'knob' || f.unit === 'splash')
+  )
     return null;
   let grams = 0;
   for (const f of found) {

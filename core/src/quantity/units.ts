@@ -15,7 +15,7 @@ export interface Unit {
 /**
  * Units as data. Sizes: international avoirdupois and US customary definitions (exact), metric by definition; the
  * stick is a quarter of a pound; a pinch is taken as 1/12 teaspoon, between the 1/16 and 1/8 of spoon sets, since bakers
- * who weigh one find half a gram of salt; a dash as 1/8. A dessertspoon is 10 ml; a splash (5 ml), a handful (60 ml),
+ * who weigh one find half a gram of salt; a dash as 1/8. A dessertspoon is 10 ml; a splash (5 ml), a spoonful of no size (15 ml), a handful (60 ml),
  * a teacup (180 ml), a katori (150 ml) and a knob (15 g) are guesses that the reader always raises as a doubt.
  */
 export const units: readonly Unit[] = [
@@ -218,6 +218,7 @@ export const units: readonly Unit[] = [
     size: 5,
     words: ['splash', 'splashes', 'glug', 'glugs', 'drizzle', 'schuss', 'filet', 'chorro', 'goccio', 'spritzer'],
   },
+  { id: 'spoonful', dimension: 'volume', size: 15, words: ['spoonful', 'spoonfuls', 'spoon', 'spoons'] },
   { id: 'handful', dimension: 'volume', size: 60, words: ['handful', 'handfuls'] },
   { id: 'knob', dimension: 'mass', size: 15, words: ['knob', 'knobs'] },
   { id: 'piece', dimension: 'count', size: 1, words: ['piece', 'pieces', 'whole'] },

@@ -63,7 +63,7 @@ function formOf(segment: Segment, ingredient: Ingredient): Form | null {
 }
 
 /** Measures that are a matter of the hand or the cupboard, and so always asked about. */
-const byHand = new Set(['handful', 'knob', 'splash', 'teacup', 'katori']);
+const byHand = new Set(['spoonful', 'handful', 'knob', 'splash', 'teacup', 'katori']);
 
 interface Weighed {
   readonly grams: number;

@@ -6,6 +6,7 @@ import { heatsIn } from './bake/heats.js';
 import { sizesIn } from './bake/lengths.js';
 import { sentencesIn } from './bake/sentences.js';
 import { matchIngredient, plainText, type Match } from './match.js';
+import { fillUp } from './series.js';
 
 /**
  * Ingredients inside sentences: letters, dictation, a method that holds its own list. Each amount is given to the food
@@ -183,19 +184,18 @@ const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
 const component =
   /\b(?:for|make|start|and now) (?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\b|^\s*(?:the )?(icing|frosting|buttercream|glaze|filling|syrup|topping|streusel|drizzle)\s*:/i;
 
-/** The words of a phrase from its first word that belongs to the name to the last: without strange ones around it. */
+/** The words of a phrase that the name was found in, without strange ones around or between them. */
 function nameOf(phrase: string, match: Match): string {
-  const words = phrase.trim().split(/\s+/);
   const odd = new Set(match.odd);
-  const strange = (w: string): boolean => odd.has(plainText(w));
-  let [from, to] = [0, words.length];
-  while (to > from + 1 && strange(words[to - 1] ?? '')) to--;
-  const last = words.slice(from, to).findLastIndex(strange);
-  if (last >= 0 && last < to - 1) from = last + 1;
-  return words
-    .slice(from, to)
-    .join(' ')
-    .replace(/^(?:the|some|my|your|our)\s+/i, '');
+  const known = match.words.split(' ').map((w) => w.slice(0, 4));
+  const runs: string[][] = [[]];
+  for (const w of phrase.trim().split(/\s+/))
+    if (odd.has(plainText(w))) runs.push([]);
+    else runs.at(-1)?.push(w);
+  const shared = (run: readonly string[]): number =>
+    run.filter((w) => known.some((x) => plainText(w).startsWith(x))).length;
+  const best = runs.reduce((b, r) => (shared(r) >= shared(b) && r.length > 0 ? r : b), runs[0] ?? []);
+  return (best.length > 0 ? best.join(' ') : phrase.trim()).replace(/^(?:the|some|my|your|our)\s+/i, '');
 }
 
 /** Countable things: a bare number of them is an amount. */
@@ -346,6 +346,18 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       last = { value: said, unit };
       done = to;
     }
+    const [, filling] = fillUp(text) ?? [];
+    const filled = filling && matchIngredient(filling.text.replace(/^\d+ ml /, ''), kitchen);
+    if (filling?.place && filled && !out.some((t) => t.ingredient === filled.id))
+      out.push({
+        text: filling.text,
+        from: s.at + filling.place.from,
+        to: s.at + filling.place.to,
+        ingredient: filled.id,
+        name: filled.words,
+        role: apart,
+        grams: false,
+      });
     for (const m of text.matchAll(packed)) {
       const behind = m.index + m[0].length;
       const food = foodBehind(text, behind, text.length, true, kitchen);

@@ -12,21 +12,22 @@ export interface Piece {
 }
 
 const madeUp =
-  /^(\s*(\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d]*\b(?:made|topped) up to\s+((\d+)\s*ml|¼ pint|½ pint)\s+with\s+(?:the\s+)?([\p{L} ]+?)\s*[.,]?\s*$/iu;
+  /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d.;]*\b(?:made|topped) up to\s+(?:(\d+)\s*ml|[¼½] pint)\s+with\s+(?:the\s+)?((?:\p{L}+[ -]?){1,2})/iu;
 const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };
 /** An egg without its shell fills about 50 ml. */
 const EGG_ML = 50;
-/** "1 egg made up to 300 ml with milk": the egg, and milk for the rest of it. */
-function fillUp(line: string): readonly Piece[] | null {
+/** "1 egg made up to 300 ml with milk": the egg, and of milk what is left to fill. Null where nothing is said so. */
+export function fillUp(line: string): readonly Piece[] | null {
   const m = madeUp.exec(line);
   if (!m) return null;
-  const [whole, eggs = '', n = '1', , ml, what = ''] = m;
-  const all = ml ? Number(ml) : /¼/.test(m[3] ?? '') ? 142 : 284;
+  const [whole, eggs = '', n = '1', ml, what = ''] = m;
+  const all = ml ? Number(ml) : /¼/.test(whole) ? 142 : 284;
   const rest = all - EGG_ML * (counts[n.toLowerCase()] ?? Number(n));
   if (rest <= 0) return null;
+  const [from, to] = [m.index + eggs.length, m.index + whole.trimEnd().length];
   return [
-    { text: eggs, at: 0 },
-    { text: `${rest} ml ${what}`, at: eggs.length, place: { from: eggs.length, to: whole.length } },
+    { text: eggs, at: m.index },
+    { text: `${rest} ml ${what.trim()}`, at: from, place: { from, to } },
   ];
 }
 
@@ -82,7 +83,16 @@ function byMarks(text: string, line: string, mark: RegExp, kitchen: Kitchen): re
     return a !== undefined && a.unit === null && middle(a.value) >= 20;
   });
   return !bare && pieces.length > 1 && counted.length > 1 && counted.length >= pieces.length - 1
-    ? pieces.filter((p) => p.text.trim() !== '').map((p) => ({ ...p, text: p.text.replace(/[.;]\s*$/, '') }))
+    ? pieces
+        .filter((p) => p.text.trim() !== '')
+        .flatMap(
+          (p) =>
+            fillUp(p.text)?.map((f) => ({
+              text: f.text,
+              at: p.at + f.at,
+              ...(f.place && { place: { from: p.at + f.place.from, to: p.at + f.place.to } }),
+            })) ?? [{ ...p, text: p.text.replace(/[.;]\s*$/, '') }], // prettier-ignore
+        )
     : null;
 }
 

@@ -17,6 +17,8 @@ const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 /** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
 export function titleOf(text: string): string {
   const bare = text
+    // "Rock buns. Reg. 5, 15-20 mins."
+    .replace(/(?<=\p{L}{3})\.\s+(?=(?:reg|gas|oven|makes|serves|bakes?|mod|hot)\b|\d).*$/iu, '')
     .replace(/[:#*]+$/, '')
     .replace(/^\*+/, '')
     .trim();
