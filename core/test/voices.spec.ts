@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { allItems, readRecipe } from '../src/index.js';
+import { allItems, readRecipe, type Item } from '../src/index.js';
 
 /** Letters, interviews, cards and dictation of our own, each with what its writer means. */
 interface Voice {
@@ -16,15 +16,13 @@ interface Voice {
 }
 const voices = JSON.parse(readFileSync(new URL('./corpus/voices.json', import.meta.url), 'utf8')) as Voice[];
 
+const weights = (items: readonly Item[]): string[] => items.map((i) => `${i.ingredient} ${Math.round(i.grams)}`).sort();
+
 describe('a recipe as people tell it', () => {
   for (const v of voices)
     it(`is read whole: ${v.id}`, () => {
       const f = readRecipe(v.text).formula;
-      expect(
-        allItems(f)
-          .map((i) => `${i.ingredient} ${Math.round(i.grams)}`)
-          .sort(),
-      ).toEqual([...v.items].sort());
+      expect(weights(allItems(f))).toEqual([...v.items].sort());
       expect([f.bake?.ovenC, f.bake?.minutes?.early, f.bake?.minutes?.late]).toEqual([...v.bake]);
       expect(f.bake?.stages?.length ?? 0).toBe(v.stages);
       expect(f.title).toBe(v.title);
@@ -36,9 +34,7 @@ describe('a recipe as people tell it', () => {
     const whole = allItems(readRecipe(`Spice cake\n\n${things.join('\n')}\n\nBake at 180 °C for 40 minutes.`).formula);
     for (const mark of ['; ', ' ; ', ', ', '. ']) {
       const line = allItems(readRecipe(`Spice cake\n\n${things.join(mark)}\n\nBake at 180 °C for 40 minutes.`).formula);
-      expect(line.map((i) => [i.ingredient, i.grams]).sort())
-        .withContext(mark)
-        .toEqual(whole.map((i) => [i.ingredient, i.grams]).sort());
+      expect(weights(line)).withContext(mark).toEqual(weights(whole));
     }
   });
 });

@@ -6,6 +6,7 @@ import { scanAmounts, type Found } from '../quantity/scan.js';
 import { unitOf } from '../quantity/units.js';
 import { plainChars } from './anatomy.js';
 import { durations } from './bake/durations.js';
+import * as make from './bake/tin-kinds.js';
 import { readYieldLine } from './cards.js';
 import type { Classified } from './classify.js';
 import type { Doubt, Fate, Mark, Place, Stretch } from './draft.js';
@@ -158,6 +159,18 @@ export function accountOf(
 const minutesWords = ({ early, late }: NonNullable<BakeSetting['minutes']>): string =>
   early === late ? `${early} minutes` : `${early} to ${late} minutes`;
 
+const METAL = 'light metal';
+const tinWord =
+  /\b(?:(?:cake|loaf|bread|baking|square|round|muffin|bun|deep|shallow|sandwich|patty)\s+(?:tins?|pans?|dish|moulds?)|tins?|bundt|springform|ramekins?)\b(?!\s+(?:of\b(?!\s+(?:about\s+)?\d)|foil|opener))/i;
+/** Where a tin is spoken of outside the list. */
+function tinNamed(parts: readonly Classified[]): Place | null {
+  for (const p of parts) {
+    const m = p.kind === 'method' || p.kind === 'other' ? tinWord.exec(p.text) : null;
+    if (m) return { line: p.no, from: p.at + m.index, to: p.at + m.index + m[0].length };
+  }
+  return null;
+}
+
 /** What every bake has and the text does not say: heat, time, and something that makes a batter of it. */
 function missing(
   parts: readonly Classified[],
@@ -196,6 +209,25 @@ function missing(
       choices: [...choices, { id: 'keep', words: 'leave it open', edit: { kind: 'keep' } }],
     });
   }
+  const unread = (formula.tins ?? []).length > 0 || !list ? null : tinNamed(parts);
+  if (unread)
+    out.push({
+      id: 'tin-unread',
+      place: unread,
+      kind: 'tin',
+      likely: 'keep',
+      words: 'A tin is named here, and its shape and size could not be read.',
+      choices: [
+        { id: 'keep', words: 'choose it later', edit: { kind: 'keep' } },
+        ...[make.round(200, undefined, METAL), make.square(200, undefined, METAL), make.loafOfWeight(907, METAL)].map(
+          (tin) => ({
+            id: tin.id,
+            words: tin.name,
+            edit: { kind: 'tins' as const, tins: [{ tin, count: 1 }] },
+          }),
+        ),
+      ],
+    });
   const held = items.some((i) => {
     const x = ingredientFor(formula, i, kitchen);
     // flour and nuts have a base; starch and protein of anything else may hold a crumb as well
