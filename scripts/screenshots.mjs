@@ -32,6 +32,36 @@ For the topping:
 2. Stir the wet into the dry, then fold in the parsnip and walnuts.
 3. Bake at 400°F for 10 minutes, then 350°F for 12-15 more, in a 12-hole muffin tin.`;
 
+const card = `Caraway supper loaf
+
+350 g plain flour
+2½ tsp baking powder
+½ tsp salt
+90 g butter
+80 g caster sugar
+2 eggs
+180 ml milk
+2 tsp caraway seeds
+
+Rub the butter into the flour, salt and baking powder.
+Stir in everything else. Bake in a 900 g loaf tin
+at 180°C for 50 minutes.`;
+/** Draws a card in the page, as a photo takes it: a little askew, in uneven light. */
+const drawCard = (text) => {
+  const canvas = document.createElement('canvas');
+  [canvas.width, canvas.height] = [1300, 1200];
+  const c = canvas.getContext('2d');
+  const light = c.createLinearGradient(0, 0, 1300, 500);
+  for (const [at, tone] of [[0, '#fdfaf0'], [0.6, '#efe8d6'], [1, '#b8ae98']]) light.addColorStop(at, tone); // prettier-ignore
+  c.fillStyle = light;
+  c.fillRect(0, 0, 1300, 1200);
+  c.rotate(-0.02);
+  c.fillStyle = '#2b2622';
+  c.font = '40px serif';
+  text.split('\n').forEach((line, i) => c.fillText(line, 110, 150 + i * 66));
+  return canvas.toDataURL('image/png');
+};
+
 /** Until the bake has been worked out, its range too; the clock stands still, so nothing on the page can tell. */
 const sampled = (p) => p.waitForTimeout(3000);
 
@@ -73,6 +103,19 @@ const shots = [
       await p.click('text=read it');
       await p.waitForSelector('.proof');
     },
+  ],
+  [
+    'picture',
+    1280,
+    800,
+    '/shelf',
+    ticking(async (p) => {
+      const address = await p.evaluate(drawCard, card);
+      const buffer = Buffer.from(address.split(',')[1], 'base64');
+      await p.getByLabel('from a picture').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer });
+      await p.waitForSelector('.proof', { timeout: 60_000 });
+      await p.hover('.line.item:nth-of-type(5)');
+    }),
   ],
   ['bench', 1280, 800, '/bench/cardamom-yogurt-round'],
   [

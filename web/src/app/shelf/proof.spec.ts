@@ -187,6 +187,78 @@ My dog ate it all`;
       defaultKitchen,
     );
     await fixture.whenStable();
-    expect(host().querySelector('.facts')?.textContent).toContain('in German');
+    expect(host().querySelector('.head')?.textContent).toContain('in German');
+  });
+
+  /** The sheet of another text. */
+  const sheetOf = async (other: string): Promise<void> => {
+    await TestBed.inject(Intake).read(other, defaultKitchen);
+    await fixture.whenStable();
+  };
+
+  it('has the weightiest doubt first, folds away what changes next to nothing, and takes that as read with one press', async () => {
+    await sheetOf(
+      'Walnut cake\n\n300 g plain flour\n2 cups (180 g) sugar\n3 tsp baking powder\n120 g butter\n10 g walnuts or pecans\n6 g hazelnuts or almonds\n2 eggs\n150 ml milk\n\nMix all. Bake in a 20 cm round tin at 180 °C for 40 minutes.',
+    );
+    const notes = [...host().querySelectorAll('aside > .note')].map((e) => e.getAttribute('aria-label') ?? '');
+    expect(notes[0]).toContain('2 cups of');
+    const folded = host().querySelector<HTMLDetailsElement>('details.slight');
+    expect(folded?.open).toBe(false);
+    expect(folded?.querySelectorAll('.note').length).toBe(2);
+    await press('take these as read');
+    expect(host().querySelector('details.slight')).toBeNull();
+    expect(host().querySelectorAll('aside > .note').length).toBe(notes.length);
+    await press('180 g, as weighed');
+    expect(host().querySelector('.state')?.textContent).toContain('Nothing left in doubt');
+  });
+
+  it('says what speaks for the family, and what became of every line', async () => {
+    await sheetOf(
+      'Plum muffins\nMakes 12\n\n300 g plain flour\n100 g sugar\n3 tsp baking powder\n80 ml oil\n2 eggs\n240 ml milk\n200 g plums\n\nMix all. Bake in a 12-hole muffin tin at 190 °C for 20 minutes.\n\nNotes\nThey freeze well.',
+    );
+    expect(host().querySelector('.facts .why')?.textContent).toContain('“muffins” in the title');
+    const account = host().querySelector('.account')?.textContent ?? '';
+    expect(account).toContain('7 lines of the list');
+    for (const read of ['the heat', 'the time', 'the tin', 'the yield']) expect(account).toContain(read);
+    expect(account).toContain('Kept beside: 1 line.');
+  });
+
+  it('takes a line that was just corrected along to the bench', async () => {
+    const [shelved, intake] = [spyOn(TestBed.inject(Intake), 'shelve').and.resolveTo(true), TestBed.inject(Intake)];
+    const mend = host().querySelector<HTMLElement>('[aria-label="Correct: 60 g butter"]');
+    mend?.click();
+    await fixture.whenStable();
+    const field = host().querySelector<HTMLInputElement>('input.correct');
+    if (field) field.value = '75 g butter';
+    field?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    [...host().querySelectorAll('button')].find((b) => b.textContent?.includes('to the bench'))?.click();
+    while (intake.reading() !== null) await new Promise((next) => setTimeout(next));
+    const [formula] = shelved.calls.mostRecent().args;
+    expect(formula.groups.flatMap((g) => g.items).find((i) => i.ingredient === 'butter')?.grams).toBe(75);
+  });
+
+  it('shows the picture it was read from, with the place of each line and a strip of each doubt', async () => {
+    const pixel = Uint8Array.from(atob('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg=='), (c) => c.charCodeAt(0)); // prettier-ignore
+    const intake = TestBed.inject(Intake);
+    const written = 'Plain cake\n\n300 g plain flour\n130 g sugar\n3 tsp baking powder\n2 eggs';
+    const lines = written.split('\n').map((line, i) => ({
+      place: line === '' ? null : { page: 0, x: 0.1, y: 0.1 * i, w: 0.5, h: 0.05 },
+      unsure: line.startsWith('130') ? [{ from: 0, to: 3, certainty: 0.8, maybe: ['180'] }] : [],
+    }));
+    const picture = { pages: [{ type: 'image/png', width: 100, height: 100, bytes: pixel.buffer }], lines };
+    const draft = await intake.draftOf({ text: written, picture }, defaultKitchen, 'read');
+    if (!draft) throw new Error('not read');
+    intake.hold({ text: written, picture, draft, settled: [] });
+    await fixture.whenStable();
+    expect(host().querySelectorAll('orvin-picture-beside .place').length).toBe(5);
+    expect(host().querySelectorAll('orvin-picture-beside .place.doubted').length).toBe(1);
+    expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(1);
+    host().querySelector<HTMLElement>('.place.doubted')?.click();
+    await fixture.whenStable();
+    expect(host().querySelector('.line.lit .said')?.textContent).toContain('130 g');
+    await press('180 g');
+    expect(host().querySelector('.line.lit .read')?.textContent).toContain('180 g');
+    // what is put right by hand is not asked about again
+    expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(0);
   });
 });

@@ -385,7 +385,10 @@ function accountWords(account: readonly Stretch[]): string {
     ...(lines('method') > 0 ? [counted(lines('method'), ' of the method')] : []),
     ...oven.map((f) => `the ${f}`),
   ];
-  const [notes, story] = [lines('note'), lines('story')];
+  // a line of the head that the yield or the tin was read from is used, not kept beside
+  const read = new Set(account.filter((x) => !['note', 'story', 'doubt'].includes(x.fate)).map((x) => x.line));
+  const notes = new Set(account.filter((x) => x.fate === 'note' && !read.has(x.line)).map((x) => x.line)).size;
+  const story = lines('story');
   return [
     ...(used.length > 0 ? [`Used: ${used.join(', ')}.`] : []),
     ...(notes > 0 ? [`Kept beside: ${counted(notes)}.`] : []),
