@@ -55,7 +55,9 @@ export function ranked(draft: RecipeDraft, kitchen: Kitchen = defaultKitchen): R
       const then = figuresOf(applyEdit(draft.formula, edit), kitchen);
       return Math.max(...then.map((x, i) => Math.abs(x - (now[i] ?? 0))));
     });
-    return Math.max(missing.has(d.kind) ? 0.5 : 0, ...effects);
+    // what a number that is hard to read may be is not known
+    const unknown = d.kind === 'scan' && d.place !== null && d.choices.length < 2;
+    return Math.max(missing.has(d.kind) ? 0.5 : unknown ? 0.2 : 0, ...effects);
   };
   const doubts = draft.doubts
     .map((d): Doubt => ({ ...d, effect: Math.min(FIRST, Math.round(100 * effectOf(d)) / 100) }))

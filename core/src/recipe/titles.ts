@@ -19,6 +19,8 @@ export function titleOf(text: string): string {
   const bare = text
     // "Rock buns. Reg. 5, 15-20 mins."
     .replace(/(?<=\p{L}{3})\.\s+(?=(?:reg|gas|oven|makes|serves|bakes?|mod|hot)\b|\d).*$/iu, '')
+    // "Soda bread, 1200 g dough"
+    .replace(/\s*[,(–-]\s*\d+(?:[.,]\d+)?\s*k?g\s+(?:of\s+)?(?:dough|batter)\)?$/i, '')
     .replace(/[:#*]+$/, '')
     .replace(/^\*+/, '')
     .trim();

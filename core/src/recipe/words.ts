@@ -20,7 +20,7 @@ export const harmless: ReadonlySet<string> = list(`
   heaping rounded scant generous spooned scooped measured weighed beaten whisked separated lightly-beaten toasted roasted
   cooked raw steamed stewed blanched skinned skinless shelled unshelled whole pure natural organic free-range freerange
   unwaxed unbleached bleached enriched unsweetened bought home-made homemade shop-bought store-bought canned tinned
-  bottled jarred packet carton tin can jar pot tub box bag packages package pkg pkgs pkt pkts pack container carton bottle bar block
+  bottled jarred packet carton tin can jar pot tub box bag packages package pkg pkgs pkt pkts packchen packung beutel pack container carton bottle bar block
   sachet envelope stick sticks knob cloves sprig sprigs leaf leaves stalk stalks stem stems bunch head handful juice-of
   optional needed required necessary desired taste serve serving serve decorate decoration garnish finish glaze glazing
   topping dusting greasing rolling sprinkling brushing board pan tin tray work surface needed enough give until divided

@@ -55,7 +55,7 @@ const scaleWord = /\s*(?:(c(?:elsius|entigrade|els\.?)?)|(f(?:ahrenheit|ahr\.?)?
 const fanBefore =
   /(?:fan(?:[- ](?:forced|assisted|bake))?|convection|hot[- ]air|umluft|heißluft|chaleur tournante|ventilado|ventilato)(?:\s+(?:oven|setting))?\s*(?:at|to|on|:|,)?\s*\(?$/i;
 const fanBehind =
-  /[\s,(]*(?:in\s+an?\s+|for\s+an?\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/iy;
+  /[\s,(]*(?:(?:in|for|with)\s+(?:an?|the|my)\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/iy;
 const gas =
   /(?:gas(?:\s*mark|\s*no\.?)?|reg(?:ulo)?\.?(?:\s*mark)?|mark)\s*(½|¼|1\/2|1\/4|10|\d)(?![\d/]|\s*(?:minutes?|mins?|hours?)\b)(?:\s*(?:-|–|or|to)\s*\d(?!\d))?/iy;
 const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/iy;

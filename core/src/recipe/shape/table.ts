@@ -235,7 +235,9 @@ export function unshared(lines: readonly string[]): Shared {
     grams(/flour[^\n%]{0,16}?(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ??
     grams(/flour[^\n]{0,14}100\s*%[^\n\d]{0,6}(\d+(?:[.,]\d+)?)\s*(kg|g|lbs?|oz)\b/i.exec(text)) ??
     grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:\w+\s+)?flour/i.exec(text));
-  const total = grams(/(?:total|batch|dough|batter|yield|makes)[^\n%]{0,30}?(\d+(?:[.,]\d+)?)\s*(kg|g)\b/i.exec(text));
+  const total =
+    grams(/(?:total|batch|dough|batter|yield|makes)[^\n%]{0,30}?(\d+(?:[.,]\d+)?)\s*(kg|g)\b/i.exec(text)) ??
+    grams(/(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:dough|batter|in all|altogether|total)\b/i.exec(text));
   const sum = rows.reduce((s, g) => s + (g && !isTotal(nameOf(g)) ? pctOf(g) : 0), 0);
   const flourG = said ?? (total !== null && sum > 0 ? (100 * total) / sum : 500);
   const out = lines.flatMap((l, i) => {

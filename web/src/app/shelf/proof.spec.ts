@@ -243,7 +243,9 @@ My dog ate it all`;
     const written = 'Plain cake\n\n300 g plain flour\n130 g sugar\n3 tsp baking powder\n2 eggs';
     const lines = written.split('\n').map((line, i) => ({
       place: line === '' ? null : { page: 0, x: 0.1, y: 0.1 * i, w: 0.5, h: 0.05 },
-      unsure: line.startsWith('130') ? [{ from: 0, to: 3, certainty: 0.8, maybe: ['180'] }] : [],
+      unsure: /^\d/.test(line)
+        ? [{ from: 0, to: line.indexOf(' '), certainty: 0.8, maybe: line.startsWith('130') ? ['180'] : [] }]
+        : [],
     }));
     const picture = { pages: [{ type: 'image/png', width: 100, height: 100, bytes: pixel.buffer }], lines };
     const draft = await intake.draftOf({ text: written, picture }, defaultKitchen, 'read');
@@ -251,14 +253,15 @@ My dog ate it all`;
     intake.hold({ text: written, picture, draft, settled: [] });
     await fixture.whenStable();
     expect(host().querySelectorAll('orvin-picture-beside .place').length).toBe(5);
-    expect(host().querySelectorAll('orvin-picture-beside .place.doubted').length).toBe(1);
-    expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(1);
-    host().querySelector<HTMLElement>('.place.doubted')?.click();
+    expect(host().querySelectorAll('orvin-picture-beside .place.doubted').length).toBe(4);
+    expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(4);
+    host().querySelectorAll<HTMLElement>('.place.doubted')[1]?.click();
     await fixture.whenStable();
     expect(host().querySelector('.line.lit .said')?.textContent).toContain('130 g');
     await press('180 g');
     expect(host().querySelector('.line.lit .read')?.textContent).toContain('180 g');
-    // what is put right by hand is not asked about again
+    // the others are looked over in the picture and taken at once
+    await press('all 3 are right as read');
     expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(0);
   });
 });

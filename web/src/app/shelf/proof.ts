@@ -205,6 +205,13 @@ export class Proof {
       .filter(isSlight)
       .map((doubt) => ({ doubt, number: this.notes().find((n) => n.doubt === doubt)?.number ?? null })),
   );
+  protected readonly slightOnes = computed(() => this.slight().map((n) => n.doubt));
+  /** Numbers that are hard to read in the picture, and likely right: they can be looked over and taken at once. */
+  protected readonly seen = computed(() =>
+    this.weighty()
+      .map((n) => n.doubt)
+      .filter((d) => d.kind === 'scan' && d.place !== null && d.likely === 'keep'),
+  );
   protected readonly open = computed(() => this.draft()?.doubts.length ?? 0);
   protected readonly grave = computed(() => this.open() - this.slight().length);
   /** What became of the lines: how many of each kind, and what of them was read for the oven. */
@@ -253,18 +260,18 @@ export class Proof {
     this.focusNext();
   }
 
-  /** Takes all that would change next to nothing as it was read. */
-  protected settleSlight(): void {
+  /** Takes several doubts at once as they were read. */
+  protected settleAll(doubts: readonly Doubt[]): void {
     const r = this.reading();
     if (!r) return;
     this.past.update((p) => [...p.slice(-40), r]);
-    const done = this.slight().map(({ doubt }) => ({ doubt, choice: doubt.likely }));
-    const draft = done.reduce(
-      (d, { doubt, choice }) => (d.doubts.some((x) => x.id === doubt.id) ? settle(d, doubt.id, choice) : d),
+    const draft = doubts.reduce(
+      (d, x) => (d.doubts.some((y) => y.id === x.id) ? settle(d, x.id, x.likely) : d),
       r.draft,
     );
-    const settled = done.map(({ doubt, choice }): Settled => ({ words: doubt.words, choice }));
+    const settled = doubts.map((x): Settled => ({ words: x.words, choice: x.likely }));
     this.intake.hold({ ...r, draft, settled: [...r.settled, ...settled] });
+    this.focusNext();
   }
 
   /** After a press the next open place is under the finger, so that a sheet can be gone through by Enter alone. */
