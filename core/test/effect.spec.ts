@@ -15,7 +15,7 @@ describe('what a doubt would change', () => {
     expect(about(draft, 'walnuts')?.effect).toBeLessThan(SLIGHT);
     expect(about(draft, 'flakemeal')?.effect).toBeGreaterThanOrEqual(0.5);
     expect(about(draft, 'oats')?.effect).toBeGreaterThan(0.5);
-    const long = ranked(readRecipe(`${list.join('\n')}\n${'walnuts or pecans, 20 g\n'.repeat(1100)}`));
+    const long = ranked(readRecipe(`${list.join('\n')}\n2 tbsp flakemeal\n${'\n'.repeat(1100)}`));
     expect(long.doubts[0]?.kind).toBe('too-long');
   });
 

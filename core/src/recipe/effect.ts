@@ -7,6 +7,8 @@ import { applyEdit } from './settle.js';
 
 /** Under this effect a doubt's answers make next to no difference. */
 export const SLIGHT = 0.12;
+/** Of more doubts than these the others are not weighed one by one; they come behind, in the order of the text. */
+const MOST_WEIGHED = 80;
 /** What ends a reading or leaves a part of the text out is told first of all. */
 const FIRST = 9;
 const losses: ReadonlySet<DoubtKind> = new Set(['several', 'too-long', 'no-ingredients', 'no-flour', 'broken-json', 'not-text', 'empty']); // prettier-ignore
@@ -59,8 +61,10 @@ export function ranked(draft: RecipeDraft, kitchen: Kitchen = defaultKitchen): R
     const unknown = d.kind === 'scan' && d.place !== null && d.choices.length < 2;
     return Math.max(missing.has(d.kind) ? 0.5 : unknown ? 0.2 : 0, ...effects);
   };
-  const doubts = draft.doubts
+  const first = draft.doubts.filter((d) => losses.has(d.kind));
+  const others = draft.doubts.filter((d) => !losses.has(d.kind));
+  const weighed = [...first, ...others.slice(0, MOST_WEIGHED)]
     .map((d): Doubt => ({ ...d, effect: Math.min(FIRST, Math.round(100 * effectOf(d)) / 100) }))
     .sort((a, b) => (b.effect ?? 0) - (a.effect ?? 0));
-  return { ...draft, doubts };
+  return { ...draft, doubts: [...weighed, ...others.slice(MOST_WEIGHED)] };
 }
