@@ -19,21 +19,29 @@ const row = (name, all) => {
   const letters = ((100 * sum((m) => m.letters)) / all.length).toFixed(1);
   return `| ${name} | ${letters} % | ${right} of ${facts} | ${sum((m) => m.silent.length)} | ${(sum((m) => m.needless) / all.length).toFixed(1)} |`;
 };
+const table = (of) =>
+  [
+    '| | letters right | facts right | silent | needless doubts a card |',
+    '| --- | --- | --- | --- | --- |',
+    ...studies.map((s) => row(s.name, s[of])),
+    row(
+      'all',
+      studies.flatMap((s) => s[of]),
+    ),
+  ].join('\n');
 const text = `# Pictures
 
-Made by \`npm run pictures\`: ${studies[0]?.all.length ?? 0} invented cards (\`e2e/pictures/cards.ts\`), printed in the browser in ${studies.length} manners and taken in
-through the Shelf. A fact is an ingredient with its amount, the heat, the time, the tin or the family, and right when it is what
-the same card gives as text. Silent: wrong, and no doubt about it. Needless: a doubt about what is right as it was read.
+Made by \`npm run pictures\`: invented cards (\`e2e/pictures/cards.ts\`), printed in the browser in ${studies.length} manners and taken in through
+the Shelf. A fact is an ingredient with its amount, the heat, the time, the tin or the family, and right when it is what the same card
+gives as text. Silent: wrong, and no doubt about it. Needless: a doubt about what is right as it was read.
 
-| | letters right | facts right | silent | needless doubts a card |
-| --- | --- | --- | --- | --- |
-${[
-  ...studies.map((s) => row(s.name, s.all)),
-  row(
-    'all',
-    studies.flatMap((s) => s.all),
-  ),
-].join('\n')}
+## ${studies[0]?.fresh.length ?? 0} cards on which nothing was tuned
+
+${table('fresh')}
+
+## ${studies[0]?.all.length ?? 0} cards on which the reader was tried while it was made
+
+${table('all')}
 `;
 writeFileSync(`${root}docs/science/pictures.md`, text);
 run('npx', ['oxfmt', 'docs/science/pictures.md']);

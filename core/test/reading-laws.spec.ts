@@ -97,6 +97,36 @@ describe('a recipe', () => {
     );
   });
 
+  it('loses no amount of a sentence, however it is said', () => {
+    const sayings = [
+      (food: string) => `Stir in 35 g of ${food}.`,
+      (food: string) => `Fold through two tablespoons of ${food} at the end.`,
+      (food: string) => `Add the ${food}, 35 g, and mix.`,
+      (food: string) => `Then mix in a tin of ${food}.`,
+    ];
+    const foods = [['pistachios', 'pistachio'], ['poppy seeds', 'poppy-seed'], ['dried apricots', 'dried-apricot'], ['lychees', '']] as const; // prettier-ignore
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...recipeCorpus()),
+        fc.constantFrom(...sayings),
+        fc.constantFrom(...foods),
+        (c, say, [food, id]) => {
+          const before = readRecipe(c.text);
+          // where a method has begun, and nothing is told apart from it
+          const at = before.marks?.findLast((m) => m.what === 'method')?.line;
+          fc.pre(at !== undefined && before.lines === undefined && !c.text.toLowerCase().includes(food));
+          const lines = c.text.split(/\r\n?|\n/);
+          lines.splice((at ?? 0) + 1, 0, say(food));
+          const fate = fateOf(readRecipe(lines.join('\n')), food, id || 'unknown');
+          expect(['item', 'doubt'])
+            .withContext(`${say(food)} in ${lines[0]}`)
+            .toContain(fate);
+        },
+      ),
+      { numRuns: runs(600) },
+    );
+  });
+
   it('is not changed by what a page has around it', () => {
     const page = `Oat rounds\n\nIngredients\n200 g plain flour\n90 g butter\n60 g sugar\n100 g oats\n1 tsp baking powder\n80 ml milk\n\nMethod\nRub in, mix, pat out, cut rounds. Bake at 190 °C for 15 minutes.`;
     const plain = readRecipe(page).formula;

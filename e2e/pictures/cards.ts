@@ -148,3 +148,81 @@ Rub the butter into the flour, baking powder and spice.
 Stir in everything else. Bake in a 23 cm round tin
 at 180°C for 1 hour 10 minutes.`,
 ];
+
+/** The same kind, on which nothing was tuned: they were written after the last change of the reader of pictures. */
+export const fresh: readonly string[] = [
+  `Oat and raisin scones
+
+225 g plain flour
+75 g rolled oats
+3 tsp baking powder
+50 g light muscovado sugar
+75 g cold butter
+80 g raisins
+160 ml milk
+1 egg, to glaze
+
+Rub the butter into the flour, oats and baking powder. Stir in
+the sugar and raisins, then the milk. Pat out 3 cm thick, cut 8
+rounds of 6 cm. Bake at 210°C for 15 minutes on a baking sheet.`,
+
+  `SPICE CAKE
+
+2¼ cups cake flour
+1½ tsp baking powder
+½ tsp baking soda
+1 tsp cinnamon
+¼ tsp cloves
+¾ cup shortening
+1⅓ cups brown sugar
+3 eggs
+1 cup buttermilk
+
+Cream shortening and sugar, beat in eggs. Add dry ingredients
+alternately with buttermilk. Two 9 inch round pans, 350°F,
+25 to 30 minutes.`,
+
+  `Beer bread
+
+375 g self-raising flour
+30 g caster sugar
+1 tsp salt
+375 ml beer
+40 g butter, melted
+
+Stir the flour, sugar, salt and beer to a sticky dough.
+Scrape into a 2 lb loaf tin, pour the butter over.
+Bake for 50-60 minutes at 180°C / 160°C fan.`,
+
+  `Courgette muffins
+Makes 10
+
+200 g wholemeal flour
+2 tsp baking powder
+½ tsp salt
+120 g feta, crumbled
+200 g courgette, grated
+2 eggs
+150 ml plain yoghurt
+60 ml olive oil
+2 tbsp chopped dill
+
+Mix the wet into the dry, fold in feta, courgette and dill.
+Fill 10 muffin cases. Bake 22 minutes at 195°C.`,
+
+  `Nan's parkin
+
+6 oz plain flour
+6 oz medium oatmeal
+2 tsp ground ginger
+1 tsp bicarbonate of soda
+4 oz butter
+4 oz dark brown sugar
+8 oz golden syrup
+¼ pint milk
+1 egg
+
+Melt butter, sugar and syrup. Stir into the dry things with
+the milk and egg. Pour into a 9 inch square tin.
+Gas mark 3 for 1 hour.`,
+];

@@ -12,6 +12,7 @@ import type { Classified } from './classify.js';
 import type { Doubt, Fate, Mark, Place, Stretch } from './draft.js';
 import { hasKind } from './kin.js';
 import { exactName, matchIngredient } from './match.js';
+import { packed } from './prose.js';
 
 /**
  * What became of every stretch of the text: each ends as title, heading, line, method, heat, time, tin or yield, as a
@@ -51,7 +52,19 @@ interface Loose extends Place {
   readonly said: string;
   /** The thing it names, when it names one. */
   readonly food: string | null;
+  /** True where it is put in by a verb and its name is none that is known: "stir in 35 g of lychees". */
+  readonly strange: boolean;
 }
+
+/** A verb that puts something in, and what may stand before the amount. */
+const putIn =
+  /\b(?:add|(?:stir|mix|fold|pour|beat|whisk|tip|work|sift|toss|throw)(?:\s+(?:it|them|them all))?\s+(?:in|into it|through)|stir through)\s+(?:\p{L}+\s+){0,3}$/iu;
+/** The same with the amount behind the name: "add the lychees, 35 g". */
+const putInBefore =
+  /\b(?:add|(?:stir|mix|fold|pour|beat|whisk|tip|work|sift)\s+(?:in|through))\s+((?:the\s+)?(?:\p{L}+\s+){0,2}?\p{L}{3,})\s*[,(]\s*$/iu;
+/** What an amount in a method may be of without being a thing of the list. */
+const ofBatter =
+  /^\s*(?:each|more|extra|at a time|(?:of\s+)?(?:the|it|them|this|that|these|batter|dough|mix\w*|paste|filling|icing|frosting|glaze|syrup|topping|crumble|streusel|water|liquid|mass|portions?|pieces?|balls?|rounds?|heaps?|dollops?|tins?|pans?)\b)|^[\s.,;)]*$/i;
 
 /** Amounts and names in a part that no mark covers. */
 function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose[] {
@@ -61,7 +74,20 @@ function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose
     .map((m) => ({ from: m.from - p.at, to: m.to - p.at }));
   const taken = [...mine, ...durations(text)];
   const amounts = scanAmounts(text).filter((a) => weighs(a) && !taken.some((t) => overlaps(t, a)));
-  return amounts.flatMap((a, i): Loose[] => {
+  const unknown = (name: string): boolean => matchIngredient(name, kitchen) === null && !ofBatter.test(name);
+  const sold = [...text.matchAll(packed)].flatMap((m): Loose[] => {
+    const from = m.index + m[0].length;
+    const name = /^(?:\p{L}+\s+){0,2}?\p{L}{3,}/u.exec(text.slice(from))?.[0] ?? '';
+    const place = { line: p.no, from: p.at + m.index, to: p.at + from + name.length };
+    if (name === '' || !unknown(name) || !putIn.test(text.slice(0, m.index)) || taken.some((t) => overlaps(t, { from: m.index, to: from }))) return []; // prettier-ignore
+    return [{ ...place, said: text.slice(m.index, from + name.length), food: null, strange: true }];
+  });
+  const weighed = amounts.flatMap((a, i): Loose[] => {
+    const named = putInBefore.exec(text.slice(0, a.from))?.[1]?.replace(/^the\s+/i, '');
+    if (named && unknown(named)) {
+      const from = text.lastIndexOf(named, a.from);
+      return [{ line: p.no, from: p.at + from, to: p.at + a.to, said: `${p.text.slice(a.from, a.to)} ${named}`, food: null, strange: true }]; // prettier-ignore
+    }
     const end = Math.min(amounts[i + 1]?.from ?? text.length, a.to + 48);
     const phrase = text.slice(a.to, end).split(/[,;.()]|\band\b|\bfor\b|\bwith\b|\bin\b|\bto\b/i)[0] ?? '';
     const match = matchIngredient(phrase, kitchen);
@@ -71,11 +97,13 @@ function looseIn(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Loose
         line: p.no,
         from: p.at + a.from,
         to: p.at + to,
-        said: p.text.slice(a.from, to).trim(),
+        said: p.text.slice(a.from, match && !match.behind ? to : a.to + phrase.trimEnd().length).trim(),
         food: match && !match.behind ? match.id : null,
+        strange: !match && /\p{L}{3}/u.test(phrase) && !ofBatter.test(phrase) && putIn.test(text.slice(0, a.from)),
       },
     ];
   });
+  return [...weighed, ...sold];
 }
 
 /** A short line of a list that is nothing but a known name: "chives". */
@@ -111,7 +139,7 @@ export function accountOf(
       id: `loose-${place.line}-${place.from}`,
       place: { line: place.line, from: place.from, to: place.to },
       kind: 'unplaced',
-      likely: place.food ? 'line' : 'keep',
+      likely: place.food || place.strange ? 'line' : 'keep',
       words: `"${place.said}" was not used for anything. What is it?`,
       choices: [
         { id: 'line', words: `a line of the list, ${made.grams} g`, edit: { kind: 'item', item: made } },
@@ -130,7 +158,7 @@ export function accountOf(
     if (p.kind === 'story' || p.kind === 'note' || p.kind === 'heading') continue;
     for (const loose of looseIn(p, marks, kitchen)) {
       // in the method and in a line, what speaks of a thing that is there divides or remarks it
-      if (p.kind === 'method' && (!loose.food || hasKind(loose.food, there, kitchen))) continue;
+      if (p.kind === 'method' && !loose.strange && (!loose.food || hasKind(loose.food, there, kitchen))) continue;
       if (p.kind === 'ingredient' && (!loose.food || there.has(loose.food))) continue;
       if (p.kind === 'title' && !loose.food) continue;
       ask(loose);

@@ -161,7 +161,7 @@ const oneEgg =
   /\b(?:an|one)\s+((?:(?:large|medium|small|whole|beaten|fresh)\s+)*egg)\b(?!\s*(?:yolk|white|wash|cup|size))/gi;
 
 /** "a packet of baking powder", "two tins of peaches". */
-const packed =
+export const packed =
   /\b(an?|one|two|three|four|half an?|\d|½)\s+(?:(?:small|large|big|little|whole|400\s*g)\s+)?(packets?|sachets?|tins?|cans?|jars?|tubs?)(?:\s+of)?\s+(?!of\b|in\b|at\b|and\b|or\b|with\b|for\b)(?=\p{L})/giu;
 
 /** "the same of sugar", "their weight in butter": as much as what was said before. */

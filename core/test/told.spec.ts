@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { allItems, readRecipe, type Item } from '../src/index.js';
 
 /** Letters, interviews, cards and dictation of our own, each with what its writer means. */
-interface Voice {
+interface Telling {
   readonly id: string;
   readonly text: string;
   readonly title: string;
@@ -14,12 +14,12 @@ interface Voice {
   /** Empty where the text names none, or only half. */
   readonly tin: string;
 }
-const voices = JSON.parse(readFileSync(new URL('./corpus/voices.json', import.meta.url), 'utf8')) as Voice[];
+const tellings = JSON.parse(readFileSync(new URL('./corpus/told.json', import.meta.url), 'utf8')) as Telling[];
 
 const weights = (items: readonly Item[]): string[] => items.map((i) => `${i.ingredient} ${Math.round(i.grams)}`).sort();
 
 describe('a recipe as people tell it', () => {
-  for (const v of voices)
+  for (const v of tellings)
     it(`is read whole: ${v.id}`, () => {
       const f = readRecipe(v.text).formula;
       expect(weights(allItems(f))).toEqual([...v.items].sort());
