@@ -99,7 +99,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   await page.getByRole('button', { name: 'clear it' }).click();
   await expect(page.getByText('That kitchen is gone from this device')).toBeVisible();
   await page
-    .getByLabel('open files')
+    .locator('input[type=file]')
     .setInputFiles({ name: 'kitchen.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(first)) });
   await expect(page.getByRole('link', { name: /Pear and rye loaf/ })).toBeVisible();
   const second = await save();

@@ -63,14 +63,10 @@ describe('what is in hand at the counter', () => {
         (i % 2 ? a : b).add({ kind: 'felt', bakeId: 'loaf', stepId: 'mix:0', words: `w${i}` }),
       ),
     );
-    await settle();
-    for (const m of [a, b])
-      expect(
-        m
-          .standings()[0]
-          ?.felt.map((x) => x.words)
-          .sort(),
-      ).toEqual(['w0', 'w1', 'w2', 'w3', 'w4']);
+    const felt = (m: Makings): string[] => (m.standings()[0]?.felt ?? []).map((x) => x.words).sort();
+    // each page is told of the other's by the database, in its own time
+    await told(() => felt(a).length === 5 && felt(b).length === 5);
+    for (const m of [a, b]) expect(felt(m)).toEqual(['w0', 'w1', 'w2', 'w3', 'w4']);
   });
 
   it('is judged into the log with what was observed, and leaves the counter', async () => {
