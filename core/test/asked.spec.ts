@@ -101,6 +101,25 @@ describe('what goes together', () => {
     expect(minutes('12 muffin cups')).toEqual({ early: 18, late: 20 });
   });
 
+  it('is the time of the tin where the second leaves its unit out, and eggs by their parts', () => {
+    const muffins = readRecipe(
+      cake('Bake in a 12-hole muffin tin at 180 °C: 35-40 minutes for the loaf, 18 for muffins.'),
+    );
+    expect(muffins.formula.bake?.minutes).toEqual({ early: 18, late: 18 });
+    for (const [line, eggs] of [
+      ['yolks of 5 eggs', ['egg-yolk 85']],
+      ['yolks of 5, whites of 3', ['egg-yolk 85', 'egg-white 99']],
+      ['the whites of two eggs', ['egg-white 66']],
+    ] as const) {
+      const items = readRecipe(['Cake', '', ...list.slice(0, 4), line].join('\n')).formula.groups.flatMap(
+        (g) => g.items,
+      );
+      expect(items.filter((i) => i.ingredient.startsWith('egg')).map((i) => `${i.ingredient} ${i.grams}`))
+        .withContext(line)
+        .toEqual([...eggs]);
+    }
+  });
+
   it('is a method and the name in front of it, whatever amounts it repeats', () => {
     const draft = readRecipe([...cake().split('\n'), 'Method: Rub 80 g butter into the flour, add the rest. Bake 20 min at 180 °C.'].join('\n')); // prettier-ignore
     expect(draft.formula.groups.flatMap((g) => g.items).length).toBe(list.length);

@@ -211,7 +211,11 @@ function missing(
   const out: Doubt[] = [];
   const stove = /\bmicrowave\b|\bgriddle\b|\bfrying pan\b|\bsteam(?:er|ed)?\b|\bwaffle\b/i.test(text);
   const list = items.length >= 3;
-  const done = parts.some((p) => p.kind === 'method');
+  const done = parts.some(
+    (p) =>
+      p.kind === 'method' ||
+      (p.kind === 'other' && /\b(?:oven|bake|\d+\s*(?:mins?|minutes?|hrs?|hours?))\b/i.test(p.text)),
+  );
   if (list && done && !stove && (!formula.bake || !formula.bake.minutes)) {
     const family = formula.family === 'free' ? null : familyOf(formula.family);
     const usual = family ? Math.round((family.ovenC[0] + family.ovenC[1]) / 20) * 10 : 180;

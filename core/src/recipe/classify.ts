@@ -84,6 +84,7 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   const sentence = verbs.test(text) && (/[.!]$/.test(text) || verbs.test(first)) && text.split(' ').length > 5;
   const run = text.length > 60 ? listedIn(text, kitchen) : 0;
   const list = run > 1 && leading && !/[.!]\s+\p{Lu}/u.test(text);
+  if (/^(?:the )?(?:yolks?|whites?) (?:of|from) \w+(?: eggs?)?(?:,|$)/i.test(text)) return true;
   if (sentence && !list && !/^(?:the )?(?:juice|zest|grated)/i.test(text)) return false;
   // so long a line is a list, or no line of one
   if (text.length > 140 && !(leading && withUnit && (run > 1 || known))) return false;

@@ -31,6 +31,18 @@ export function fillUp(line: string): readonly Piece[] | null {
   ];
 }
 
+/** "yolks of 5, whites of 3": the number behind. Null where nothing is said so, or more than that. */
+function eggParts(line: string): readonly Piece[] | null {
+  const all = [...line.matchAll(/(?:^|[,;&+]|\band\b)\s*(?:the\s+)?(yolk|white)s?\s+(?:of|from)\s+(\d{1,2}|one|two|three|four|five|six)(?:\s+(?:(?:large|medium|small)\s+)?eggs?)?(?=\s*(?:[,;&+.]|and\b|$))/giu)]; // prettier-ignore
+  const left = all.reduce((l, m) => l.replace(m[0], ''), line).replace(/[\s,;&+.]|\band\b/gi, '');
+  if (all.length === 0 || left !== '') return null;
+  return all.map((m) => ({
+    text: `${m[2]} egg ${m[1]}s`,
+    at: m.index,
+    place: { from: m.index, to: m.index + m[0].length },
+  }));
+}
+
 /** What is done to a thing and names no other. */
 const state =
   /^(?:melted|grated|chopped|sifted|sieved|beaten|cold|warm|hot|soft(?:ened)?|packed|dry|diced|sliced|mashed|ripe|large|medium|small|level|fresh)$/i;
@@ -50,8 +62,8 @@ const stops =
  */
 export function seriesIn(line: string, kitchen: Kitchen): readonly Piece[] | null {
   const text = plainChars(line);
-  const filled = fillUp(text);
-  if (filled) return filled;
+  const whole = fillUp(text) ?? eggParts(text);
+  if (whole) return whole;
   const parted = text.includes(';')
     ? /\s*;\s*/g
     : text.split(stops).length > 2

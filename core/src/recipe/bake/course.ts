@@ -131,7 +131,7 @@ function barelyHeat(text: string, from: number, to: number): boolean {
   )
     return true;
   const next =
-    /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b)?/.exec(
+    /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
       text.slice(to),
     );
   const behind = to + (next?.[0].length ?? 0);
@@ -199,6 +199,13 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
       if (!x || x.unit || x.early < 5 || !/^(?:\s+more)?\s*(?:[.,;)]|$)/i.test(text.slice(x.to))) continue;
       if (!out.some((o) => o.from < x.to && x.from < o.to) && !heats.some((h) => h.from < x.to && x.from < h.to))
         out.push(x);
+    }
+  // "35-40 minutes for the tray, 18 for muffins": the second without its unit
+  if (sure.length > 0)
+    for (const m of text.matchAll(/[,;]\s+(?:and\s+|or\s+)?(?=\d)/g)) {
+      const x = durationAt(text, m.index + m[0].length);
+      if (!x || x.unit || x.early < 5 || x.late > 180 || !/^\s+for\b/.test(text.slice(x.to))) continue;
+      if (forVessel.test(text.slice(x.to)) && !out.some((o) => o.from < x.to && x.from < o.to)) out.push(x);
     }
   // "so forty-five all told"
   const told = /\b(?:all told|altogether|in all|in total)\b/i.exec(text);

@@ -56,8 +56,18 @@ const fanBefore =
   /(?:fan(?:[- ](?:forced|assisted|bake))?|convection|hot[- ]air|umluft|heißluft|chaleur tournante|ventilado|ventilato)(?:\s+(?:oven|setting))?\s*(?:at|to|on|:|,)?\s*\(?$/i;
 const fanBehind =
   /[\s,(]*(?:(?:in|for|with)\s+(?:an?|the|my)\s+)?(?:fan(?![a-z])(?!\s+off)(?:[- ](?:forced|assisted|oven))?|convection|hot air|umluft|heißluft|chaleur tournante|ventilado|ventilato)\b/iy;
-const gas =
-  /(?:gas(?:\s*mark|\s*no\.?)?|reg(?:ulo)?\.?(?:\s*mark)?|mark)\s*(½|¼|1\/2|1\/4|10|\d)(?![\d/]|\s*(?:minutes?|mins?|hours?)\b)(?:\s*(?:-|–|or|to)\s*\d(?!\d))?/iy;
+/** Marks in figures and in words; "gas 4", "oven no. 4", "regulo five". */
+const gasMark = '(½|¼|1\\/2|1\\/4|10|\\d|one|two|three|four|five|six|seven|eight|nine)';
+const gas = new RegExp(
+  `(?:(?:gas|oven)\\s*(?:mark|no\\.?|number)|gas|reg(?:ulo)?\\.?(?:\\s*mark)?|mark)\\s*${gasMark}(?![\\d/\\p{L}]|\\s*(?:minutes?|mins?|hours?)\\b)(?:\\s*(?:-|–|or|to)\\s*\\d(?!\\d))?`,
+  'iyu',
+);
+/** The mark in front: "on 4 (gas)", "number five on the gas". */
+const gasBehind = new RegExp(
+  `(?:(?:number|no\\.?|mark)\\s*)?${gasMark}\\s*(?:\\(\\s*gas\\s*\\)|(?:on|in) the gas\\b)`,
+  'iyu',
+);
+const marks: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3', four: '4', five: '5', six: '6', seven: '7', eight: '8', nine: '9' }; // prettier-ignore
 const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/iy;
 const worded =
   /(?:(?:very|moderately|fairly|extremely)\s+)?(?:slow|cool|low|gentle|moderate|mod\.?|medium|warm|hot|quick|brisk)(?:\s+hot)?\s+oven\b/iy;
@@ -107,12 +117,15 @@ function figureAt(text: string, from: number): Heat | null {
 }
 
 function heatAt(text: string, from: number): Heat | null {
-  const g = at(gas, text, from);
-  const c = g ? gasC[g[1] ?? ''] : undefined;
+  const g = at(gas, text, from) ?? at(gasBehind, text, from);
+  const mark = (g?.[1] ?? '').toLowerCase();
+  const c = g ? gasC[marks[mark] ?? mark] : undefined;
   if (g && c !== undefined) {
     // "mark in four", "mark 8 wedges" are knives, not ovens
     const knife =
-      /^mark/i.test(g[0]) && !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(Math.max(0, from - 60), from));
+      /^mark/i.test(g[0]) &&
+      !/^\s*,?\s*(?:for\s+)?(?:about\s+)?\d+[\d\s–-]*(?:min|hr|hour)/i.test(text.slice(from + g[0].length)) &&
+      !/\b(?:oven|gas|at|to)\b[^.]{0,16}$/i.test(text.slice(Math.max(0, from - 60), from));
     if (!knife)
       return build({ value: c, scale: 'gas', fan: false, marked: true, said: g[0], from, to: from + g[0].length }, c);
   }
@@ -151,6 +164,8 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
     // a figure behind a point or a slash is the end of another one, unless that was a heat: "180/160"
     if (/^\d/.test(m[0]) && (/\d[.,]$/.test(before) || (/\S\/$/.test(before) && out.at(-1)?.to !== m.index - 1)))
       continue;
+    // "two-hundred-degree": the end of a number that was not read
+    if (/\p{L}-$/u.test(before) && !/^\d/.test(m[0])) continue;
     const h = heatAt(text, m.index);
     if (!h) continue;
     if (!h.marked) {
@@ -161,7 +176,8 @@ export function rawHeats(text: string, barely: (from: number, to: number) => boo
         aloud && at(byHundreds, text, h.from) !== null && /^\s*(?:[,.;]|$|or\b|for\b|if\b)/i.test(text.slice(h.to));
       // "180/160fan": what stands before a fan's heat is the other oven's
       const withFan = /^\s*[/(]\s*(?:fan\s*)?\d{2,3}\s*(?:°\s*)?C?\s*(?:fan|convection)\b/i.test(text.slice(h.to));
-      const paired = said || withFan || (text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1);
+      const withOven = /^[\s-]*(?:degrees?[\s-]+)?oven\b/i.test(text.slice(h.to));
+      const paired = said || withFan || withOven || (text[h.from - 1] === '/' && out.at(-1)?.to === h.from - 1);
       if (!paired && !lead.test(text.slice(Math.max(0, h.from - 80), h.from)) && !barely(h.from, h.to)) continue;
       if (
         /^\s+(?:of\b|\p{L}+[- ](?:flour|sugar|raising|rising)|(?:plain|caster|sugar|flour|butter|milk)\b)/iu.test(
