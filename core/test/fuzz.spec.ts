@@ -198,6 +198,7 @@ describe('whatever is pasted', () => {
       '('.repeat(20_000),
       '1/'.repeat(20_000),
       'a cup and a half and '.repeat(3000),
+      'flour and sugar 200 g mixed. '.repeat(2000),
       '<div>'.repeat(50_000),
       '<p>2 cups flour '.repeat(20_000),
       '['.repeat(100_000),

@@ -46,15 +46,21 @@ function pairsOf(item: Item, kitchen: Kitchen): readonly string[] {
     .map((w) => w.join(' '));
 }
 
-/** Words of the method that speak of an item, and of no other of the list. */
-function wordsFor(item: Item, all: readonly Item[], kitchen: Kitchen): readonly string[] {
-  const head = headOf(item, kitchen);
-  const others = all.filter((x) => x !== item);
-  if (!others.some((x) => headOf(x, kitchen) === head)) return head.length > 2 ? [head] : [];
-  // two sugars, two kinds of butter: only more words tell them apart
-  const taken = new Set(others.flatMap((x) => pairsOf(x, kitchen)));
-  return pairsOf(item, kitchen).filter((w) => !taken.has(w));
+/** For each item the words of a method that speak of it, and of no other of the list. */
+function wordsIn(all: readonly Item[], kitchen: Kitchen): (item: Item) => readonly string[] {
+  const counted = (words: readonly string[]): ReadonlyMap<string, number> =>
+    words.reduce((m, w) => m.set(w, (m.get(w) ?? 0) + 1), new Map<string, number>());
+  const heads = counted(all.map((x) => headOf(x, kitchen)));
+  const pairs = counted(all.flatMap((x) => [...new Set(pairsOf(x, kitchen))]));
+  return (item) => {
+    const head = headOf(item, kitchen);
+    if (heads.get(head) === 1) return head.length > 2 ? [head] : [];
+    // two sugars, two kinds of butter: only more words tell them apart
+    return pairsOf(item, kitchen).filter((w) => pairs.get(w) === 1);
+  };
 }
+/** More things than these are no recipe's, and no method tells where each of them goes. */
+const MOST_ITEMS = 120;
 
 /** Items of the batter that the method only uses outside it, with the part they go to. */
 export function usedApart(
@@ -65,12 +71,14 @@ export function usedApart(
 ): Map<string, GroupRole> {
   const out = new Map<string, GroupRole>();
   const sentences = method.flatMap((m) => sentencesIn(m.text)).map((s) => s.text);
-  if (sentences.length < 2) return out;
+  if (sentences.length < 2 || all.length > MOST_ITEMS) return out;
+  const wordsOf = wordsIn(all, kitchen);
+  const plain = sentences.map(plainText);
   for (const item of items) {
     const i = ingredientOf(item.ingredient, undefined, kitchen);
-    const words = apart.has(i.role) ? [] : wordsFor(item, all, kitchen);
+    const words = apart.has(i.role) ? [] : wordsOf(item);
     if (words.length === 0) continue;
-    const said = sentences.filter((s) => words.some((w) => plainText(s).includes(w)));
+    const said = sentences.filter((_, n) => words.some((w) => plain[n]?.includes(w)));
     if (said.length === 0) continue;
     const roles = said.map((s) => {
       // "mix everything except the almonds"
