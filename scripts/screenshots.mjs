@@ -296,7 +296,6 @@ const shots = [
   ],
   ['label', 1280, 800, '/label/parsnip-and-ginger-muffins', sampled],
   ['larder', 1280, 800, '/larder'],
-  ['larder-tins', 1280, 800, '/larder?part=tins'],
 ];
 
 const browser = await chromium.launch({ executablePath: browserPath() ?? undefined, args: chromiumArgs });
