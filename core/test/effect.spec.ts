@@ -34,6 +34,20 @@ describe('what a doubt would change', () => {
     }
   });
 
+  it('is not slight where something was taken and nothing else can be chosen, and asks what was reckoned', () => {
+    const shares = ranked(
+      readRecipe('Soda bread\nwhite flour 100%\nbuttermilk 70%\nsoda 1.5%\nsalt 1.5%\nBake 30 min at 220C.'),
+    );
+    expect(about(shares, '500 g of flour')?.effect).toBeGreaterThanOrEqual(SLIGHT);
+    for (const text of [
+      [...list.slice(0, 4), '1 egg made up to 300 ml with milk'].join('\n'),
+      'For scones take 500 g flour, 3 tsp baking powder, 90 g butter and 1 egg made up to 300 ml with milk. Bake at 220 °C for 12 minutes.',
+    ])
+      expect(about(readRecipe(text), 'is taken as 250 ml of milk')?.choices.length)
+        .withContext(text)
+        .toBe(2);
+  });
+
   it('stays with what is left once one is answered', () => {
     const draft = draftOf('20 g walnuts or pecans', '2 cups (60 g) oats');
     const [first, ...others] = draft.doubts;

@@ -117,6 +117,18 @@ describe('a recipe in a picture', () => {
     expect(allItems(readRecipe(clean).formula).length).toBe(6);
   });
 
+  it('says what it mended and how much more it is unsure of, and takes no year for a weight', () => {
+    const mended = read(card.map((l) => l.replace('35 minutes', '3S minutes').replace('120 g butter', '12 02 butter')));
+    expect(mended.formula.bake?.minutes).toEqual({ early: 35, late: 35 });
+    expect(mended.doubts.filter((d) => d.kind === 'scan' && d.place?.line === 9).length).toBe(1);
+    expect(mended.doubts.some((d) => d.words.includes('02 → oz'))).toBe(true);
+    const long = [...card.slice(0, 2), ...Array.from({ length: 30 }, (_, i) => `${31 + i} g raisins`)];
+    const unsure = read(long, () => 0.8);
+    expect(unsure.doubts.some((d) => d.words.includes('6 more of its numbers'))).toBe(true);
+    const years = page(['1959 Winning cake', '', '2509 plain flour']);
+    expect(written([years]).text.split(/\n+/)).toEqual(['1959 Winning cake', '250 g plain flour']);
+  });
+
   it('keeps columns and pages in their order, and parts several recipes with the places of each', () => {
     const right = page(card.slice(2)).lines.map((l) => ({ ...l, box: { ...l.box, x: 0.6 } }));
     const columns = written([{ aspect: ASPECT, lines: [...page(card).lines, ...right] }]);

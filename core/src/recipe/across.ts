@@ -136,7 +136,7 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
       words:
         forPowder && share <= rule.above
           ? `"${item.words}": this much soda finds hardly any acid here. Is baking powder meant?`
-          : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
+          : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour${w.totals.cocoaG > 0 ? ' and cocoa' : ''}; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
       choices,
     });
   }

@@ -28,7 +28,7 @@ import { measuresIn } from './measures.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { toldIn, type Told } from './prose.js';
 import { usedApart } from './roles.js';
-import { seriesIn } from './series.js';
+import { seriesIn, type Piece } from './series.js';
 import { titleIn, titleOf } from './titles.js';
 
 interface Section {
@@ -108,9 +108,9 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
     const names = seriesIn(p.text, kitchen) ?? (apart ? null : namesIn(p.text, kitchen));
     if (names) {
       for (const n of names) {
-        const place =
-          'place' in n && n.place ? { line: p.no, from: p.at + n.place.from, to: p.at + n.place.to } : undefined;
-        r.line(n.text, p.no, p.at + n.at, here, place);
+        const place = n.place ? { line: p.no, from: p.at + n.place.from, to: p.at + n.place.to } : undefined;
+        const [made] = r.line(n.text, p.no, p.at + n.at, here, place);
+        if (made && place && n.reckoned) r.doubts.push(reckonedDoubt(made, place, n.reckoned));
       }
       continue;
     }
@@ -122,7 +122,7 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
 }
 
 /** "grated lemon rind, vanilla, a pinch of salt": several things of which some have no amount. Null for any other line. */
-function namesIn(text: string, kitchen: Kitchen): { readonly text: string; readonly at: number }[] | null {
+function namesIn(text: string, kitchen: Kitchen): Piece[] | null {
   if (text.length > 90 || /\bor\b|\beach\b|\bplus\b|[()]/i.test(text)) return null;
   const pieces: { text: string; at: number }[] = [];
   let from = 0;
@@ -218,6 +218,8 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
         continue;
       }
       there.add(t.ingredient);
+      const [made] = items;
+      if (made && t.reckoned) r.doubts.push(reckonedDoubt(made, place, t.reckoned));
       for (const item of items)
         if (list)
           r.doubts.push({
@@ -248,6 +250,20 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
     }
   }
 }
+
+/** An amount that no word of the text gives, but what it says comes to. */
+const reckonedDoubt = (item: Item, place: Place, words: string): Doubt => ({
+  id: `${item.id}-reckoned`,
+  place,
+  kind: 'amount',
+  itemId: item.id,
+  likely: 'keep',
+  words,
+  choices: [
+    { id: 'keep', words: `${Math.round(item.grams)} g`, edit: { kind: 'keep' } },
+    { id: 'drop', words: 'leave it out', edit: { kind: 'drop', itemId: item.id } },
+  ],
+});
 
 /** Plain words that speak of what the list has under a finer name. */
 const generic =

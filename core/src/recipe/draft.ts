@@ -96,7 +96,7 @@ export type DoubtKind =
   | 'no-flour'
   /** A time that no bake has. */
   | 'time'
-  /** Letters of a scan that were read as figures. */
+  /** What a scan misread and was mended, or a number that is hard to read in a picture. */
   | 'scan';
 
 export interface Doubt {

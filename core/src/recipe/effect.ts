@@ -57,8 +57,8 @@ export function ranked(draft: RecipeDraft, kitchen: Kitchen = defaultKitchen): R
       const then = figuresOf(applyEdit(draft.formula, edit), kitchen);
       return Math.max(...then.map((x, i) => Math.abs(x - (now[i] ?? 0))));
     });
-    // what a number that is hard to read may be is not known
-    const unknown = d.kind === 'scan' && d.place !== null && d.choices.length < 2;
+    // what was taken, with nothing else to choose, may be anything: it is told, not folded away
+    const unknown = d.choices.length < 2;
     return Math.max(missing.has(d.kind) ? 0.5 : unknown ? 0.2 : 0, ...effects);
   };
   const first = draft.doubts.filter((d) => losses.has(d.kind));

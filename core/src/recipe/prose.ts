@@ -26,6 +26,8 @@ export interface Told {
   readonly role: GroupRole | null;
   /** True when a plain number was taken as grams, since the things around it are weighed. */
   readonly grams: boolean;
+  /** What was reckoned to make its amount, to be asked about. */
+  readonly reckoned?: string;
 }
 
 const fillers =
@@ -357,6 +359,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         name: filled.words,
         role: apart,
         grams: false,
+        ...(filling.reckoned && { reckoned: filling.reckoned }),
       });
     for (const m of text.matchAll(packed)) {
       const behind = m.index + m[0].length;

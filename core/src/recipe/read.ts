@@ -231,7 +231,7 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
       ? [
           alone(
             'scan',
-            `Letters of a scan were read as figures: ${mended.slice(0, 6).join(', ')}${mended.length > 6 ? ' and more' : ''}.`,
+            `What a scan misread was mended: ${mended.slice(0, 6).join(', ')}${mended.length > 6 ? ' and more' : ''}.`,
           ),
         ]
       : []),

@@ -9,12 +9,14 @@ export interface Piece {
   readonly at: number;
   /** Where it stands in the line, when its text is not simply what stands there. */
   readonly place?: { readonly from: number; readonly to: number };
+  /** What was reckoned to make its amount, to be asked about. */
+  readonly reckoned?: string;
 }
 
 const madeUp =
   /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d.;]*\b(?:made|topped) up to\s+(?:(\d+)\s*ml|[¼½] pint)\s+with\s+(?:the\s+)?((?:\p{L}+[ -]?){1,2})/iu;
 const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };
-/** An egg without its shell fills about 50 ml. */
+/** An egg without its shell fills about 50 ml: 44 to 60 g by market size (quantity/amount.ts) at 1.03 g/ml; so it is asked about. */
 const EGG_ML = 50;
 /** "1 egg made up to 300 ml with milk": the egg, and of milk what is left to fill. Null where nothing is said so. */
 export function fillUp(line: string): readonly Piece[] | null {
@@ -27,7 +29,12 @@ export function fillUp(line: string): readonly Piece[] | null {
   const [from, to] = [m.index + eggs.length, m.index + whole.trimEnd().length];
   return [
     { text: eggs, at: m.index },
-    { text: `${rest} ml ${what.trim()}`, at: from, place: { from, to } },
+    {
+      text: `${rest} ml ${what.trim()}`,
+      at: from,
+      place: { from, to },
+      reckoned: `"${whole.trim()}" is taken as ${rest} ml of ${what.trim()}, with ${EGG_ML} ml for an egg.`,
+    },
   ];
 }
 
@@ -103,6 +110,7 @@ function byMarks(text: string, line: string, mark: RegExp, kitchen: Kitchen): re
               text: f.text,
               at: p.at + f.at,
               ...(f.place && { place: { from: p.at + f.place.from, to: p.at + f.place.to } }),
+              ...(f.reckoned && { reckoned: f.reckoned }),
             })) ?? [{ ...p, text: p.text.replace(/[.;]\s*$/, '') }], // prettier-ignore
         )
     : null;

@@ -18,7 +18,7 @@ const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 export function titleOf(text: string): string {
   const bare = text
     // "Rock buns. Reg. 5, 15-20 mins."
-    .replace(/(?<=\p{L}{3})\.\s+(?=(?:reg|gas|oven|makes|serves|bakes?|mod|hot)\b|\d).*$/iu, '')
+    .replace(/(?<=\p{L}{3})\.\s+(?=(?:reg|gas|oven|makes|serves|bakes?|mod|hot)\b\D{0,20}\d|\d).*$/iu, '')
     // "Soda bread, 1200 g dough"
     .replace(/\s*[,(–-]\s*\d+(?:[.,]\d+)?\s*k?g\s+(?:of\s+)?(?:dough|batter)\)?$/i, '')
     .replace(/[:#*]+$/, '')

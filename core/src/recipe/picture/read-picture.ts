@@ -2,10 +2,11 @@ import { allItems } from '../../formula/formula.js';
 import type { Kitchen } from '../../formula/types.js';
 import { defaultKitchen } from '../../kitchen/default.js';
 import type { Choice, Doubt, Edit, Mark, RecipeDraft } from '../draft.js';
+import { alone } from '../empty.js';
 import { readRecipe, recipeTexts, type ReadOptions } from '../read.js';
 import type { Unsure, Written } from './written.js';
 
-/** More places than these are not asked about one by one, nor read anew; the least certain come first. */
+/** More places than these are not asked about one by one, which is said; the least certain come first. */
 const MOST_ASKED = 24;
 const counts: ReadonlySet<Mark['what']> = new Set(['amount', 'heat', 'time', 'tin', 'yield']);
 
@@ -20,9 +21,11 @@ export function readPicture(seen: Written, kitchen: Kitchen = defaultKitchen, op
   const texts = seen.text.split('\n');
   const shown = draft.lines ?? texts;
   const from = sourcesOf(shown, draft.lines ? texts : null);
-  const doubts = seen.lines
+  const unsure = seen.lines
     .flatMap((line, no) => line.unsure.map((u) => ({ no, u })))
-    .sort((a, b) => a.u.certainty - b.u.certainty)
+    .sort((a, b) => a.u.certainty - b.u.certainty);
+  const more = unsure.length - MOST_ASKED;
+  const doubts = unsure
     .slice(0, MOST_ASKED)
     .flatMap(({ no, u }) => doubtOf(draft, texts, from, no, u, kitchen, options) ?? [])
     // the same figure twice in a line that was made anew cannot be told apart
@@ -41,8 +44,18 @@ export function readPicture(seen: Written, kitchen: Kitchen = defaultKitchen, op
     );
   return {
     ...draft,
-    // letters taken as figures are asked about where they stand
-    doubts: [...doubts, ...draft.doubts.filter((d) => d.kind !== 'scan' && !asked(d))],
+    doubts: [
+      ...doubts,
+      ...(more > 0
+        ? [
+            alone(
+              'scan',
+              `The picture is hard to read: ${more} more of its numbers are unsure. Hold each line against it.`,
+            ),
+          ]
+        : []),
+      ...draft.doubts.filter((d) => !asked(d)),
+    ],
     pictured: from.map((sources) => sources.flatMap((no) => seen.lines[no]?.place ?? [])),
   };
 }

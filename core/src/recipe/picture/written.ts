@@ -1,4 +1,5 @@
 import { scanAmounts } from '../../quantity/scan.js';
+import { matchIngredient } from '../match.js';
 
 /** A rectangle in a picture, as shares of its width and height from the top left corner, 0–1. */
 export interface PictureBox {
@@ -64,9 +65,12 @@ const oddFraction = /^(?<whole>\d{0,2})(?:[%¥]|[YV](?![\p{L}]{2}))[\d%/;:,)sixa
 const fractions = ['½', '¼', '¾', '⅓', '⅔'];
 /** Digits that a lens takes for one another. */
 const alike: Readonly<Record<string, string>> = { 1: '7', 3: '8', 4: '9', 5: '6', 6: '5', 7: '1', 8: '3', 9: '4' };
-/** Surer than this of each sign, a number is taken as it was seen: of 60 wrong ones on printed cards all lay below. */
+/**
+ * Surer than this of each sign, a number is taken as it was seen. Judgement, set on printed cards: in plain faces wrong figures
+ * lay below it, in faces like handwriting some lay above (docs/science/pictures.md counts them as silent).
+ */
 const SURE = 0.97;
-/** Less sure than this, a number is asked about though nothing that looks like it comes to mind. */
+/** Less sure than this, a number is asked about though nothing that looks like it comes to mind; judgement. */
 const DIM = 0.9;
 
 const measured = (word: string | undefined): boolean => {
@@ -95,7 +99,11 @@ function readingsOf(line: SeenLine, at: number): { text: string; maybe: readonly
     return { text: first, maybe: others };
   }
   // "2509 flour": the unit's letter that is shaped like a nine
-  if (at === 0 && /^\d{2,4}9$/.test(text) && !measured(line.words[1]?.text) && line.words.length > 1)
+  const rest = line.words
+    .slice(1, 4)
+    .map((w) => w.text)
+    .join(' ');
+  if (at === 0 && /^\d{2,4}9$/.test(text) && !measured(line.words[1]?.text) && matchIngredient(rest) !== null)
     return { text: `${text.slice(0, -1)} g`, maybe: [text] };
   // "in 2 20 x 30 cm tin": an article, seen as a number
   if (text === '2' && /^in(?:to)?$/i.test(line.words[at - 1]?.text ?? '') && /^\d/.test(line.words[at + 1]?.text ?? ''))
@@ -166,7 +174,9 @@ function lineOf(line: SeenLine, page: number, aspect: number): { text: string; l
     const from = text.length;
     text += r.text;
     const number = /[\d½¼¾⅓⅔⅛]/.test(r.text);
-    const sure = w.again ? (w.again.length > 1 ? 0 : 1) : least(w);
+    // a figure that was put for a letter is asked about, however sure the letter was
+    const mended = !w.again && r.text !== w.text && number;
+    const sure = w.again ? (w.again.length > 1 ? 0 : 1) : mended ? 0.5 : least(w);
     if (number && (r.maybe.length > 0 || sure < DIM))
       unsure.push({ from, to: text.length, certainty: sure, maybe: r.maybe });
   }
