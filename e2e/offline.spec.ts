@@ -12,12 +12,15 @@ async function serve(): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['../server/src/main.mjs', `--port=${port}`], { stdio: 'ignore' });
   await expect
     .poll(
-      async () =>
-        fetch(`${base}/health`).then(
+      async () => {
+        // another one at its port would answer in its place, and never be gone
+        if (child.exitCode !== null) throw new Error(`no server at ${base}: ${child.exitCode}`);
+        return fetch(`${base}/health`).then(
           (r) => r.ok,
           () => false,
-        ),
-      { timeout: 10_000 },
+        );
+      },
+      { timeout: 60_000 },
     )
     .toBe(true);
   return child;

@@ -299,9 +299,9 @@ test('tins: a slab is cut anew, and so many pieces of a weight are made', async 
   await page.getByLabel('Size in cm').fill('5');
   await expect(page.getByText(/Rolled 23 mm thick it cuts into \d+, \d+ g each/)).toBeVisible();
   await page.getByRole('button', { name: 'cut it so' }).press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^The \d+ cut squares, 5 cm instead of/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^The \d+ squares of 5 cm instead of/);
   await expect(page.locator('.head')).toContainText('the batter as it is');
-  await expect(page.locator('orvin-pair')).toContainText(/cut squares, 5 cm/);
+  await expect(page.locator('orvin-pair')).toContainText(/squares of 5 cm/);
   await page.getByRole('button', { name: 'back to its own tin' }).click();
 
   const bar = page.getByRole('region', { name: 'Scale' });

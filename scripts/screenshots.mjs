@@ -185,14 +185,14 @@ const shots = [
     },
   ],
   [
-    'bench-dim',
+    'work',
     1280,
     800,
     '/bench/spelt-stout-gingerbread',
     async (p) => {
       await p.keyboard.press('d');
-      await p.getByRole('slider', { name: 'Minutes standing before the oven' }).focus();
-      for (let i = 0; i < 3; i++) await p.keyboard.press('Shift+ArrowRight');
+      await p.locator('.piece', { hasText: 'melt' }).click();
+      await p.locator('orvin-work-strip').scrollIntoViewIfNeeded();
     },
   ],
   [

@@ -12,4 +12,5 @@ export { outcomes } from './log/types.js';
 export { degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
 export { toCelsius } from './quantity/units.js';
 export { fitTins } from './tin/fit.js';
+export { capital, within } from './text/plain.js';
 export { outlineOf } from './tin/geometry.js';

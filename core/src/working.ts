@@ -37,10 +37,14 @@ export {
 } from './formula/formula.js';
 export { scale, batterForTins, type Scaled, type ScaleTarget } from './scale/scale.js';
 export { bowlPlan, type BowlPlan } from './scale/bowls.js';
-export { bakeAndFreeze, type Portion } from './scale/portions.js';
+export { bakeAndFreeze, madeAndBaked, type Portion } from './scale/portions.js';
 export { roundToKitchen, wholeEggFactors, type RoundedFormula, type Shift } from './scale/rounded.js';
 export { capacityOf, heightFor, outlineOf, tinProblems, volumeTo, type Outline } from './tin/geometry.js';
-export { fitTins, fitWith, shareOut, type Sharing, type TinFit } from './tin/fit.js';
+export { wordedMethod, type Worded } from './counter/worded.js';
+export { asFrozen, frozenFits } from './counter/from-freezer.js';
+export { loadsOf, somePieces, type Loads } from './tin/loads.js';
+export { shapedTin } from './tin/shaped.js';
+export { fitTins, fitWith, piecesIn, shareOut, type Sharing, type TinFit } from './tin/fit.js';
 export { asGroup, finish, type Covering, type FinishPlan, type FinishWish } from './finish/finish.js';
 export { builds, type Build, type FinishId } from './finish/builds.js';
 export { keepingOf, type Keeping } from './finish/keeping.js';
@@ -48,7 +52,7 @@ export { cutPlan, type CutPlan } from './finish/portions.js';
 export { cutSlab, cutTin, type Cut, type CutShape } from './tin/cut.js';
 export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
-export { matchTin, sizeWords } from './tin/naming.js';
+export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';
 export {
   predictBake,
@@ -70,6 +74,22 @@ export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js
 export type { Sample, Section } from './bake/record.js';
 export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
+export { operations, workOf, type Work } from './method/operations.js';
+export { putAway, type PutAway } from './method/put-away.js';
+export { shared, togetherIn, type Shared } from './method/together.js';
+export { standingAsked, type Asked } from './method/standing.js';
+export { asWritten, moveOperation, withMethod } from './method/correct.js';
+export { withWords } from './recipe/with-words.js';
+export {
+  phases,
+  type LaidOver,
+  type Operation,
+  type Phase,
+  type Share,
+  type Take,
+  type Unworked,
+} from './method/types.js';
+export { verbs, type VerbId } from './method/verbs.js';
 export { steps, type CounterPlan } from './counter/steps.js';
 export { stepKinds, type Rescue, type Step, type StepAmount, type StepKind } from './counter/step.js';
 export { alarmsOf, doneTasks, endsAt, type Alarm } from './counter/alarms.js';

@@ -5,7 +5,6 @@ import { changeOverMin, dayModel } from '../src/day/model.js';
 import { bestDay } from '../src/day/search.js';
 import { weigh } from '../src/balance/weigh.js';
 import { rackPlan } from '../src/tin/rack.js';
-import { outlineOf } from '../src/tin/geometry.js';
 import { bestOfEveryOrder } from './support/every-order.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
 import { size } from './support/runs.js';
@@ -54,7 +53,6 @@ function expectSound(p: DayPlan, bakes: readonly DayBake[], k: Kitchen): void {
   }
   for (const b of bakes) {
     const t = (kind: Task['kind']): Task => at(p.tasks, b.id, kind);
-    const family = familyOf(b.formula.family);
     const first = p.tasks.find((x) => x.bakeId === b.id && x.kind === 'mix') as Task;
     const butter = p.tasks.find((x) => x.bakeId === b.id && x.kind === 'butter out');
     if (butter) {
@@ -70,11 +68,14 @@ function expectSound(p: DayPlan, bakes: readonly DayBake[], k: Kitchen): void {
     const stand = Math.max(Math.floor(weigh(b.formula, k).lift.standMin), t('fill').minutes);
     expect((t('in').startsAt - end(t('mix'))) / MIN).toBeLessThanOrEqual(stand);
     const stay = p.stays.find((s) => s.bakeId === b.id);
-    const free = b.formula.tins?.[0]
-      ? outlineOf(b.formula.tins[0].tin).free || b.formula.tins[0].tin.shape === 'slab'
-      : false;
-    const inTin = free ? 0 : family.coolTinMin;
-    expect(t('ready').startsAt).toBeGreaterThanOrEqual((stay?.endsAt ?? 0) + (inTin + family.coolRackMin) * MIN);
+    // as the method has it, or its family where the method is silent
+    const done = steps(b.formula, {}, k).filter((x) => x.phase === 'after');
+    const turned = done.findIndex((x) => x.kind === 'unmould');
+    const inTin = done.slice(0, Math.max(0, turned)).reduce((m, x) => m + (x.kind === 'wait' ? x.minutes.typical : 0), 0); // prettier-ignore
+    const rack = done.find((x) => x.kind === 'cool')?.minutes.typical ?? NaN;
+    if (b.formula.method.every((m) => !/\bcool|\brack/i.test(m.text)))
+      expect(rack).toBe(familyOf(b.formula.family).coolRackMin);
+    expect(t('ready').startsAt).toBeGreaterThanOrEqual((stay?.endsAt ?? 0) + (inTin + rack) * MIN);
     if (inTin > 0) expect(t('unmould').startsAt - end(t('out'))).toBeGreaterThanOrEqual(inTin * MIN);
     for (const [i, w] of p.tasks.filter((x) => x.bakeId === b.id && x.kind === 'wait').entries()) {
       const next = p.tasks.filter((x) => x.bakeId === b.id && x.kind === 'mix')[i + 1];

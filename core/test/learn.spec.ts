@@ -121,6 +121,7 @@ describe('what the log teaches', () => {
     const simulated = { beganAt: 0, intoOvenAt: 0, weighed: [], added: [], skipped: [], ovenReadings: [] };
     const no: Partial<BakeRecord>[] = [
       { excluded: true },
+      { fromFreezer: true },
       { observed: { ...simulated, simulated: ['probe'] } },
       { observed: { ...simulated, simulated: ['clock'] } },
       { minutes: 0 },

@@ -1,7 +1,7 @@
 import { allItems, defaultKitchen, readRecipe, type GroupRole } from '../src/index.js';
-import { durations } from '../src/recipe/bake/durations.js';
-import { sizesIn } from '../src/recipe/bake/lengths.js';
-import { sentencesIn } from '../src/recipe/bake/sentences.js';
+import { durations } from '../src/text/durations.js';
+import { sizesIn } from '../src/text/lengths.js';
+import { sentencesIn } from '../src/text/sentences.js';
 import { misspelt } from '../src/recipe/match.js';
 import { originOf } from '../src/recipe/origin.js';
 import { toldIn } from '../src/recipe/prose.js';

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { allItems, defaultKitchen, readRecipe, settle, type RecipeDraft } from '../src/index.js';
 import { readHeat } from '../src/recipe/bake/course.js';
-import { readVessels } from '../src/recipe/bake/vessels.js';
+import type { Mark } from '../src/recipe/draft.js';
+import { readVessels, shapedIn } from '../src/recipe/bake/vessels.js';
 import { recipeCorpus } from './support/corpus.js';
 import { runs } from './support/runs.js';
 import { judgeUnseen, parseUnseen, unseen } from './support/unseen.js';
@@ -34,7 +35,9 @@ describe('endings, as people write them', () => {
 
   it('give the tin, or the shape on the tray', () => {
     for (const [text, means] of rows('vessels.txt')) {
-      const use = readVessels(line(text), null).tins[0];
+      const dough = shapedIn(text);
+      const markOf = ({ from, to }: { from: number; to: number }): Mark => ({ line: 0, from, to, what: 'tin' });
+      const use = readVessels(line(text), null, dough && { dough, markOf }).tins[0];
       const across =
         use && (use.tin.shape === 'cup' || use.tin.shape === 'slab' ? `${use.tin.cups}` : ` ${use.tin.topMm}`);
       expect(use ? `${use.count}x${use.tin.shape}${across}` : 'none')

@@ -17,40 +17,43 @@ const state = (page: Page): Promise<string> =>
   );
 
 /**
- * Presses the first of these keys that takes a press as the counter stands, in one go with looking, since an alarm may
- * come between the two; then waits until the press has been taken. Where none takes one, half a minute passes.
+ * Presses the first of these keys that takes a press, unless what is looked for is there already, and waits until the
+ * press has been taken; whether it was there. Looking and pressing are one, since what the press before brings may come
+ * in between. Where no key takes a press, half a minute passes.
  */
-async function press(page: Page, keys: readonly string[]): Promise<void> {
+async function press(page: Page, keys: readonly string[], sought: RegExp | null = null): Promise<boolean> {
   await breath(page);
   const was = await state(page);
-  const pressed = await page.evaluate((wanted) => {
-    const all = [...document.querySelectorAll<HTMLButtonElement>('.run button')].filter((b) => !b.disabled);
-    const named = (name: string): HTMLButtonElement | undefined =>
-      all.find((b) => (name === 'go' ? b.classList.contains('goKey') : b.textContent?.trim() === name));
-    const key = wanted.map(named).find((b) => b !== undefined);
-    key?.click();
-    return key !== undefined;
-  }, keys);
-  if (pressed) await expect.poll(() => state(page)).not.toBe(was);
-  else await page.clock.fastForward(30_000);
+  const found = await page.evaluate(
+    ({ wanted, source, flags }) => {
+      const shown = document.querySelector<HTMLElement>('section.now')?.innerText ?? '';
+      if (source !== null && new RegExp(source, flags).test(shown)) return 'there';
+      const all = [...document.querySelectorAll<HTMLButtonElement>('.run button')].filter((b) => !b.disabled);
+      const named = (name: string): HTMLButtonElement | undefined =>
+        all.find((b) => (name === 'go' ? b.classList.contains('goKey') : b.textContent?.trim() === name));
+      const key = wanted.map(named).find((b) => b !== undefined);
+      key?.click();
+      return key === undefined ? 'no key' : 'pressed';
+    },
+    { wanted: keys, source: sought?.source ?? null, flags: sought?.flags ?? '' },
+  );
+  if (found === 'pressed') await expect.poll(() => state(page)).not.toBe(was);
+  if (found === 'no key') await page.clock.fastForward(30_000);
+  return found === 'there';
 }
 
 /** Goes on by the big key until something is on the screen. */
 export async function onTo(page: Page, what: RegExp): Promise<void> {
-  for (let i = 0; i < 80; i++) {
-    // whoever presses next does so a breath later
-    if (what.test(await now(page).innerText())) return breath(page);
-    await press(page, ['go']);
-  }
-  throw new Error(`${what.source} did not come`);
+  await expect(now(page)).toBeVisible();
+  for (let i = 0; i < 80; i++) if (await press(page, ['go'], what)) return;
+  throw new Error(`${what.source} did not come; there is: ${await now(page).innerText()}`);
 }
 
 /** Goes on until two bakes are in the oven, whatever is to be looked at in each; their titles, as they went in. */
 export async function bothIntoOven(page: Page, inOven?: () => Promise<void>): Promise<readonly string[]> {
   const seen: string[] = [];
   for (let i = 0; i < 150; i++) {
-    if (!/^\s*Bake at/.test(await now(page).innerText())) await press(page, ['go']);
-    else {
+    if (await press(page, ['go'], /^\s*Bake at/)) {
       const title = await page.locator('.tab.on b').innerText();
       if (!seen.includes(title)) {
         await inOven?.();

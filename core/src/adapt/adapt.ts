@@ -9,13 +9,14 @@ import { heatBy } from './heat.js';
 import { planOf, type Planned } from './plan.js';
 import { conflictOf } from './conflict.js';
 import { presetOf, type Preset, type PresetId } from './presets.js';
-import { capital, cautioned, proposalOf, shortName } from './proposal.js';
+import { cautioned, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
 import { limitsOf, SWAP } from './settings.js';
 import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
+import { reworded } from '../method/reword.js';
 import { eggCosts, methodCost, stillSaid, swappedItem } from './substitute.js';
 import {
   isConflict,
@@ -28,6 +29,7 @@ import {
 } from './types.js';
 import { listed } from './why-not.js';
 import { measuredOf, shortOf } from './wishes.js';
+import { capital } from '../text/plain.js';
 
 const BENT = 60;
 
@@ -192,7 +194,7 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
         ...(preset.id === 'eggless' || preset.id === 'vegan' ? eggCosts(formula, kitchen) : []),
         ...methodCost(formula, heated.formula, kitchen),
         ...stillSaid(
-          formula,
+          reworded(formula, heated.formula, kitchen),
           [...plan.goes, ...plan.lost, ...plan.direct.map((d) => d.item)].map((i) =>
             ingredientFor(formula, i, kitchen),
           ),

@@ -8,7 +8,7 @@ import { batterForTins } from '../scale/scale.js';
 import { bowlOf } from './bowl.js';
 import { formulaOf, roundedTo, type ComposeWishes } from './draft.js';
 import { methodText } from './method-text.js';
-import { capital, proposalOf, shortName } from './proposal.js';
+import { proposalOf, shortName } from './proposal.js';
 import { conflict } from './faults.js';
 import { limitsOf } from './settings.js';
 import { replacements } from './replacements.js';
@@ -19,6 +19,7 @@ import { solverOf } from './solver.js';
 import { withGum } from './substitute.js';
 import { isConflict, type AdaptOptions, type Conflict, type Proposal, type Request, type Wish } from './types.js';
 import { inStock, isMet, pinned, shortOf, wishWords } from './wishes.js';
+import { capital } from '../text/plain.js';
 
 export type { ComposeWishes };
 

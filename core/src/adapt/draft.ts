@@ -4,9 +4,10 @@ import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Diet } from '../ingredient/diet.js';
 import { onStep, stepG, tidy } from '../quantity/steps.js';
 import type { Part } from './parts.js';
-import { capital, shortName } from './proposal.js';
+import { shortName } from './proposal.js';
 import { skeletons } from './table/skeletons.js';
 import type { TraitId } from './types.js';
+import { capital } from '../text/plain.js';
 
 /** What a new formula should be. */
 export interface ComposeWishes {

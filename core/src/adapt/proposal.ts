@@ -1,3 +1,4 @@
+import { reworded } from '../method/reword.js';
 import { assess } from '../balance/assess.js';
 import { allergensOf, cautionsOf } from '../balance/cautions.js';
 import { rangeOf, waterOutside } from '../balance/verdicts.js';
@@ -24,6 +25,7 @@ import {
   type Wish,
 } from './types.js';
 import { isMet, traitsOf, wishWords } from './wishes.js';
+import { capital } from '../text/plain.js';
 
 /** A figure that a change is for. */
 type Dim = 'lift' | 'soda' | 'tang' | 'water' | 'fat' | 'sugar' | 'egg' | 'salt' | 'beam' | 'batter';
@@ -96,8 +98,6 @@ function standing(w: Weighed): Readonly<Record<Dim, number>> {
     batter: t.batterG / Math.max(1, 0.12 * t.batterG),
   };
 }
-
-export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Two ingredients by names short enough to say, and different. */
 export function pairOf(a: Ingredient, b: Ingredient): readonly [string, string] {
@@ -303,7 +303,7 @@ export function proposalOf(
     readonly formula?: Formula;
   } = {},
 ): Proposal {
-  const formula = tidied(extra.formula ?? found.formula, asked);
+  const formula = reworded(asked, tidied(extra.formula ?? found.formula, asked), bowl.kitchen);
   const lines = linesOfProposal(asked, bowl, { ...found, formula: extra.formula ?? found.formula }, request);
   const changes = lines
     .filter((l) => l.kind === 'amount' || l.kind === 'left out')
@@ -371,7 +371,7 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
   const added = mine.filter((l) => l.kind === 'added' && l.item);
   const base = applyChanges(formula, amounts);
   const heat = mine.some((l) => l.kind === 'heat') ? proposal.formula.bake : undefined;
-  return {
+  const taken: Formula = {
     ...base,
     ...(heat && { bake: heat }),
     ...(mine.some((l) => l.kind === 'family') && { family: proposal.formula.family }),
@@ -383,6 +383,7 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
       ],
     })),
   };
+  return reworded(formula, taken);
 }
 
 /** What came of a search, with what is to be said of every proposal in it. */

@@ -10,14 +10,16 @@ import { bowlOf, freshId } from './bowl.js';
 import { distances } from './model.js';
 import { candidateOf } from './candidates.js';
 import { heatBy } from './heat.js';
-import { capital, pairOf, proposalOf, shortName } from './proposal.js';
+import { pairOf, proposalOf, shortName } from './proposal.js';
 import { limitsOf, SWAP } from './settings.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
 import { solverOf } from './solver.js';
 import { jobOf } from './jobs.js';
 import { onStep } from '../quantity/steps.js';
+import { reworded } from '../method/reword.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
+import { capital } from '../text/plain.js';
 
 export interface SubstituteOptions extends AdaptOptions {
   /** `frozen` for fruit that goes in from the freezer. */
@@ -229,7 +231,7 @@ export async function substitute(
       ...(r && r.check !== '' ? [`check ${r.check}`] : []),
       ...(from.role === 'egg' ? eggCosts(formula, kitchen) : []),
       ...methodCost(formula, solved.formula, kitchen),
-      ...(put.kept > 0 ? [] : stillSaid(formula, [from])),
+      ...(put.kept > 0 ? [] : stillSaid(reworded(formula, solved.formula, kitchen), [from])),
     ],
   });
   const reasoned = proposal.lines.map((l) =>

@@ -5,6 +5,7 @@ import { donenessOf, heatAt, knownOf, NOTHING, ovenOff, priorSd, type Place, typ
 import { sumOf } from './normal.js';
 import { reckon } from './reckon.js';
 import { UNCALIBRATED_SD } from './sample.js';
+import { within } from '../text/plain.js';
 
 /** Typical slopes where a bake's own are not worth a simulation: for how sure a time is. See docs/science/bake.md. */
 const typicalSlopes = (shape: Tin['shape']): Slopes =>
@@ -111,8 +112,7 @@ function wordsOf(
   if (logged > 0 && kitchen) {
     const off = ovenOff(kitchen, place.ovenId, place.rack);
     const name = kitchen.ovens.find((o) => o.id === place.ovenId)?.name;
-    const oven =
-      kitchen.ovens.length > 1 && name ? `Your ${name.charAt(0).toLowerCase()}${name.slice(1)}` : 'Your oven';
+    const oven = kitchen.ovens.length > 1 && name ? `Your ${within(name)}` : 'Your oven';
     const about = Math.round(Math.abs(off.mean));
     out.push(
       about < 2

@@ -136,6 +136,7 @@ export function boxGrid(
   ny: number,
   nz: number,
   finer = 1,
+  side: Face = 'tin',
 ): Grid {
   const wx = widths(length / 2, nx, Math.pow(1.18, 1 / finer), 'high');
   const wy = widths(width / 2, ny, Math.pow(1.18, 1 / finer), 'high');
@@ -150,8 +151,8 @@ export function boxGrid(
     dz,
     axes: [
       straight('z', dz, nx * ny, 'base', 'open'),
-      straight('x', wx, 1, 'symmetric', 'tin'),
-      straight('y', wy, nx, 'symmetric', 'tin'),
+      straight('x', wx, 1, 'symmetric', side),
+      straight('y', wy, nx, 'symmetric', side),
     ],
     volume: (length * width * height) / 4,
     planArea: length * width,

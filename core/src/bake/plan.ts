@@ -9,6 +9,8 @@ export interface PlanMark {
   readonly kind: 'turn' | 'tent' | 'change' | 'first look' | 'out' | 'carry-over';
   readonly atMin: number;
   readonly words: string;
+  /** True of what the baker's own method asks for. */
+  readonly own?: true;
   /** Of a change, in a word or two: "160 °C", "foil". */
   readonly short?: string;
 }

@@ -100,7 +100,8 @@ function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
   const length = (o.base + (o.top - o.base) * t) / 1000;
   const width = (o.base2 + (o.top2 - o.base2) * t) / 1000;
   const k = Math.sqrt(wanted / heightM / (length * width));
-  return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14), q);
+  // an oval is taken as the box of its area and its proportions
+  return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14), q, o.free ? 'open' : 'tin');
 }
 
 /** Share of the oven that the surface sees past the rim; tin walls above it glow back, so half the blocked part counts. */
@@ -110,6 +111,22 @@ function rimView(depthBelow: number, across: number): number {
   const m = 2 + x * x;
   const seen = (m - Math.sqrt(m * m - 4)) / 2;
   return 1 - 0.5 * (1 - seen);
+}
+
+/** Cuts reach so deep into a scored top, share of its height, and their faces take so much of the oven's heat: they open as it rises, and see the oven from within a groove. Judgements. */
+const SCORE_DEEP = { cross: 0.5, wedges: 0.5, slashes: 0.25 } as const;
+const SCORE_LENGTHS = { cross: 2, wedges: 3, slashes: 2 } as const;
+const GROOVE_SEES = 0.4;
+
+/**
+ * By how much scoring adds to the surface through which heat comes in, over that of the top and the side: both faces of each cut,
+ * a width of the dough long, as the groove sees the oven.
+ */
+function scoredMore(tin: Setup['tin'], o: Outline, risenMm: number): number {
+  if (!tin.scored || !o.free) return 1;
+  const across = Math.sqrt((4 * areaAt(o, 0)) / Math.PI);
+  const faces = 2 * SCORE_LENGTHS[tin.scored] * across * SCORE_DEEP[tin.scored] * risenMm;
+  return 1 + (GROOVE_SEES * faces) / (areaAt(o, 0) + Math.PI * across * risenMm);
 }
 
 /** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
@@ -130,11 +147,12 @@ function wallsFor(
   const hc = (setup.fan ? p.hcFan : p.hcStill) * (setup.convection ?? 1);
   const material = materials[setup.tin.material];
   const over = covers[cover];
+  const more = scoredMore(setup.tin, o, heightMm * risen);
   const air = (view: number): SurfaceLaw => ({
-    h: g * hc * view * over.h,
-    eps: g * p.epsTop * view * over.eps,
+    h: g * more * hc * view * over.h,
+    eps: g * more * p.epsTop * view * over.eps,
     // a fan dries the surface sooner, but closes it sooner too; the film is taken as a still oven's
-    evaporation: evaporationFor(g * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
+    evaporation: evaporationFor(g * more * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
   });
   // the bare wall above the batter is heated too and passes what it takes down to it
   const cup = setup.tin.shape === 'cup';

@@ -1,3 +1,4 @@
+import { isEarlyFinish, stretchesOf, stretchName } from './stretches.js';
 import type { Step } from './step.js';
 import { counting, standingOfBake, type Making, type Standing } from './making.js';
 
@@ -44,26 +45,32 @@ export function alarmsOf(making: Making, lists: ReadonlyMap<string, readonly Ste
       const seen = s.forecast;
       // what the probe foretells takes the place of what was predicted; nothing is due before it was foretold
       const soonest = (min: number): number => (seen ? Math.max(into + min * MIN, seen.at) : into + min * MIN);
-      for (const m of bake.marks) {
+      const baked = list.find((x) => x.kind === 'bake' && !s.done.has(x.id)) ?? list.find((x) => x.kind === 'bake');
+      const here = baked?.load ? `${bake.id}:load ${baked.load}` : bake.id;
+      const shown = baked?.marks ?? [];
+      // a list made without the prediction has the baker's own marks alone
+      const marks = shown.some((m) => !m.own) ? shown : [...bake.marks, ...shown];
+      for (const m of marks) {
         if (m.kind === 'carry-over') continue;
-        const id = `${bake.id}:${m.kind}:${m.atMin}`;
+        const id = `${here}:${m.kind}:${m.atMin}`;
         if (seen && m.kind === 'out') add(id, bake.id, soonest(seen.likely), title, 'likely done, by what was read');
         else if (seen && m.kind === 'first look')
           add(id, bake.id, soonest(Math.min(seen.early, seen.likely - 1)), title, m.words);
         else add(id, bake.id, into + m.atMin * MIN, title, m.words);
       }
-      if (bake.marks.length === 0 && bake.minutes) {
-        add(
-          `${bake.id}:look`,
-          bake.id,
-          soonest(0.95 * (seen ?? bake.minutes).early),
-          title,
-          'a first look, through the glass',
-        );
-        add(`${bake.id}:out`, bake.id, soonest((seen ?? bake.minutes).likely), title, 'likely done');
+      if (!marks.some((m) => m.kind === 'out') && bake.minutes) {
+        if (!marks.some((m) => m.kind === 'first look'))
+          add(
+            `${here}:look`,
+            bake.id,
+            soonest(0.95 * (seen ?? bake.minutes).early),
+            title,
+            'a first look, through the glass',
+          );
+        add(`${here}:out`, bake.id, soonest((seen ?? bake.minutes).likely), title, 'likely done');
       }
       for (const h of happenings)
-        if (h.kind === 'not yet' && h.bakeId === bake.id)
+        if (h.kind === 'not yet' && h.bakeId === bake.id && h.at >= into)
           add(`${bake.id}:again:${h.at}`, bake.id, h.at + h.minutes * MIN, title, 'look again');
     }
     for (const step of list) {
@@ -92,32 +99,39 @@ export function doneTasks(making: Making, lists: ReadonlyMap<string, readonly St
     const list = lists.get(bake.id) ?? [];
     const s = standingOfBake(bake, list, making.happenings);
     const put = (kind: string, at: number): void => void (out[`${bake.id}:${kind}`] = at);
-    let stretch = 1;
+    // a stretch of work is over when its last step is
+    for (const x of stretchesOf(list)) {
+      const end = x.steps.at(-1);
+      const at = end && x.steps.every((y) => s.done.has(y.id)) ? s.done.get(end.id) : undefined;
+      if (at === undefined || !end) continue;
+      const begun =
+        x.kind === 'wait'
+          ? (beganAt(list, s, end) ?? at)
+          : at - x.steps.reduce((m, y) => m + y.minutes.typical, 0) * MIN;
+      put(stretchName(x), begun);
+    }
     for (const step of list) {
       const at = s.done.get(step.id);
-      if (step.kind === 'wait' && step.id !== 'wait:tin') {
-        if (at !== undefined) put(`wait${stretch > 1 ? `:${stretch}` : ''}`, beganAt(list, s, step) ?? at);
-        stretch++;
-      }
       if (at === undefined) continue;
       const from = at - step.minutes.typical * MIN;
       if (step.id === 'take out:butter') put('butter out', at);
       else if (step.id === 'take out:eggs') put('eggs out', at);
       else if (step.id === 'take out:cold') put('freeze', at);
       else if (step.kind === 'oven on') put('oven on', at);
-      else if (step.kind === 'in' || step.kind === 'out') put(step.kind, at);
+      else if (step.kind === 'in' || step.kind === 'out') put(step.id, at);
       else if (step.kind === 'tins' || step.kind === 'weigh' || step.kind === 'unmould' || step.kind === 'cool')
-        put(step.kind, from); // prettier-ignore
-      else if (step.kind === 'fill' && list.filter((x) => x.kind === 'fill').every((x) => s.done.has(x.id)))
-        put('fill', from); // prettier-ignore
-      else if (step.kind === 'finish') {
-        const kind = step.soak ? 'soak' : 'finish';
-        if (list.filter((x) => x.kind === 'finish' && x.soak === step.soak).every((x) => s.done.has(x.id)))
+        put(step.kind, from);
+      else if (step.kind === 'finish' && step.phase === 'after') {
+        const kind = isEarlyFinish(step, list) ? 'soak' : 'finish';
+        if (
+          list
+            .filter(
+              (x) =>
+                x.kind === 'finish' && x.phase === 'after' && (isEarlyFinish(x, list) ? 'soak' : 'finish') === kind,
+            )
+            .every((x) => s.done.has(x.id))
+        )
           put(kind, from);
-      } else if (step.kind === 'mix') {
-        // a stretch of mixing is over when its last step before a wait, or before filling, is
-        const next = list[list.indexOf(step) + 1];
-        if (next?.kind !== 'mix') put(`mix${stretch > 1 ? `:${stretch}` : ''}`, from);
       }
     }
     if (s.done.has('in')) put('look', (s.done.get('in') ?? 0) + (bake.minutes?.early ?? 0) * MIN);

@@ -1,8 +1,7 @@
 import { asMeasured } from '../quantity/amount.js';
 import type { Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
-import type { Matched } from './match.js';
-import type { Stage } from './mixing.js';
+import type { Operation, Take } from '../method/types.js';
 import type { StepAmount } from './step.js';
 
 const short = (text: string): string => {
@@ -13,7 +12,12 @@ const short = (text: string): string => {
 /** `Butter, unsalted` is butter at the counter. */
 export const plainName = (name: string): string => name.split(',')[0] ?? name;
 
-export function amountOf(line: Line, kitchen: Kitchen, keepBack: string | null = null): StepAmount {
+export function amountOf(
+  line: Line,
+  kitchen: Kitchen,
+  keepBack: string | null = null,
+  part: string | null = null,
+): StepAmount {
   const { item, ingredient, grams } = line;
   return {
     itemId: item.id,
@@ -22,46 +26,66 @@ export function amountOf(line: Line, kitchen: Kitchen, keepBack: string | null =
     measured: asMeasured(grams, ingredient, kitchen.measures, item.form),
     note: item.note ?? null,
     keepBack,
+    part,
   };
 }
 
-/** Which lines go in at which entry of the method; each line once, where it first goes in. */
-export interface Shares {
-  readonly at: readonly (readonly StepAmount[])[];
-  /** Lines that no entry speaks of, by the stage that takes their group. */
-  readonly left: readonly Line[];
-}
+const PARTS: readonly (readonly [number, string])[] = [
+  [1 / 4, 'a quarter of it'],
+  [1 / 3, 'a third of it'],
+  [1 / 2, 'half of it'],
+  [2 / 3, 'two thirds of it'],
+  [3 / 4, 'three quarters of it'],
+];
+const partWords = (share: number): string =>
+  PARTS.find(([x]) => Math.abs(x - share) < 0.02)?.[1] ?? `${Math.round(100 * share)} % of it`;
 
 /**
- * Shares the lines of the batter over the entries of the method: by name or group first, then by the ids given, then to
- * the first stage that takes their group. What is named again later with "the rest" or "keep back" is to be kept back.
+ * What goes in at each operation, in grams: its share of the line, or what the operations before it left. What is only "some"
+ * is shown whole, with the word to keep the rest back.
  */
-export function shareLines(
+export function amountsFor(
+  list: readonly Operation[],
   lines: readonly Line[],
-  roles: ReadonlyMap<string, string>,
-  entries: readonly Matched[],
   kitchen: Kitchen,
-): Shares {
-  const at: StepAmount[][] = entries.map(() => []);
-  const left: Line[] = [];
-  const takes = (e: Matched): boolean => e.place === 'mix' || e.place === 'fill' || e.place === 'finish';
-  for (const line of lines) {
-    const id = line.item.id;
-    const named = entries.findIndex((e) => takes(e) && e.itemIds.includes(id));
-    const given = named >= 0 ? named : entries.findIndex((e) => takes(e) && e.givenIds.includes(id));
-    const ofGroup = (s: Stage): boolean => s.takes.some((r) => r === roles.get(id));
-    const index = given >= 0 ? given : entries.findIndex((e) => takes(e) && e.stages.some(ofGroup));
-    if (index < 0) {
-      left.push(line);
-      continue;
-    }
-    const again = entries.findIndex(
-      (e, i) => i > index && e.itemIds.includes(id) && (e.backIds.includes(id) || entries[index]?.backIds.includes(id)),
-    );
-    const later = entries[again];
-    at[index]?.push(amountOf(line, kitchen, later ? `some of it goes in later: “${short(later.text)}”` : null));
-  }
-  return { at, left };
+): ReadonlyMap<string, readonly StepAmount[]> {
+  const byId = new Map(lines.map((l) => [l.item.id, l]));
+  const left = new Map<string, number>();
+  const vague = new Set<string>();
+  const out = new Map<string, readonly StepAmount[]>();
+  list.forEach((o, i) => {
+    const amounts = o.takes.flatMap((t: Take): StepAmount[] => {
+      const line = byId.get(t.itemId);
+      if (!line) return [];
+      const has = left.get(t.itemId) ?? 1;
+      const again = list.slice(i + 1).find((q) => q.takes.some((x) => x.itemId === t.itemId));
+      const later = again ? `some of it goes in later: “${short(again.words)}”` : null;
+      if (t.share === 'some') {
+        vague.add(t.itemId);
+        return [amountOf(line, kitchen, later, again ? 'some of it' : null)];
+      }
+      if (typeof t.share !== 'number') {
+        left.set(t.itemId, 0);
+        if (vague.has(t.itemId))
+          return [{ ...amountOf({ ...line, grams: 0 }, kitchen), measured: '', part: 'the rest' }];
+        // "the rest", with what is kept back to come: the figure is all of it, and says so
+        const kept = t.share === 'rest' && again !== undefined;
+        return [amountOf({ ...line, grams: has * line.grams }, kitchen, kept ? later : null, kept || has < 0.999 ? 'the rest' : null)]; // prettier-ignore
+      }
+      const part = Math.min(t.share, has);
+      left.set(t.itemId, has - part);
+      return [
+        amountOf(
+          { ...line, grams: part * line.grams },
+          kitchen,
+          part < 0.999 ? later : null,
+          part < 0.999 ? partWords(part) : null,
+        ),
+      ];
+    });
+    out.set(o.id, amounts);
+  });
+  return out;
 }
 
 const FEEL =

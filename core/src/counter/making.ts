@@ -24,6 +24,8 @@ export interface MadeBake {
   readonly order?: readonly string[];
   /** What known bakes had taught of it when it was begun, for the forecast. */
   readonly calibration?: Calibration | null;
+  /** Only what its method froze raw on another day. */
+  readonly from?: 'freezer';
 }
 
 /** Who said so; what a simulated device said stays marked as that for ever. */
@@ -184,6 +186,11 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
     else if (h.kind === 'felt') felt.push({ at: h.at, stepId: h.stepId, words: h.words });
     else if (h.kind === 'oven') ovenReadings.push({ at: h.at, ovenC: h.ovenC });
   }
+  // of several loads, the one that went in last
+  const into = list.findLast((s) => s.kind === 'in' && done.has(s.id));
+  const intoOvenAt = into ? (done.get(into.id) ?? null) : null;
+  const out = into && list.find((s) => s.kind === 'out' && list.indexOf(s) > list.indexOf(into));
+  const since = (at: number): boolean => intoOvenAt === null || at >= intoOvenAt;
   return {
     id: bake.id,
     done,
@@ -192,14 +199,14 @@ export function standingOfBake(bake: MadeBake, list: readonly Step[], happenings
     read,
     there,
     felt,
-    ovenReadings,
-    probe,
-    forecast,
+    ovenReadings: ovenReadings.filter((r) => into?.load === undefined || since(r.at)),
+    probe: probe.filter((r) => since(r.at)),
+    forecast: forecast && since(forecast.at) ? forecast : null,
     filled,
     simulated,
     step: list.find((s) => !done.has(s.id)) ?? null,
-    intoOvenAt: done.get('in') ?? null,
-    outAt: done.get('out') ?? null,
+    intoOvenAt,
+    outAt: out ? (done.get(out.id) ?? null) : null,
   };
 }
 
@@ -208,6 +215,7 @@ export const dayBakeOf = (b: MadeBake): DayBake => ({
   id: b.id,
   formula: b.formula,
   ...(b.minutes && { minutes: b.minutes }),
+  ...(b.from && { from: b.from }),
 });
 
 /** What a prediction leaves for the counter. */

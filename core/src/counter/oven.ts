@@ -1,199 +1,157 @@
 import { statedSetting } from '../bake/stages.js';
-import { band, exactly } from '../formula/bands.js';
-import { builds, groupIdOf } from '../finish/builds.js';
+import { band } from '../formula/bands.js';
+import type { Band } from '../formula/types.js';
+import type { Operation } from '../method/types.js';
+import { verbs } from '../method/verbs.js';
+import { standingAt } from '../leavening/lift.js';
+import { COLD_PACE } from '../method/standing.js';
+import { piecesIn } from '../tin/fit.js';
 import { outlineOf } from '../tin/geometry.js';
-import { apartAmounts, heatWords, none, waitStep, type Parts } from './parts.js';
+import { bakeMarks } from './bake-marks.js';
+import { heatWords, none, type Parts } from './parts.js';
 import type { Step } from './step.js';
 
-/** Filling the tins, the bake with what to do when, and out. */
-export function baking(p: Parts): Step[] {
-  const { formula, kitchen, fits, family, prediction, entries, shares } = p;
-  const bake = formula.bake;
-  const own = entries.flatMap((e, i) =>
-    e.place === 'fill' ? [{ words: e.text, amounts: shares.at[i] ?? [], i }] : [],
-  );
-  const first = own[0];
-  const said = entries.filter((e) => e.place === 'bake').map((e) => e.text);
-  const tops = formula.groups.filter((g) => g.role === 'top').flatMap((g) => apartAmounts(formula, g, kitchen));
-  const m = prediction && prediction.minutes.likely > 0 ? prediction.minutes : null;
-  const stated = statedSetting(formula.bake)?.minutes;
-  const free = fits[0] ? outlineOf(fits[0].tin).free : false;
-  const minutes = m
-    ? band(m.early, m.likely, m.late)
-    : stated
-      ? band(stated.early, Math.sqrt(stated.early * stated.late), stated.late)
-      : free
-        ? band(14, 18, 24)
-        : band(30, 40, 55);
-  const out: Step[] = fits.map((fit, i): Step => {
-    const each = fit.count * (fit.tin.cups ?? 1) > 1;
-    const o = outlineOf(fit.tin);
-    const hot = bake?.hotTin === true;
-    return {
-      ...none,
-      id: `fill:${i}`,
-      kind: 'fill',
-      words: i === 0 && first ? first.words : `${o.free || fit.tin.shape === 'slab' ? 'Shape' : 'Fill'} ${fit.count > 1 ? `${fit.count} × ` : 'the '}${fit.tin.name}`, // prettier-ignore
-      own: i === 0 && first !== undefined,
-      detail: `${Math.round(fit.perCupG)} g${each ? ' in each' : ''}${fit.tinReadsG && !hot ? `; full, the tin reads ${Math.round(fit.tinReadsG)} g` : ''}`,
-      minutes: band(1, 1 + 0.25 * fit.count * (fit.tin.cups ?? 1), 6),
-      hands: true,
-      amounts: i === 0 ? [...(first?.amounts ?? []), ...tops] : [],
-      looks: o.free ? 'room between them, sides straight' : fit.tin.shape === 'cup' ? 'all equally full' : 'level, a little lower in the middle', // prettier-ignore
-      wrong: [
-        { sign: 'one is fuller than the others', rescue: 'even them out by the scale, they bake alike only then' },
-      ],
-      caution: hot ? 'Mind the hot tin and its handle.' : null,
-    };
-  });
-  if (fits.length === 0)
-    out.push({
-      ...none,
-      id: 'fill:0',
-      kind: 'fill',
-      words: first?.words ?? 'Fill the tin',
-      own: first !== undefined,
-      minutes: band(1, 2, 6),
-      hands: true,
-      amounts: [...(first?.amounts ?? []), ...tops],
-    });
-  for (const more of own.slice(1))
-    out.push({
-      ...none,
-      id: `fill:own:${more.i}`,
-      kind: 'fill',
-      words: more.words,
-      own: true,
-      minutes: band(0.5, 1, 3),
-      hands: true,
-      amounts: more.amounts,
-    });
-  out.push({
-    ...none,
-    id: 'in',
-    kind: 'in',
-    words: 'Into the oven',
-    detail: 'quickly; the door costs heat',
-    minutes: band(0.5, 1, 2),
-    hands: true,
-    caution: 'Hot oven, hot steam: cloths, and stand aside from the door.',
-  });
-  out.push({
-    ...none,
-    id: 'bake',
-    kind: 'bake',
-    words: `Bake at ${heatWords(p)}`,
-    detail: [...said, ...(m || stated ? [] : ['Nothing is known of its time: look early.'])].join(' ') || null,
-    minutes,
-    hands: false,
-    looks: family.signs,
-    wrong: [
-      { sign: 'dark on top, wobbling in the middle', rescue: 'foil over it loosely, clear of the element, and on' },
-      { sign: 'it sinks when the door opens', rescue: 'close the door; look through the glass until it springs back' },
-    ],
-    marks: prediction?.plan ?? [],
-  });
-  out.push({
-    ...none,
-    id: 'out',
-    kind: 'out',
-    words: 'Out of the oven',
-    detail: family.signs,
-    minutes: band(0.5, 1, 2),
-    hands: true,
-    looks: family.signs,
-    caution: 'The tin is as hot as the oven for minutes yet.',
-  });
-  return out;
+/** Minutes in the oven: as predicted, as stated, or as its kind usually takes. */
+export function ovenMinutes(p: Pick<Parts, 'predicted' | 'formula' | 'fits'>): {
+  readonly minutes: Band;
+  readonly known: boolean;
+} {
+  const m = p.predicted && p.predicted.likely > 0 ? p.predicted : null;
+  if (m) return { minutes: band(m.early, m.likely, m.late), known: true };
+  const stated = statedSetting(p.formula.bake)?.minutes;
+  if (stated) return { minutes: band(stated.early, Math.sqrt(stated.early * stated.late), stated.late), known: true };
+  const free = p.fits[0] ? outlineOf(p.fits[0].tin).free : false;
+  return { minutes: free ? band(14, 18, 24) : band(30, 40, 55), known: false };
 }
 
-/** Cooling, finishing, keeping. */
-export function after(p: Parts): Step[] {
-  const { family, entries, fits, shares } = p;
-  const free = fits[0] ? outlineOf(fits[0].tin).free || fits[0].tin.shape === 'slab' : false;
-  const out: Step[] = [];
-  if (family.coolTinMin > 0 && !free)
-    out.push(waitStep('wait:tin', family.coolTinMin, 'Leave it in its tin, on a rack'), {
+const goesIn = (n: number): string => `${n} ${n === 1 ? 'goes' : 'go'} in`;
+
+/** "6 go in, 6 stay in the freezer: ", "12 of the 24 go in: ". */
+function whatGoesIn({ away, fits, loads }: Parts, load: number): string {
+  const here = piecesIn(loads.each[load - 1] ?? []);
+  const all = loads.each.reduce((n, x) => n + piecesIn(x), 0);
+  const parts = [
+    ...(loads.each.length > 1
+      ? [
+          load === 1
+            ? `${here} of the ${all} ${here === 1 ? 'goes' : 'go'} in${loads.why === 'room' ? ', since the oven holds no more at once' : ''}`
+            : `the other ${here} ${here === 1 ? 'goes' : 'go'} in`,
+        ]
+      : []),
+    ...(away?.pieces && load === 1
+      ? [
+          ...(loads.each.length > 1 ? [] : [goesIn(piecesIn(fits) - away.pieces)]),
+          `${away.pieces} ${away.pieces === 1 ? 'stays' : 'stay'} in the freezer`,
+        ]
+      : []),
+  ];
+  return parts.length > 0 ? `${parts.join(', ')}: ` : '';
+}
+
+const NTH = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'] as const;
+/** "the second tray", "the second tin". */
+const loadName = ({ loads }: Pick<Parts, 'loads'>, load: number): string => {
+  const tin = loads.each[load - 1]?.[0]?.tin;
+  return `the ${NTH[load - 1] ?? `${load}th`} ${tin && !outlineOf(tin).free && tin.shape !== 'cup' ? 'tin' : 'tray'}`;
+};
+
+/** From this share of its gas on a batter that has waited is said to have lost some. A judgement: 5 % is not seen. */
+const LOST_FROM = 0.05;
+
+/** What waiting outside the oven costs a later load: minutes, and the share of its gas that is gone then. */
+function waited(p: Parts, load: number, bakesMin: number): string {
+  const min = Math.round((load - 1) * (bakesMin + CHANGE_OVER_MIN));
+  const { lift } = p;
+  const [fresh, then] = [standingAt(lift, 0).kept, standingAt(lift, (p.said.cold ? COLD_PACE : 1) * min).kept];
+  const lost = fresh > 0 ? 1 - then / fresh : 0;
+  if (lost < LOST_FROM)
+    return `it has waited some ${min} minutes${p.said.cold ? ' in the cold' : ''}, which costs it little`;
+  const advice = p.said.cold ? '' : '; next time let it wait in the fridge';
+  return `it has waited some ${min} minutes${p.said.cold ? ' in the cold' : ''} and lost about ${Math.round(20 * lost) * 5} % of its lift: a little flatter${advice}`;
+}
+/** Door open, out with one load and in with the next, min. A judgement. */
+const CHANGE_OVER_MIN = 2;
+
+/** In, what is done beside it, the bake with what to do when, and out: of each load. */
+export const baking = (ops: readonly Operation[], p: Parts): Step[] =>
+  p.loads.each.flatMap((_, i) => oneLoad(ops, p, i + 1));
+
+function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
+  const { family } = p;
+  const { minutes, known } = ovenMinutes(p);
+  const first = load === 1;
+  const of = (s: string): Pick<Step, 'id' | 'load'> => (first ? { id: s } : { id: `${s}:${load}`, load });
+  const into = ops.find((o) => o.verb === 'put in' && o.load === undefined);
+  const outOf = ops.find((o) => o.verb === 'take out');
+  const beside = first ? ops.filter((o) => o.meanwhile) : [];
+  const mine = ops.filter((o) => !o.meanwhile && (o.load ?? 1) === load);
+  const bakes = mine.filter((o) => o !== outOf && o.by === 'baker' && !(o === into && o.forMin === null));
+  const said = bakes.map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`);
+  const ownInto = first && into?.by === 'baker' && into.forMin === null && into.heatC === undefined;
+  const name = loadName(p, load);
+  return [
+    {
       ...none,
-      id: 'unmould',
-      kind: 'unmould',
-      words: 'Out of the tin, onto a rack',
-      detail: family.coolTinMin >= 120 ? 'only when it is cold right through' : 'run a knife round the edge first',
-      minutes: band(1, 2, 4),
+      ...of('in'),
+      kind: 'in',
+      phase: 'oven',
+      words: ownInto ? into.words : first ? 'Into the oven' : `Into the oven: ${name}`,
+      own: ownInto,
+      detail: first
+        ? `${whatGoesIn(p, load)}quickly; the door costs heat`
+        : `${p.said.again ? 'turn the ones before out and fill the tin again; ' : ''}${whatGoesIn(p, load)}${waited(p, load, minutes.typical)}`,
+      minutes: band(0.5, 1, 2),
       hands: true,
-      wrong: [
-        {
-          sign: 'it holds on',
-          rescue: 'back on the rack in its tin for 5 minutes, a warm cloth under the base, then again',
-        },
-        { sign: 'it breaks', rescue: 'let it cool, then turn the worst side down: crumbs and glaze hide the rest' },
-      ],
-    });
-  out.push(...finishing(p, true));
-  out.push({
-    ...none,
-    id: 'cool',
-    kind: 'cool',
-    words: free || family.coolTinMin === 0 ? 'Onto a rack to cool' : 'Let it cool on the rack',
-    detail: 'air underneath, never on a flat counter; do not slice hot, the steam is its moisture',
-    minutes: band(family.coolRackMin * 0.8, family.coolRackMin, family.coolRackMin * 1.3),
-    hands: false,
-    looks: 'no warmth felt underneath',
-  });
-  out.push(...finishing(p, false));
-  entries.forEach((e, i) => {
-    if (e.place === 'finish')
-      out.push({
+      caution: 'Hot oven, hot steam: cloths, and stand aside from the door.',
+    },
+    ...beside.map((o): Step => {
+      const [low, typical, high] = verbs[o.verb].minutes;
+      return {
         ...none,
-        id: `finish:own:${i}`,
-        kind: 'finish',
-        words: e.text,
+        id: o.id,
+        kind: verbs[o.verb].at === 'time' ? 'wait' : 'finish',
+        phase: 'oven',
+        words: o.words,
         own: true,
-        minutes: band(2, 5, 15),
-        hands: true,
-        amounts: shares.at[i] ?? [],
-      });
-  });
-  const keeps = entries.filter((e) => e.place === 'keep').map((e) => e.text);
-  out.push({
-    ...none,
-    id: 'keep',
-    kind: 'keep',
-    words: keeps.length > 0 ? keeps.join(' ') : `Keeps ${family.keeps}`,
-    own: keeps.length > 0,
-    detail: keeps.length > 0 ? `keeps ${family.keeps}` : 'wrapped, once it is cold right through',
-    minutes: exactly(0),
-    hands: false,
-    caution: 'Local food-safety advice comes first.',
-  });
-  return out;
-}
-
-/** Groups that go on the baked cake: a soak while it is warm, the rest when it is cold. */
-function finishing({ formula, kitchen }: Parts, soak: boolean): Step[] {
-  const these = formula.groups.filter((g) => (soak ? g.role === 'soak' : g.role === 'icing' || g.role === 'filling'));
-  return these.map((g): Step => {
-    const build = builds.find((b) => g.id === groupIdOf(b));
-    return {
+        detail: o.remark ?? 'while it bakes',
+        minutes: o.forMin ?? band(low, typical, high),
+        hands: verbs[o.verb].at !== 'time',
+        amounts: p.amounts.get(o.id) ?? [],
+        operations: [o.id],
+      };
+    }),
+    {
       ...none,
-      id: `finish:${g.id}`,
-      kind: 'finish',
-      words: g.name,
-      detail: build
-        ? build.method.join(' ')
-        : soak
-          ? 'brush it on while the cake is warm'
-          : 'only when the cake is cold',
-      minutes: band(5, 10, 20),
+      ...of('bake'),
+      kind: 'bake',
+      phase: 'oven',
+      words: `Bake ${first ? '' : `${name} `}at ${heatWords(p)}`,
+      detail: [...said, ...(known ? [] : ['Nothing is known of its time: look early.'])].join(' ') || null,
+      minutes,
+      hands: false,
+      looks: family.signs,
+      wrong: [
+        { sign: 'dark on top, wobbling in the middle', rescue: 'foil over it loosely, clear of the element, and on' },
+        {
+          sign: 'it sinks when the door opens',
+          rescue: 'close the door; look through the glass until it springs back',
+        },
+      ],
+      marks: bakeMarks(p, minutes.typical),
+      operations: bakes.map((o) => o.id),
+    },
+    {
+      ...none,
+      ...of('out'),
+      kind: 'out',
+      phase: 'oven',
+      words: outOf?.by === 'baker' ? outOf.words : first ? 'Take it from the oven' : `Take ${name} from the oven`,
+      own: outOf?.by === 'baker',
+      detail: load < p.loads.each.length ? `${family.signs}; ${loadName(p, load + 1)} goes in at once` : family.signs,
+      minutes: band(0.5, 1, 2),
       hands: true,
-      amounts: apartAmounts(formula, g, kitchen),
-      looks: build?.looks ?? null,
-      caution:
-        build?.caution ??
-        (soak
-          ? null
-          : 'Uncooked egg in a frosting: pasteurised only. Keep what holds cream, cheese or egg in the fridge.'),
-      soak,
-    };
-  });
+      looks: family.signs,
+      caution: 'The tin is as hot as the oven for minutes yet.',
+    },
+  ];
 }

@@ -1,56 +1,66 @@
-import type { Family } from '../balance/families.js';
-import type { BakePrediction } from '../bake/predict.js';
-import { exactly } from '../formula/bands.js';
+import type { Family, MixingMethod } from '../balance/families.js';
+import { dialFor } from '../bake/dial.js';
+import type { PlanMark } from '../bake/plan.js';
 import { ingredientFor, usableGrams } from '../formula/formula.js';
-import type { Formula, Group, Kitchen } from '../formula/types.js';
+import type { Band, Formula, Group, Kitchen, Oven } from '../formula/types.js';
+import type { Lift } from '../leavening/lift.js';
 import type { Line } from '../leavening/parts.js';
 import { dialIn } from '../quantity/degrees.js';
-import type { TinFit } from '../tin/fit.js';
-import { amountOf, type Shares } from './amounts.js';
-import type { Matched } from './match.js';
-import type { Stage } from './mixing.js';
+import { piecesIn, type TinFit } from '../tin/fit.js';
+import type { PutAway } from '../method/put-away.js';
+import type { Shared } from '../method/together.js';
+import type { Operation, Phase } from '../method/types.js';
+import { amountOf } from './amounts.js';
 import type { Step, StepAmount } from './step.js';
 
 /** What all steps of a formula are made from. */
-export interface Parts {
+export interface Parts extends Shared {
   readonly formula: Formula;
   readonly kitchen: Kitchen;
+  /** Of the batter; and of all groups. */
   readonly lines: readonly Line[];
+  readonly all: readonly Line[];
   readonly family: Family;
+  readonly method: MixingMethod;
   readonly batterG: number;
+  readonly lift: Lift;
   readonly flourG: number;
-  readonly fatPct: number;
   readonly fits: readonly TinFit[];
-  readonly prediction: BakePrediction | null;
-  /** The baker's method, but for what only heats the oven, and the lines that go in at each entry. */
-  readonly entries: readonly Matched[];
-  readonly shares: Shares;
-  /** What the method says of heating the oven, or a tin in it. */
-  readonly heats: string;
-  readonly stages: readonly Stage[];
-  readonly rubbed: boolean;
-  readonly creamed: boolean;
+  /** Marks and minutes of a prediction, where there is one. */
+  readonly plan: readonly PlanMark[];
+  readonly predicted: { readonly early: number; readonly likely: number; readonly late: number } | null;
+  readonly oven?: Oven;
+  /** The work in order, and what goes in at each operation by its id. */
+  readonly work: readonly Operation[];
+  readonly amounts: ReadonlyMap<string, readonly StepAmount[]>;
 }
 
-/** Fats that are hard in the fridge. */
-export const SOLID_FAT = /^(butter|plant-butter|ghee|margarine|spread|lard|shortening|coconut-oil)/;
+/** How much of what the tins hold is put away: "6 of the 12, about 320 g". */
+export function putAwayWords(away: PutAway, fits: readonly TinFit[]): string {
+  const grams = Math.round(away.share * fits.reduce((s, f) => s + f.count * f.batterG, 0));
+  const part = away.pieces === null ? `${Math.round(100 * away.share)} %` : `${away.pieces} of the ${piecesIn(fits)}`;
+  return grams > 0 ? `${part}, about ${grams} g` : part;
+}
 
 /** A step of which nothing more is said. */
 export const none = { own: false, detail: null, amounts: [], looks: null, wrong: [], wanted: null, feel: [], mixer: false, marks: [], caution: null, soak: false } as const; // prettier-ignore
 
-export const waitStep = (id: string, minutes: number, words: string): Step => ({
+export const waitStep = (id: string, minutes: Band, words: string, phase: Phase): Step => ({
   ...none,
   id,
   kind: 'wait',
+  phase,
   words,
-  minutes: exactly(minutes),
+  minutes,
   hands: false,
 });
 
-export const heatWords = ({ formula, kitchen }: Parts): string =>
-  formula.bake
-    ? `${dialIn(kitchen.display.temperature, formula.bake.ovenC)}${formula.bake.fan ? ' fan' : ''}`
-    : 'its heat';
+/** The heat as the dial of the oven it goes into has it. */
+export function heatWords({ formula, kitchen, oven }: Pick<Parts, 'formula' | 'kitchen' | 'oven'>): string {
+  if (!formula.bake) return 'its heat';
+  const { ovenC, fan } = dialFor(formula.bake, oven);
+  return `${dialIn(kitchen.display.temperature, ovenC)}${fan ? ' fan' : ''}`;
+}
 
 export const groupAmounts = (p: Parts, g: Group): StepAmount[] =>
   p.lines.filter((l) => g.items.includes(l.item)).map((l) => amountOf(l, p.kitchen));

@@ -1,5 +1,4 @@
 import type { Family } from '../balance/families.js';
-import type { Line } from '../leavening/parts.js';
 import { outlineOf } from '../tin/geometry.js';
 import type { TinFit } from '../tin/fit.js';
 
@@ -34,7 +33,7 @@ export function prepareTin(fit: Pick<TinFit, 'tin'>, family: Family, cocoaPct: n
       ? 'grease, lay a strip of paper along it with ends to lift it by; let it not be fridge-cold'
       : 'grease, lay a strip of paper along it with ends to lift it by';
   if (family.id === 'maize-bread' || family.id === 'soda-loaf') return 'grease it well';
-  return `grease, line the base with paper, dust the sides with ${dust}`;
+  return `grease, line the base with paper, ${dust === 'cocoa' ? 'cocoa' : 'flour'} on the sides`;
 }
 
 /** Fridge and target temperatures of butter for creaming, °C, and its diffusivity, m²/s; general knowledge. */
@@ -72,7 +71,7 @@ export function butterWait(lumpG: number, roomC: number): Waits {
     words: cold
       ? `in one piece about ${minutes} minutes; at ${Math.round(roomC)} °C it stays firm, so put it near the warming oven at the end`
       : `in one piece about ${minutes} minutes at ${Math.round(roomC)} °C`,
-    short: quick < minutes ? { minutes: quick, words: `cut in ${Math.round(cut)} g cubes and spread out` } : null,
+    short: quick < minutes ? { minutes: quick, words: `as ${Math.round(cut)} g cubes, side by side` } : null,
   };
 }
 
@@ -98,7 +97,3 @@ export function eggWait(roomC: number): Waits {
     },
   };
 }
-
-/** Dairy that goes in at room temperature when eggs do. */
-export const isDairy = (l: Line): boolean =>
-  l.ingredient.role === 'liquid' && l.ingredient.allergens.includes('milk') && l.grams >= 40;

@@ -1,3 +1,5 @@
+import type { Phase } from '../method/types.js';
+import type { Into } from './vessels.js';
 import type { PlanMark } from '../bake/plan.js';
 import type { Band } from '../formula/types.js';
 
@@ -31,6 +33,10 @@ export interface StepAmount {
   readonly note: string | null;
   /** When a part of it belongs to a later step: what to keep back, in words. */
   readonly keepBack: string | null;
+  /** Which part of the line this is, in words: "half of it", "the rest"; null when it is all of it. */
+  readonly part?: string | null;
+  /** Of weighing: what it is weighed into, and what that holds when it is in, g. */
+  readonly into?: Into;
 }
 
 /** What can go wrong, by its sign, and what saves it. */
@@ -44,6 +50,8 @@ export interface Step {
   /** Unique and stable within the steps of a formula. */
   readonly id: string;
   readonly kind: StepKind;
+  /** When it is, seen from the oven. */
+  readonly phase: Phase;
   /** What to do; the baker's own words where the method has them. */
   readonly words: string;
   readonly own: boolean;
@@ -67,4 +75,10 @@ export interface Step {
   readonly caution: string | null;
   /** Of `finish`: whether it is brushed on while the cake is warm, rather than put on a cold one. */
   readonly soak: boolean;
+  /** Of `in`, `bake` and `out`: which of several loads, from 2 on. */
+  readonly load?: number;
+  /** What it is called where its kind does not say it. */
+  readonly called?: string;
+  /** Ids of the operations it is made of. */
+  readonly operations?: readonly string[];
 }

@@ -1,16 +1,20 @@
 import { familyFor } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import type { BakePrediction } from '../bake/predict.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import type { PlanMark } from '../bake/plan.js';
+import type { Formula, Kitchen, Oven } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
+import { operations } from '../method/operations.js';
+import { shared } from '../method/together.js';
 import { fitTins, type TinFit } from '../tin/fit.js';
-import { shareLines } from './amounts.js';
-import { matchMethod } from './match.js';
-import { mixing } from './mix.js';
-import { stages as stagesOf } from './mixing.js';
-import { after, baking } from './oven.js';
+import { after } from './after.js';
+import { amountsFor } from './amounts.js';
+import { linesOfAll } from './worded.js';
+import { beforeOven, fillingsOf } from './bowl.js';
+import { fromFreezer, onlyFrozen } from './from-freezer.js';
+import { baking } from './oven.js';
 import type { Parts } from './parts.js';
-import { getReady, takeOut } from './ready.js';
+import { ovenOn, takeOut, tinsReady, weighIn } from './ready.js';
 import type { Step } from './step.js';
 
 /** What the steps are for: the tins as they are filled, and the bake as it is predicted. */
@@ -18,38 +22,77 @@ export interface CounterPlan {
   /** Of the formula in its tins, from `fitTins`; worked out from the formula's own tins when left out. */
   readonly fits?: readonly TinFit[];
   readonly prediction?: BakePrediction | null;
+  /** What a prediction left for the counter: its marks and its time; they take its place. */
+  readonly marks?: readonly PlanMark[];
+  readonly minutes?: { readonly early: number; readonly likely: number; readonly late: number } | null;
+  /** The oven it goes into: its dial is what the words say. */
+  readonly oven?: Oven;
+  /** Only what the method froze raw, on another day. */
+  readonly from?: 'freezer';
 }
 
+const READY = new Set(['heat', 'grease', 'line', 'take from the cold', 'weigh']);
+
 /**
- * The full list of steps of a formula: what to take out, the oven, the tins, weighing, the mixing in the baker's own
- * words with the amounts that go in, waits, filling, the bake with what to do when, cooling, finishing, keeping. Amounts
- * are the formula's as it stands: hand in the scaled one.
+ * The full list of steps of a formula: its operations in working order as the hands do them, one thing in each, in the baker's
+ * own words with the amounts that go in; what to take out, the oven, the tins, weighing; waits; the bake with what to do when;
+ * cooling, finishing, keeping. Amounts are the formula's as it stands: hand in the scaled one.
  */
 export function steps(formula: Formula, plan: CounterPlan = {}, kitchen: Kitchen = defaultKitchen): Step[] {
   const w = weigh(formula, kitchen);
-  const family = familyFor(formula.family, w.totals);
-  const { method, entries: all } = matchMethod(formula, w.lines, w.totals, family);
-  const entries = all.filter((e) => !e.heats);
-  const roles = new Map(formula.groups.flatMap((g) => g.items.map((i) => [i.id, g.role ?? 'batter'] as const)));
-  const p: Parts = {
+  const work = operations(formula, kitchen);
+  const all = linesOfAll(formula, kitchen);
+  const frozen = plan.from === 'freezer';
+  const fits = (frozen ? null : plan.fits) ?? (formula.tins ? fitTins(formula, formula.tins, kitchen) : []);
+  const whole: Parts = {
     formula,
     kitchen,
     lines: w.lines,
-    family,
+    all,
+    family: familyFor(formula.family, w.totals),
+    method: w.methods.chosen,
     batterG: w.totals.batterG,
+    lift: w.lift,
     flourG: w.totals.flourG,
-    fatPct: w.totals.fatPct,
-    fits: plan.fits ?? (formula.tins ? fitTins(formula, formula.tins, kitchen) : []),
-    prediction: plan.prediction ?? null,
-    entries,
-    shares: shareLines(w.lines, roles, entries, kitchen),
-    heats: all
-      .filter((e) => e.heats)
-      .map((e) => e.text)
-      .join(' '),
-    stages: stagesOf[method],
-    rubbed: method === 'rub-in',
-    creamed: method === 'creaming',
+    fits,
+    ...shared(work, fits, plan.oven ?? kitchen.ovens[0]),
+    plan: frozen ? [] : (plan.marks ?? plan.prediction?.plan ?? []),
+    predicted: frozen ? null : (plan.minutes ?? plan.prediction?.minutes ?? null),
+    ...(plan.oven && { oven: plan.oven }),
+    work,
+    amounts: amountsFor(work, all, kitchen),
   };
-  return [...takeOut(p), ...getReady(p), ...mixing(p), ...baking(p), ...after(p)];
+  const p = frozen ? onlyFrozen(whole) : whole;
+  const pre = work.filter((o) => o.phase === 'ahead' || o.phase === 'mix' || o.phase === 'shape');
+  const out: Step[] = [];
+  const filling = fillingsOf(pre, fits);
+  let bowl: typeof pre = [];
+  const close = (): void => {
+    if (bowl.length > 0) out.push(...beforeOven(bowl, p, filling));
+    bowl = [];
+  };
+  const oven = pre.filter((o) => o.verb === 'heat');
+  const tins = pre.filter((o) => o.verb === 'grease' || o.verb === 'line');
+  for (const o of pre) {
+    if (!READY.has(o.verb) || (o.verb === 'weigh' && o.by === 'baker')) {
+      bowl.push(o);
+      continue;
+    }
+    if (o === oven[0] || o === tins[0] || o.verb === 'weigh' || o.verb === 'take from the cold') close();
+    if (o === oven[0]) out.push(ovenOn(oven, p));
+    else if (o === tins[0]) out.push(tinsReady(tins, p));
+    else if (o.verb === 'weigh') out.push(weighIn(o, p));
+    else if (o.verb === 'take from the cold') out.push(takeOut(o, p));
+  }
+  close();
+  const list = [
+    ...out,
+    ...baking(
+      work.filter((o) => o.phase === 'oven'),
+      p,
+    ),
+    ...after(work, p),
+  ];
+  const once = list.filter((s, i) => list.findIndex((x) => x.id === s.id) === i);
+  return frozen ? fromFreezer(once, p) : once;
 }

@@ -1,14 +1,17 @@
 import { familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import { butterWait, eggWait } from '../counter/prepare.js';
-import { PREHEAT_MIN } from '../counter/ready.js';
+import { PREHEAT_MIN } from '../method/added.js';
 import type { Step } from '../counter/step.js';
+import { frozenFits, settingOf } from '../counter/from-freezer.js';
 import { steps } from '../counter/steps.js';
-import type { Kitchen } from '../formula/types.js';
+import type { Kitchen, TinUse } from '../formula/types.js';
+import { togetherIn } from '../method/together.js';
 import { dialIn } from '../quantity/degrees.js';
-import { outlineOf } from '../tin/geometry.js';
+import { isEarlyFinish, stretchesOf } from '../counter/stretches.js';
 import type { Link } from './network.js';
 import type { DayBake, TaskKind } from './task.js';
+import { capital } from '../text/plain.js';
 
 /** An activity of the day before it has its time. */
 export interface Activity {
@@ -26,8 +29,12 @@ const UNMOULD_SLACK = 15;
 const WAIT_SLACK = 45;
 /** A cake out of its tin is warm enough to soak for so many minutes. A judgement. */
 const WARM_MIN = 15;
+const COLD = /\b(?:fridge|cold|chill)\b/i;
+/** Soon after the door has closed, min. */
+const SOON_MIN = 4;
 
 const up = (x: number): number => Math.max(1, Math.ceil(x - 1e-9));
+const up0 = (x: number): number => Math.max(0, Math.ceil(x - 1e-9));
 const minutesOf = (s: Step): number => up(s.minutes.typical);
 
 /** A bake as activities and links, its variables numbered from 0. */
@@ -43,21 +50,23 @@ export interface Built {
   readonly rackBy: number;
   readonly ready: number;
   readonly begin: number;
+  /** Minutes from the door until the last load is out, at the latest. */
   readonly late: number;
   readonly need: number;
+  /** What stands in the oven at once. */
+  readonly together: readonly TinUse[];
   /** Hands' work from weighing until it is in, min. */
   readonly front: number;
   readonly mixers: readonly number[];
 }
-
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** What a task's id is made of, so that it stays the same when the day is planned again. */
 const idOf = (bake: DayBake, kind: TaskKind, n = 0): string => `${bake.id}:${kind}${n > 0 ? `:${n + 1}` : ''}`;
 
 export function build(bake: DayBake, kitchen: Kitchen): Built {
   const f = bake.formula;
-  const list = steps(f, { prediction: bake.prediction ?? null }, kitchen);
+  const setting = settingOf(bake, kitchen);
+  const list = steps(f, { prediction: bake.prediction ?? null, ...(bake.from && { from: bake.from }) }, kitchen);
   const w = weigh(f, kitchen);
   const activities: Activity[] = [];
   const links: Link[] = [];
@@ -85,72 +94,101 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   };
   const after = (from: number, to: number, min: number, why: string): void => void links.push({ from, to, min, why });
   const lasts = (v: number): number => activities[v]?.minutes ?? 0;
+  const nameOf = (v: number): string => (activities[v]?.words ?? '').toLowerCase().replace(/[.;,]+$/, '');
+  /** What comes next begins as soon as what was before is done; after a wait, not long after its time. */
+  const follows = (from: number, to: number, wait: { readonly minutes: number } | null, why: string): void => {
+    if (wait) {
+      after(from, to, wait.minutes, `${nameOf(from)}: ${wait.minutes} minutes`);
+      after(to, from, -(wait.minutes + WAIT_SLACK), 'it should not stand much longer');
+    } else {
+      after(from, to, lasts(from), why);
+      after(to, from, -lasts(from), why);
+    }
+  };
 
   const find = (kind: Step['kind']): Step[] => list.filter((s) => s.kind === kind);
   const tinsStep = find('tins')[0] as Step;
-  const weighStep = find('weigh')[0] as Step;
-  const weighV = add(
-    'weigh',
-    weighStep.words,
-    `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`,
-    minutesOf(weighStep),
-    true,
-  );
+  const weighStep = find('weigh')[0];
+  const weighs = weighStep
+    ? add('weigh', weighStep.words, `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`, minutesOf(weighStep), true) // prettier-ignore
+    : null;
   const tinsV = add('tins', tinsStep.words, tinsStep.detail, minutesOf(tinsStep), true);
+  // what comes from the freezer is not weighed: the tray is its first work
+  const weighV = weighs ?? tinsV;
 
-  // mixing: hands' work between the waits that the method asks for
-  const stretches: { steps: Step[]; wait: Step | null }[] = [{ steps: [], wait: null }];
-  for (const s of list) {
-    if (s.kind === 'mix') stretches.at(-1)?.steps.push(s);
-    else if (s.kind === 'wait' && s.id !== 'wait:tin') {
-      (stretches.at(-1) as { wait: Step | null }).wait = s;
-      stretches.push({ steps: [], wait: null });
-    }
-  }
+  // hands' work between the waits that the method asks for; the last stretch puts it where it bakes
+  const made = stretchesOf(list);
+  const stretches = made.some((s) => s.kind === 'fill') ? made : [...made, { kind: 'fill' as const, n: 1, steps: [] }];
   let last = weighV;
-  let firstMix = weighV;
+  let firstMix = -1;
+  let fillV = -1;
+  let waited: { readonly v: number; readonly minutes: number } | null = null;
   const mixers: number[] = [];
+  const filling = stretches.findLastIndex((s) => s.kind === 'fill');
   stretches.forEach((stretch, i) => {
-    const end = i === stretches.length - 1;
     const minutes = up(stretch.steps.reduce((s, x) => s + x.minutes.typical, 0));
-    const words = end && stretches.length > 1 ? 'Finish mixing' : 'Mix';
-    const detail = stretch.steps.map((s) => s.words).join(' ');
-    const v = add('mix', words, detail.length > 160 ? `${detail.slice(0, 157)}…` : detail, minutes, true);
-    if (stretch.steps.some((s) => s.mixer)) mixers.push(v);
-    if (i === 0) {
-      firstMix = v;
-      after(last, v, lasts(last), 'everything is weighed first');
+    if (stretch.kind === 'wait') {
+      const [step] = stretch.steps;
+      const waitV = add('wait', step?.words ?? 'Let it rest', null, minutes, false, false);
+      follows(last, waitV, waited, 'it follows the work before it');
+      waited = { v: waitV, minutes };
+      last = waitV;
+      if (firstMix < 0) firstMix = waitV;
+      return;
     }
+    const said = stretch.steps.map((s) => `${s.words.replace(/[.;,]+$/, '')}.`).join(' ');
+    const more = stretches.slice(i + 1).some((x) => x.kind === stretch.kind);
+    const before = stretches.slice(0, i).some((x) => x.kind === stretch.kind);
+    const words = bake.from
+      ? 'Onto the tray'
+      : stretch.kind === 'fill'
+        ? w.methods.chosen === 'rub-in'
+          ? 'Shape'
+          : 'Fill'
+        : before && !more
+          ? 'Finish mixing'
+          : 'Mix';
+    // with what each tin takes, where it is filled
+    const portion = stretch.steps.find((x) => x.id === 'fill:0')?.detail;
+    const detail = [said, ...(portion ? [`${portion}.`] : [])].join(' ');
+    const v = add(
+      stretch.kind,
+      words,
+      detail.length > 160 ? `${detail.slice(0, 157)}…` : detail,
+      minutes,
+      true,
+      stretch.kind === 'mix',
+    );
+    if (stretch.steps.some((s) => s.mixer)) mixers.push(v);
+    if (firstMix < 0) {
+      firstMix = v;
+      after(last, v, lasts(last), weighs === null ? 'the tray is got ready first' : 'everything is weighed first');
+    } else follows(last, v, waited, 'it follows the mixing');
+    if (i === filling) fillV = v;
+    if (stretch.kind === 'fill' && tinsV !== weighV) after(tinsV, v, lasts(tinsV), 'the tin is got ready first');
+    waited = null;
     last = v;
-    if (!stretch.wait || end) return;
-    const waits = up(stretch.wait.minutes.typical);
-    const waitV = add('wait', stretch.wait.words, null, waits, false, false);
-    after(v, waitV, lasts(v), 'it follows the mixing');
-    after(waitV, v, -lasts(v), 'it follows the mixing');
-    // the next stretch ends the wait: not before its time, and not long after
-    const next = activities.length;
-    after(waitV, next, waits, `${stretch.wait.words.toLowerCase()}: ${waits} minutes`);
-    after(next, waitV, -(waits + WAIT_SLACK), 'it should not stand much longer');
   });
-  // filling follows at once; then the batter may stand only so long
-  const fillMin = up(list.filter((s) => s.kind === 'fill').reduce((s, x) => s + x.minutes.typical, 0));
-  const fillV = add('fill', w.methods.chosen === 'rub-in' ? 'Shape' : 'Fill', list.find((s) => s.kind === 'fill')?.detail ?? null, fillMin, true, false); // prettier-ignore
-  after(last, fillV, lasts(last), 'it follows the mixing');
-  after(fillV, last, -lasts(last), 'it follows the mixing');
-  after(tinsV, fillV, lasts(tinsV), 'the tin is got ready first');
+  const fillMin = lasts(fillV);
+  // then the batter may stand only so long, beside what the method itself asks for
   const stand = Math.max(0, Math.floor(w.lift.standMin) - fillMin);
   const inV = add(
     'in',
     'Into the oven',
-    `the batter may stand ${Math.max(fillMin, Math.floor(w.lift.standMin))} minutes in all`,
+    bake.from
+      ? 'straight from the freezer'
+      : `the batter may stand ${Math.max(fillMin, Math.floor(w.lift.standMin))} minutes in all`,
     1,
     true,
   );
-  after(fillV, inV, fillMin, 'the tin is filled first');
-  after(inV, fillV, -(fillMin + stand), 'the batter would lose its gas standing longer');
+  const lastMin = lasts(last);
+  after(last, inV, lastMin, waited === null ? 'the tin is filled first' : `${nameOf(last)}: ${lastMin} minutes`);
+  after(inV, last, -(lastMin + stand), 'the batter would lose its gas standing longer');
 
   const m = bakeMinutes(bake, list);
-  const dial = f.bake ? `${dialIn(kitchen.display.temperature, f.bake.ovenC)}${f.bake.fan ? ' fan' : ''}` : 'its heat';
+  const dial = setting
+    ? `${dialIn(kitchen.display.temperature, setting.ovenC)}${setting.fan ? ' fan' : ''}`
+    : 'its heat';
   const ovenV = add(
     'oven on',
     `Oven on, ${dial}`,
@@ -162,47 +200,85 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   after(ovenV, inV, PREHEAT_MIN, `the oven needs ${PREHEAT_MIN} minutes to be hot through`);
 
   const family = familyOf(f.family);
-  const free = f.tins?.[0] ? outlineOf(f.tins[0].tin).free || f.tins[0].tin.shape === 'slab' : false;
-  const inTin = free ? 0 : family.coolTinMin;
+  const done = list.filter((x) => x.phase === 'after');
+  const unmould = done.findIndex((x) => x.kind === 'unmould');
+  const inTin = Math.round(
+    done.slice(0, Math.max(0, unmould)).reduce((t, x) => t + (x.kind === 'wait' ? x.minutes.typical : 0), 0),
+  );
+  const coolStep = done.find((x) => x.kind === 'cool');
+  const coolMin = coolStep ? up(coolStep.minutes.typical) : family.coolRackMin;
   const look = bake.prediction?.plan.find((p) => p.kind === 'first look')?.atMin ?? m.early * 0.95;
   const lookV = add('look', 'First look', family.signs, 1, false, false);
   const lookAt = Math.max(1, Math.floor(look));
   after(inV, lookV, lookAt, 'it has to set first');
   after(lookV, inV, -lookAt, 'it has to set first');
   // changes of heat and cover, at their minutes from the door
-  for (const mark of bake.prediction?.plan ?? []) {
-    if (mark.kind !== 'change') continue;
+  for (const mark of list.find((x) => x.kind === 'bake')?.marks ?? []) {
+    if (mark.kind !== 'change' && mark.own !== true) continue;
+    if (mark.kind === 'first look') continue;
     const v = add('change', capital(mark.words), '', 1, false, false);
     after(inV, v, mark.atMin, 'it is a stage of the bake');
     after(v, inV, -mark.atMin, 'it is a stage of the bake');
   }
-  const outV = add(
-    'out',
-    'Likely out',
-    `${Math.round(m.early)}–${Math.round(m.late)} minutes in the oven; ${family.signs}`,
-    2,
-    true,
-    false,
-  );
+  const between = [Math.round(m.early), Math.round(m.late)];
+  const inOven = `${[...new Set(between)].join('–')} minutes in the oven; ${family.signs}`;
+  const outV = add('out', 'Likely out', inOven, 2, true, false);
   const likely = up(m.likely);
   const late = Math.max(likely, up(m.late));
   after(inV, outV, likely, `it bakes ${likely} minutes`);
   after(outV, inV, -likely, `it bakes ${likely} minutes`);
-  let rackVar = outV;
+  // further loads go in as soon as the one before is out
+  let [lastIn, lastOut] = [inV, outV];
+  const outs = find('out').slice(1);
+  find('in')
+    .slice(1)
+    .forEach((step, i) => {
+      const v = add('in', step.words, step.detail, 1, true, false);
+      after(lastOut, v, lasts(lastOut), 'the one before comes out first');
+      after(v, lastOut, -lasts(lastOut), 'the oven stays hot');
+      const out = add('out', outs[i]?.words ?? 'Likely out', inOven, 2, true, false); // prettier-ignore
+      after(v, out, likely, `it bakes ${likely} minutes`);
+      after(out, v, -likely, `it bakes ${likely} minutes`);
+      [lastIn, lastOut] = [v, out];
+    });
+  const loads = outs.length + 1;
+  const before = (loads - 1) * (likely + lasts(outV) + 1);
+  let rackVar = lastOut;
   let rackBy = 2;
-  if (inTin > 0) {
-    const v = add('unmould', 'Out of the tin, onto a rack', `after ${inTin} minutes in it`, 2, true);
-    after(outV, v, 2 + inTin, `it rests ${inTin} minutes in its tin`);
-    after(v, outV, -(2 + inTin + UNMOULD_SLACK), 'it sticks when it stays in the tin too long');
+  for (const x of list.filter((y) => y.phase === 'oven' && y.kind === 'finish')) {
+    const v = add('beside', x.words, 'while it bakes', minutesOf(x), true);
+    after(inV, v, 1, 'it is done while it bakes');
+    // what is to stay cold goes there at once
+    if (COLD.test(x.words)) after(v, inV, -SOON_MIN, 'it would warm up outside');
+    after(v, outV, minutesOf(x), 'it is ready when the bake is');
+  }
+  if (unmould >= 0 && done[unmould]) {
+    const step = done[unmould];
+    const v = add('unmould', step.words, inTin > 0 ? `after ${inTin} minutes in it` : null, 2, true);
+    after(lastOut, v, 2 + inTin, inTin > 0 ? `it rests ${inTin} minutes in its tin` : 'it comes out first');
+    after(v, lastOut, -(2 + inTin + UNMOULD_SLACK), 'it sticks when it stays in the tin too long');
     rackVar = v;
     rackBy = 2;
   }
-  const cooled = late + 2 + inTin + family.coolRackMin;
-  const coolV = add('cool', 'Cooling', `${family.coolRackMin} minutes on the rack`, family.coolRackMin, false, false);
+  const cooled = late + 2 + inTin + coolMin;
+  const coolV = add(
+    'cool',
+    'Cooling',
+    coolStep?.own ? coolStep.words : `${coolMin} minutes on the rack`,
+    coolMin,
+    false,
+    false,
+  );
   after(rackVar, coolV, rackBy, 'it cools on the rack');
   after(coolV, rackVar, -rackBy, 'it cools on the rack');
-  const soaks = find('finish').filter((s) => s.soak);
-  const finish = find('finish').filter((s) => !s.soak);
+  const coolAt = done.findIndex((x) => x.kind === 'cool');
+  const finishes = done.filter((x) => x.kind === 'finish');
+  const soaks = finishes.filter((x) => isEarlyFinish(x, list));
+  const finish = finishes.filter((x) => !isEarlyFinish(x, list));
+  // a glaze that has to set, a frosted cake that is chilled
+  const settles = done
+    .slice(Math.max(0, coolAt))
+    .reduce((t, x) => t + (x.kind === 'wait' && coolAt >= 0 ? x.minutes.typical : 0), 0);
   let soaked: number | null = null;
   if (soaks.length > 0) {
     const minutes = up(soaks.reduce((s, x) => s + x.minutes.typical, 0));
@@ -215,20 +291,20 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   if (finish.length > 0) {
     const minutes = up(finish.reduce((s, x) => s + x.minutes.typical, 0));
     const v = add('finish', finish.map((s) => s.words).join(', '), finish[0]?.detail ?? null, minutes, true);
-    after(inV, v, cooled, 'it is cold before it is finished');
-    after(coolV, v, family.coolRackMin, 'it is cold before it is finished');
-    after(v, readyV, minutes, 'it is finished first');
-    whole += minutes;
+    after(lastIn, v, cooled, 'it is cold before it is finished');
+    after(coolV, v, coolMin, 'it is cold before it is finished');
+    after(v, readyV, minutes + up0(settles), settles > 0 ? 'it is finished, and has set' : 'it is finished first');
+    whole += minutes + up0(settles);
   }
   if (soaked !== null) after(soaked, readyV, lasts(soaked), 'it is soaked first');
   add('ready', 'Ready to cut', `keeps ${family.keeps}`, 0, false, false);
   after(
-    inV,
+    lastIn,
     readyV,
     cooled,
     `even at the late end of its ${Math.round(m.early)}–${Math.round(m.late)} minutes it has to cool`,
   );
-  after(coolV, readyV, family.coolRackMin, `it cools ${family.coolRackMin} minutes on the rack`);
+  after(coolV, readyV, coolMin + (finish.length > 0 ? 0 : up0(settles)), `it cools ${coolMin} minutes`);
 
   // what comes out of the fridge: moments, with the least wait before the mixing
   const outOf = (kind: TaskKind, step: Step | undefined, full: number, quick: number | null): void => {
@@ -255,10 +331,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     null,
   );
 
-  const mixed = stretches.reduce(
-    (s, x) => s + up(x.steps.reduce((q, y) => q + y.minutes.typical, 0)) + (x.wait ? up(x.wait.minutes.typical) : 0),
-    0,
-  );
+  const mixed = stretches.reduce((t, x) => t + up(x.steps.reduce((q, y) => q + y.minutes.typical, 0)), 0) - fillMin;
   return {
     activities,
     links,
@@ -271,8 +344,9 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     rackBy,
     ready: readyV,
     begin: weighV,
-    late,
-    need: lasts(weighV) + mixed + fillMin + whole,
+    late: before + late,
+    need: lasts(weighV) + mixed + fillMin + before + whole,
+    together: bake.from ? frozenFits(f, kitchen).map(({ tin, count }) => ({ tin, count })) : togetherIn(f, kitchen),
     front: activities
       .filter((a) => a.kind === 'weigh' || a.kind === 'mix' || a.kind === 'fill' || a.kind === 'in')
       .reduce((s, a) => s + a.minutes, 0),
@@ -282,7 +356,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
 
 /** Minutes in the oven: as handed in, as predicted, as stated, or as the steps have it. */
 export function bakeMinutes(b: DayBake, list: readonly Step[]): { early: number; likely: number; late: number } {
-  if (b.minutes) return b.minutes;
+  if (b.minutes && !b.from) return b.minutes;
   const s = list.find((x) => x.kind === 'bake');
   return { early: s?.minutes.low ?? 30, likely: s?.minutes.typical ?? 40, late: s?.minutes.high ?? 55 };
 }

@@ -1,7 +1,8 @@
 import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
 import { weigh } from '../balance/weigh.js';
-import type { Kitchen, Oven, TinUse } from '../formula/types.js';
+import type { BakeSetting, Kitchen, Oven, TinUse } from '../formula/types.js';
+import { settingOf } from '../counter/from-freezer.js';
 import { footprint, rackPlan } from '../tin/rack.js';
 import { build, type Activity, type Built } from './build.js';
 import type { Model, Resource, Use } from './orders.js';
@@ -23,6 +24,8 @@ export interface DayModel {
     readonly fits: boolean;
   }[];
   readonly ovens: readonly Oven[];
+  /** The heat of each bake, as it goes in: fresh, or from the freezer. */
+  readonly settings: readonly (BakeSetting | undefined)[];
 }
 
 /** Days are planned within so many minutes before serving. */
@@ -49,7 +52,7 @@ export const changeOverMin = (fromC: number, toC: number): number =>
 const spread = (all: readonly number[]): number => (all.length === 0 ? 0 : Math.max(...all) - Math.min(...all));
 
 /** The heat an oven has to have for a bake, as a still oven would be set, °C. */
-const bakeHeat = (b: DayBake): number => (b.formula.bake?.ovenC ?? 180) + (b.formula.bake?.fan ? 20 : 0);
+const bakeHeat = (b: BakeSetting | undefined): number => (b?.ovenC ?? 180) + (b?.fan ? 20 : 0);
 
 /** How many heats an oven has to be brought to, at least, for all of these. */
 function clusters(heats: readonly number[]): number {
@@ -182,7 +185,8 @@ function modelOf(
     fits: (uses) => uses.length < 2 || uses.reduce((s, u) => s + (area[u.bake] ?? 0), 0) <= racks,
   };
   const before = [hands, mixer, bowl, ...tins, cooling];
-  const heats = bakes.map(bakeHeat);
+  const settings = bakes.map((b) => settingOf(b, kitchen));
+  const heats = settings.map(bakeHeat);
   const kit: readonly Oven[] =
     kitchen.ovens.length > 0 ? kitchen.ovens : [{ id: 'oven', name: 'Oven', litres: 60, fan: false }];
   const ovens: Resource[] = kit.map((oven) => ({
@@ -193,24 +197,24 @@ function modelOf(
     fits: remembered(
       (uses) =>
         spread(uses.map((u) => heats[u.bake] ?? 0)) <= SAME_HEAT_K &&
-        uses.every((u) => uses.length === 1 || ((bakes[u.bake] as DayBake).formula.bake?.stages?.length ?? 0) === 0) &&
+        uses.every((u) => uses.length === 1 || (settings[u.bake]?.stages?.length ?? 0) === 0) &&
         (uses.length < 2 ||
           fitsIn(
-            uses.flatMap((u) => (bakes[u.bake] as DayBake).formula.tins ?? []),
+            uses.flatMap((u) => (built[u.bake] as Built).together),
             oven,
           )),
     ),
     gap: (a, b) => changeOverMin(heats[a.bake] ?? 0, heats[b.bake] ?? 0),
   }));
   const may = bakes.map(
-    (b) =>
-    kit.map((oven, i) => ({ oven, i, room: fitsIn(b.formula.tins ?? [], oven) })).filter(({ oven }) => !b.ovenIds || b.ovenIds.includes(oven.id)), // prettier-ignore
+    (b, n) =>
+    kit.map((oven, i) => ({ oven, i, room: fitsIn((built[n] as Built).together, oven) })).filter(({ oven }) => !b.ovenIds || b.ovenIds.includes(oven.id)), // prettier-ignore
   );
-  const chosen = bakes.map((b, n) => {
+  const chosen = bakes.map((_, n) => {
     const all = may[n] ?? [];
     const room = all.filter((x) => x.room);
     // the oven of its kind first, the fan oven for a fan setting
-    const fan = b.formula.bake?.fan ?? false;
+    const fan = settings[n]?.fan ?? false;
     return (room.length > 0 ? room : all.slice(0, 1))
       .sort((x, y) => Number(x.oven.fan !== fan) - Number(y.oven.fan !== fan))
       .map(({ i }) => before.length + i);
@@ -244,12 +248,9 @@ function modelOf(
         .map((b) => ({ ends: b.into, by: minutesAt(b.into), minutes: b.front })),
       works: fixed.flatMap((a, v) => (a.hands && !isDone(v) ? [{ start: v, minutes: a.minutes }] : [])),
       people,
-      plain: built.map((b) => ({
-        from: b.tins,
-        to: b.begin,
-        min: minutesAt(b.tins),
-        why: 'the tin is got ready first',
-      })),
+      plain: built
+        .filter((b) => b.tins !== b.begin)
+        .map((b) => ({ from: b.tins, to: b.begin, min: minutesAt(b.tins), why: 'the tin is got ready first' })),
     },
     activities: fixed,
     origin,
@@ -261,6 +262,7 @@ function modelOf(
       serve: serveMin[i] ?? 0,
       fits: (may[i] ?? []).some((x) => x.room),
     })),
+    settings,
     ovens: kit,
   };
 }

@@ -1,3 +1,6 @@
+import { dialFor } from '../bake/dial.js';
+import { settingOf } from '../counter/from-freezer.js';
+import { heatWords } from '../counter/parts.js';
 import type { Problem } from '../errors.js';
 import type { Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -43,15 +46,26 @@ function staysOf(m: DayModel, f: Found, bakes: readonly DayBake[]): OvenStay[] {
     .map((b, i): OvenStay => {
       const startsAt = m.origin + (f.x[b.into] as number) * MIN;
       const oven = m.ovens[(f.oven[i] ?? first) - first];
+      const setting = m.settings[i];
       return {
         bakeId: bakes[i]?.id ?? '',
         ovenId: oven?.id ?? 'oven',
-        ovenC: oven?.fan && !bakes[i]?.formula.bake?.fan ? b.heat - 20 : (bakes[i]?.formula.bake?.ovenC ?? b.heat),
+        ovenC: setting ? dialFor(setting, oven).ovenC : b.heat,
         startsAt,
         endsAt: startsAt + b.late * MIN,
       };
     })
     .sort((a, b) => a.startsAt - b.startsAt);
+}
+
+/** The dial of the oven that a bake was given, which is not always set to what its formula says. */
+function ovenOnWords(t: Task, stays: readonly OvenStay[], bakes: readonly DayBake[], kitchen: Kitchen): string {
+  const oven = kitchen.ovens.find((o) => o.id === stays.find((s) => s.bakeId === t.bakeId)?.ovenId);
+  const b = bakes.find((x) => x.id === t.bakeId);
+  if (!b) return t.words;
+  const bake = settingOf(b, kitchen);
+  const heat = heatWords({ formula: { ...b.formula, ...(bake && { bake }) }, kitchen, ...(oven && { oven }) });
+  return kitchen.ovens.length > 1 && oven ? `${oven.name} on, ${heat}` : `Oven on, ${heat}`;
 }
 
 /** Why the first thing of a day cannot begin later: what holds it, the longest waits first. */
@@ -126,7 +140,10 @@ export function planDay(
     });
     if (options.concede !== false) concessions = concessionsFor(bakes, kitchen, serveAt, now, options, later);
   }
-  const tasks = tasksOf(m, f, bakes, options);
+  const stays = staysOf(m, f, bakes);
+  const tasks = tasksOf(m, f, bakes, options).map((t) =>
+    t.kind === 'oven on' ? { ...t, words: ovenOnWords(t, stays, bakes, kitchen) } : t,
+  );
   const readyAt = Math.max(...tasks.filter((t) => t.kind === 'ready').map((t) => t.startsAt));
   bakes.forEach((b, i) => {
     if (!m.bakes[i]?.fits)
@@ -141,7 +158,7 @@ export function planDay(
   const waiting = m.bakes.reduce((s, b) => s + b.serve, 0) - f.score.begins - need;
   return {
     tasks,
-    stays: staysOf(m, f, bakes),
+    stays,
     problems,
     serveAt: Math.max(serveAt, readyAt),
     startsAt: Math.min(...tasks.map((t) => t.startsAt)),

@@ -16,6 +16,8 @@ export interface DayBake {
   readonly ovenIds?: readonly string[];
   /** Waits that are shortened by hand: butter cut in cubes, eggs in hot tap water. */
   readonly quick?: boolean;
+  /** Only what its method froze raw on another day. */
+  readonly from?: 'freezer';
 }
 
 export const taskKinds = [
@@ -31,6 +33,7 @@ export const taskKinds = [
   'in',
   'look',
   'change',
+  'beside',
   'out',
   'unmould',
   'soak',

@@ -7,6 +7,7 @@ import { historyOf, type History } from './history.js';
 import { nextOf, type NextTry } from './next.js';
 import { rank, type Ranked } from './rank.js';
 import { tellingApart, type Check } from './checks.js';
+import { capital } from '../text/plain.js';
 
 /** One reason for or against a cause. */
 export interface Evidence {
@@ -118,6 +119,5 @@ function evidenceOf(r: Ranked, d: Diagnosed, seen: readonly SymptomId[], history
     .map((l) => ({ for: l.weight > 0, words: l.words, factor: Math.exp(Math.abs(l.weight)) }));
 }
 
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const shareWords = (x: number): string =>
   x > 0.8 ? 'nearly all' : x > 0.6 ? 'most' : x > 0.4 ? 'about half of' : x > 0.2 ? 'some' : 'a few';

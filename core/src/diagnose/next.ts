@@ -8,6 +8,7 @@ import { scale } from '../scale/scale.js';
 import { withSetting } from '../bake/stages.js';
 import type { Cause, CauseId } from './causes.js';
 import { AIR_K, type Diagnosed } from './facts.js';
+import { within } from '../text/plain.js';
 
 /** The next experiment: the formula with one change, ready to be kept as a version. */
 export interface NextTry {
@@ -154,7 +155,7 @@ const ways: Readonly<Record<CauseId, Way>> = {
 /** The change that the Bench advises too, when it does. */
 function byAdvice(d: Diagnosed, kitchen: Kitchen, id: string): NextTry | null {
   const a = assess(d.formula, kitchen).advice.find((x) => x.id === id);
-  return a ? { words: `Only this: ${a.words.charAt(0).toLowerCase()}${a.words.slice(1)}`, formula: applyChanges(d.formula, a.changes) } : null; // prettier-ignore
+  return a ? { words: `Only this: ${within(a.words)}`, formula: applyChanges(d.formula, a.changes) } : null; // prettier-ignore
 }
 
 /** Flour by the scale instead of by the cup; what is weighed already, a little less. */

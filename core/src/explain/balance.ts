@@ -7,7 +7,8 @@ import type { Weighed } from '../balance/weigh.js';
 import { exactly } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
 import { plain } from '../quantity/numbers.js';
-import { capital, general, judgement, type Explanation } from './types.js';
+import { general, judgement, type Explanation } from './types.js';
+import { capital } from '../text/plain.js';
 
 export function explainMeasure(m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt', w: Weighed): Explanation {
   const t = w.totals;

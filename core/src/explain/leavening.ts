@@ -11,7 +11,8 @@ import { powderKind } from '../leavening/powders.js';
 import { acidToMeet, homeMade, sodaInPowder, thumbOf } from '../leavening/thumb.js';
 import { altitudeFactors, pressureRatio, SETTING_C } from '../leavening/volume.js';
 import { plain } from '../quantity/numbers.js';
-import { capital, chemistry, type Explanation } from './types.js';
+import { chemistry, type Explanation } from './types.js';
+import { capital } from '../text/plain.js';
 
 type Inputs = Explanation['inputs'];
 const per = (x: number): string => `${plain(Math.round(1000 * x) / 10)} %`;

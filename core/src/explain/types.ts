@@ -14,7 +14,6 @@ export interface Explanation {
   readonly source: string;
 }
 
-export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 export const general = 'General baking knowledge, not looked up; docs/science/balance.md';
 export const chemistry = 'Stoichiometry (computed) with acid values of general knowledge; docs/science/leavening.md';
 export const judgement = 'A judgement of ours, from documented sums; docs/science/balance.md';

@@ -27,7 +27,7 @@ export function keepingOf(formula: Formula, build: Build | null = null): Keeping
     cool: `${inTin}, ${family.coolRackMin} minutes${warm ? '; it may be eaten warm' : '; do not slice it hot, the steam is its moisture'}`,
     keep: !build ? family.keeps : build.fridge ? build.keeps : `${family.keeps}; the finish ${build.keeps}`,
     freeze: shaped
-      ? 'shaped and raw on a tray, then bagged, 2 months; bake from frozen, 3–6 minutes longer'
+      ? 'shaped and raw on a tray, then bagged, 2 months; bake from frozen, a fifth to a third longer'
       : build
         ? `without the finish, cold right through, wrapped twice, 2–3 months`
         : 'cold right through, in slices with paper between, wrapped twice, 2–3 months',

@@ -77,5 +77,7 @@ export function differences(a: Formula, b: Formula): Difference[] {
   if (JSON.stringify(a.bake) !== JSON.stringify(b.bake)) out.push({ kind: 'bake', words: 'heat or time changed' });
   if (JSON.stringify(a.tins) !== JSON.stringify(b.tins)) out.push({ kind: 'tins', words: 'tins changed' });
   if (JSON.stringify(a.method) !== JSON.stringify(b.method)) out.push({ kind: 'method', words: 'method changed' });
+  else if (JSON.stringify(a.work) !== JSON.stringify(b.work))
+    out.push({ kind: 'method', words: 'order of work changed' });
   return out;
 }

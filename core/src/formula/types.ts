@@ -95,6 +95,17 @@ export interface MethodStep {
   readonly itemIds: readonly string[];
 }
 
+/**
+ * A piece of the work that the baker has put elsewhere, named by its own words: into another phase, before another piece, or
+ * last of that phase. It holds as long as the method has the words; all else stays in the order of the text.
+ */
+export interface WorkMove {
+  readonly words: string;
+  readonly phase: 'ahead' | 'mix' | 'shape' | 'oven' | 'after' | 'later';
+  /** Words of the piece it comes before; null for last. */
+  readonly before: string | null;
+}
+
 export interface BakeStage {
   readonly fromMin: number;
   readonly ovenC: number;
@@ -121,6 +132,8 @@ export interface BakeSetting {
 export interface TinUse {
   readonly tin: Tin;
   readonly count: number;
+  /** Of unlike tins baked together: the time that the recipe gives this one, minutes. */
+  readonly minutes?: { readonly early: number; readonly late: number };
 }
 
 /** What a recipe says of itself and no figure is reckoned from. */
@@ -143,6 +156,8 @@ export interface Formula {
   /** In mixing order. */
   readonly groups: readonly Group[];
   readonly method: readonly MethodStep[];
+  /** Corrections of the order in which the method is worked. */
+  readonly work?: readonly WorkMove[];
   readonly bake?: BakeSetting;
   readonly tins?: readonly TinUse[];
   readonly yield?: { readonly pieces: number; readonly name?: string };
@@ -170,6 +185,12 @@ export type TinMaterial = (typeof tinMaterials)[number];
 export const tinLinings = ['none', 'paper', 'double'] as const;
 export type TinLining = (typeof tinLinings)[number];
 
+export const shapedAs = ['round', 'ball', 'oval', 'drop', 'cut'] as const;
+export const scoredAs = ['cross', 'slashes', 'wedges'] as const;
+export const cutOutlines = ['rounds', 'squares', 'wedges', 'fingers'] as const;
+/** What pieces of a rolled dough look like from above. */
+export type CutOutline = (typeof cutOutlines)[number];
+
 /** A tin, by its inner dimensions. `topMm` is the diameter or length at the rim, `top2Mm` the width at the rim. */
 export interface Tin {
   readonly id: string;
@@ -189,6 +210,16 @@ export interface Tin {
   readonly material: TinMaterial;
   /** Paper inside, or paper inside and wrapped outside, as for a rich fruit cake. */
   readonly lining?: TinLining;
+  /** Of dough that hands shape: how; its size then follows its weight, and the figures here are only where none is known. */
+  readonly shaped?: (typeof shapedAs)[number];
+  /** Of pieces cut from dough: their outline; the model bakes each as a round of the same area. */
+  readonly cut?: CutOutline;
+  /** Of wedges: how many rounds all of them come from; 1 where it is not given. */
+  readonly rounds?: number;
+  /** How the top of a dough that stands by itself is cut into: a cross, slashes, or marked into wedges. */
+  readonly scored?: (typeof scoredAs)[number];
+  /** True when its height is stated, so that its width alone follows. */
+  readonly patted?: true;
 }
 
 export type FamilyId =

@@ -10,7 +10,8 @@ import type { BakeRecord } from './types.js';
 const tried = (b: BakeRecord): boolean => (b.observed?.simulated ?? []).some((x) => x !== 'scale');
 
 /** Whether a bake may teach: not left out by the baker, not simulated, and with a time that can be one. */
-export const teaches = (b: BakeRecord): boolean => !b.excluded && !tried(b) && b.minutes > 0 && b.minutes < 600;
+export const teaches = (b: BakeRecord): boolean =>
+  !b.excluded && !b.fromFreezer && !tried(b) && b.minutes > 0 && b.minutes < 600;
 
 /** What the model says of a logged bake in an ordinary kitchen; null when it would never be done. */
 export const reckonBake = (b: BakeRecord, kitchen: Kitchen): Reckoned | null => reckon(inputOf(b), kitchen);

@@ -68,6 +68,8 @@ export interface BakeRecord {
   /** What the oven had reached when the tin went in, °C, when it was not hot yet; whether the tin was hot. */
   readonly ovenReachedC?: number;
   readonly hotTin?: boolean;
+  /** Baked from the freezer: its ice is not in the model, so that it teaches nothing of the oven. */
+  readonly fromFreezer?: boolean;
   /** Instant of taking it out, ms since 1970. */
   readonly at: number;
   readonly tin: TinUse;

@@ -5,7 +5,7 @@ import { degreesIn } from '../quantity/degrees.js';
 import { scanAmounts, type Found } from '../quantity/scan.js';
 import { unitOf } from '../quantity/units.js';
 import { plainChars } from './anatomy.js';
-import { durations } from './bake/durations.js';
+import { durations } from '../text/durations.js';
 import * as make from './bake/tin-kinds.js';
 import { readYieldLine } from './cards.js';
 import type { Classified } from './classify.js';

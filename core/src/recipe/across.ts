@@ -1,3 +1,4 @@
+import { recut } from '../tin/shaped.js';
 import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
@@ -41,6 +42,7 @@ export function across(
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),
     ...openTin(formula, baking),
+    ...uncounted(formula, baking),
     ...hugeTin(baking),
     ...tin(formula, w),
     ...listAndMethod(formula, at, kitchen),
@@ -265,6 +267,32 @@ function openTin(formula: Formula, { openTin: place }: Baking): Doubt[] {
           words: `${mm / 10} cm`,
           edit: { kind: 'tins', tins: [sized(mm)] },
         })),
+      ],
+    },
+  ];
+}
+
+/** Pieces that the text does not count: reckoned from the dough, and asked about. */
+function uncounted(formula: Formula, { countedAt: place }: Baking): Doubt[] {
+  const use = formula.tins?.[0];
+  if (!place || !use) return [];
+  const { tin, count } = use;
+  const n = count * (tin.cups ?? 1);
+  const so = (many: number): TinUse =>
+    tin.cups === undefined ? { tin, count: many } : { tin: recut(tin, many), count: 1 };
+  return [
+    {
+      id: 'pieces',
+      place: { line: place.line, from: place.from, to: place.to },
+      kind: 'tin',
+      likely: 'keep',
+      words: `The text does not say how many pieces it makes; ${n} are reckoned from the dough.`,
+      choices: [
+        { id: 'keep', words: `${n}`, edit: { kind: 'keep' } },
+        ...[0.75, 1.25, 1.5]
+          .map((k) => Math.max(2, Math.round(k * n)))
+          .filter((many, i, all) => many !== n && all.indexOf(many) === i)
+          .map((many): Choice => ({ id: `n-${many}`, words: `${many}`, edit: { kind: 'tins', tins: [so(many)] } })),
       ],
     },
   ];

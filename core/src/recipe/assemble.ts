@@ -23,11 +23,15 @@ import { intoGroups } from './groups.js';
 import { hasKind } from './kin.js';
 import { languageOf } from './language.js';
 import { readLine, type RegionWords } from './line.js';
-import { matchIngredient, plainText } from './match.js';
+import { matchIngredient } from './match.js';
+import { plainText } from '../text/plain.js';
 import { measuresIn } from './measures.js';
 import { kitchenSource, originOf, regionOf, sourceIn, type RegionId } from './origin.js';
 import { toldIn, type Told } from './prose.js';
-import { usedApart } from './roles.js';
+import { withCourse } from '../method/course.js';
+import { workOf } from '../method/operations.js';
+import { countedBy, filledAgain, shapedHere } from './by-work.js';
+import { MOST_ITEMS, usedApart } from './roles.js';
 import { seriesIn, type Piece } from './series.js';
 import { titleIn, titleOf } from './titles.js';
 
@@ -269,14 +273,29 @@ const reckonedDoubt = (item: Item, place: Place, words: string): Doubt => ({
 const generic =
   /^(?:the )?(?:sugar|flour|butter|marg(?:arine)?|fat|milk|eggs?|egg|yolks?|whites?|cream|oil|coffee|tea|fruit|water|salt)s?$/i;
 
+/** The list and the method as far as they are read; what belongs to a part of its own stands in its group, so that words can mean it. */
+const listed = (r: Reading, source: Formula['source'], method: readonly MethodStep[], kitchen: Kitchen): Formula => ({
+  ...emptyFormula('', '', kitchen),
+  source,
+  groups: r.sections
+    .filter((s) => s.role !== 'grease')
+    .map((s, i) => ({ id: `s${i}`, name: s.name, role: s.role, items: s.items })),
+  method,
+});
+
+/** Where the words of a method's entry begin in the text: behind its own number. */
+const lineOf = (p: Classified | undefined, m: MethodStep | undefined): { no: number; at: number } => ({
+  no: p?.no ?? 0,
+  at: p ? p.at + p.text.length - (m?.text.length ?? 0) : 0,
+});
+
 /** Moves what the method only spreads, scatters or pours over out of the batter. */
-function setApart(r: Reading, method: readonly MethodStep[], kitchen: Kitchen): void {
+function setApart(r: Reading, source: Formula['source'], method: readonly MethodStep[], kitchen: Kitchen): void {
   if (r.sections.some((s) => s.said)) return;
   const batter = r.sections.filter((s) => s.role === 'batter');
   const moves = usedApart(
+    listed(r, source, method, kitchen),
     batter.flatMap((s) => s.items),
-    r.sections.flatMap((s) => s.items),
-    method,
     kitchen,
   );
   if (moves.size === 0) return;
@@ -317,18 +336,22 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
         parts.every((x) => x.kind !== 'ingredient')),
   );
   const method = steps.map((p) => step(p.text, items, kitchen));
-  if (!card) setApart(r, method, kitchen);
+  if (!card) setApart(r, source, method, kitchen);
   const prose = parts.filter(
     (p) => p.kind !== 'ingredient' && p.kind !== 'note' && p.kind !== 'story' && !readMeasuresLine(p.text),
   );
+  const byWork = !card && items.length <= MOST_ITEMS;
+  const work = byWork ? workOf(listed(r, source, method, kitchen), kitchen).operations : [];
   const baking = readBaking(
     prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text) && !readAboutLine(p.text)),
+    shapedHere(work, (entry) => lineOf(steps[entry], method[entry])),
   );
   marks.push(...baking.marks);
   for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
   const stated = firstOf(readStatedLine);
   const set = firstOf(readOvenLine) ?? baking.bake;
-  const bake = set && stated ? { ...set, stated } : set;
+  const worked = set && byWork && set === baking.bake ? withCourse(set, work) : set;
+  const bake = worked && stated ? { ...worked, stated } : worked;
   const traces = firstOf(readMayContainLine);
   const makes = firstOf(readYieldLine) ?? baking.pieces;
   const about = head.reduce<About>((all, p) => ({ ...readAboutLine(p.text), ...all }), {});
@@ -346,7 +369,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     ],
     method,
     ...(bake && { bake }),
-    ...(baking.tins.length > 0 && { tins: baking.tins }),
+    ...(baking.tins.length > 0 && { tins: filledAgain(baking.tins, work) }),
     ...(makes && { yield: makes }),
     ...(traces && traces.length > 0 && { mayContain: traces }),
     ...(Object.keys(about).length > 0 && { about }),
@@ -369,6 +392,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const formula: Formula = {
     ...bare,
     family: guess.family,
+    ...(bare.tins && { tins: countedBy(baking, bare.tins, w.totals, guess.family) }),
     groups: groupsOf(sections, bare, guess.family, method, kitchen),
   };
   const places: Places = {

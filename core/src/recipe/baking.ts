@@ -1,8 +1,12 @@
-import type { BakeSetting, TinShape, TinUse } from '../formula/types.js';
+import type { BakeSetting, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
 import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/course.js';
-import { sizesIn } from './bake/lengths.js';
-import { readVessels } from './bake/vessels.js';
+import { readSpoken, spokenPattern } from '../quantity/spoken.js';
+import { capacityOf } from '../tin/geometry.js';
+import { namesShape } from '../tin/spoken.js';
+import { sizesIn } from '../text/lengths.js';
+import type { OnTray } from './bake/shaped-tins.js';
+import { readVessels, type ShapedHere } from './bake/vessels.js';
 import { readMeasured } from './tins.js';
 
 /** Heat, time, tin and yield as found in a text, each with where. */
@@ -18,28 +22,47 @@ export interface Baking {
   /** A size of a tin that no oven takes, where it stands, and the tins that it would be without its first figure. */
   readonly hugeTin: { readonly said: string; readonly mark: Mark; readonly instead: readonly TinUse[] } | null;
   readonly tins: readonly TinUse[];
+  /** What the first of the tins is for so much dough, ml, where the words do not count the pieces. */
+  readonly counted: OnTray['counted'];
+  /** Where those pieces are made. */
+  readonly countedAt: Mark | null;
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly marks: readonly Mark[];
 }
 
-const yieldWords =
-  /\b(makes|yields?|serves|servings|yield|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|approx\.?\s*|around\s*)?(?:(an?|one|two)\b|(\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?)(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?/i;
-const counts: Readonly<Record<string, number>> = { a: 1, an: 1, one: 1, two: 2 };
+const yieldWords = new RegExp(
+  String.raw`\b(makes|yields?|serves|servings|yield|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|approx\.?\s*|around\s*)?(?:(\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?|(${spokenPattern}|an?)(?![\p{L}]))(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?`,
+  'iu',
+);
+/** "Rock buns (12)", "Scones for the fete (about 16)". */
+const titled = /^[^\d]{3,50}\((?:about |makes |makes about )?(?<n>\d{1,2})(?: (?<what>\p{L}+))?\)$/iu;
 
 function readYield(line: Prose): { pieces: { pieces: number; name?: string }; mark: Mark } | null {
   const m =
     yieldWords.exec(line.text) ??
-    /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text);
+    /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text) ??
+    titled.exec(line.text.trim());
   if (!m) return null;
-  const n = m.groups?.['n'] ? Number(m.groups['n']) : m[3] ? Number(m[3]) : (counts[(m[2] ?? '').toLowerCase()] ?? 0);
+  const said = (m[3] ?? '').toLowerCase();
+  const n = m.groups?.['n']
+    ? Number(m.groups['n'])
+    : m[2]
+      ? Number(m[2])
+      : /^an?$/.test(said)
+        ? 1
+        : (readSpoken(said) ?? 0);
   const name = (m.groups?.['what'] ?? m[4])?.toLowerCase();
-  if (n <= 0 || /^(?:cm|inch|g|kg|ml|minutes?|hours?)$/.test(name ?? '')) return null;
+  if (n < 1 || !Number.isInteger(n) || /^(?:cm|inch|g|kg|ml|minutes?|hours?)$/.test(name ?? '')) return null;
   const mark: Mark = { line: line.no, from: line.at + m.index, to: line.at + m.index + m[0].length, what: 'yield' };
   return { pieces: { pieces: n, ...(name && !/^(?:in|and|or|from|of|to|with|for)$/.test(name) && { name }) }, mark };
 }
 
-/** Gathers heat, time, tins and yield from the lines that are not ingredients; the first clear mention of each counts. */
-export function readBaking(lines: readonly Prose[]): Baking {
+/**
+ * Gathers heat, time, tins and yield from the lines that are not ingredients; the first clear mention of each counts.
+ *
+ * @param shaped the dough as the method shapes it, for what stands on a tray by itself
+ */
+export function readBaking(lines: readonly Prose[], shaped: ShapedHere | null): Baking {
   const heat = readHeat(lines);
   const rest = { heatDoubt: heat.doubt, byWords: heat.byWords, minutes: heat.bake ? null : heat.minutes };
   const marks: Mark[] = [...heat.marks];
@@ -56,14 +79,26 @@ export function readBaking(lines: readonly Prose[]): Baking {
     // a measured tin is one of several on its line, "and" between them
     const tins = card.text.split(/(?<=\])\s*(?:and|,|\+)\s*/).flatMap((p) => readMeasured(p) ?? []);
     marks.push({ line: card.no, from: card.at, to: card.at + card.text.length, what: 'tin' });
-    return { ...rest, bake: heat.bake, tins, pieces, marks, openTin: null, hugeTin: null };
+    return {
+      ...rest,
+      bake: heat.bake,
+      tins,
+      pieces,
+      marks,
+      openTin: null,
+      hugeTin: null,
+      counted: null,
+      countedAt: null,
+    };
   }
-  const vessels = readVessels(lines, pieces?.pieces ?? null);
+  const vessels = readVessels(lines, pieces?.pieces ?? null, shaped);
   marks.push(...vessels.marks);
-  const bake = ofTin(heat, vessels.tins);
+  const { bake, tins } = ofTins(heat, vessels.tins);
   const hugeTin = hugeIn(lines);
   if (hugeTin) marks.push(hugeTin.mark);
-  return { ...rest, bake, tins: vessels.tins, pieces, marks, openTin: vessels.guessed ? vessels.place : null, hugeTin };
+  const openTin = vessels.guessed ? vessels.place : null;
+  const { counted } = vessels;
+  return { ...rest, bake, tins, pieces, marks, openTin, hugeTin, counted, countedAt: counted ? vessels.place : null };
 }
 
 /** Wider than this, mm, no tin goes into an oven of a kitchen, whose inside is 45 to 60 cm. */
@@ -88,20 +123,27 @@ function hugeIn(lines: readonly Prose[]): Baking['hugeTin'] {
   return null;
 }
 
-/** Words for tins, and the shapes they mean. */
-const shapes: readonly (readonly [RegExp, readonly TinShape[]])[] = [
-  [/muffin|cup\s?cake|bun|mini/i, ['cup']],
-  [/loaf|loaves/i, ['loaf']],
-  [/round|layer|sandwich/i, ['round']],
-  [/square/i, ['square']],
-  [/tray|sheet|slab/i, ['rect', 'sheet', 'square']],
-  [/ring|bundt/i, ['tube']],
-];
+const little = /\b(?:small\w*|little|mini|tiny)\b/i;
+const large = /\b(?:large\w*|big\w*|cake|main)\b/i;
 
-/** Of times that go with tins of their own, that of the tin the recipe has: "35 for the tray, 18 for muffins". */
-function ofTin(heat: HeatRead, tins: readonly TinUse[]): BakeSetting | null {
-  const shape = tins[0]?.tin.shape;
-  if (!heat.bake || heat.bake.stages || heat.alternatives.length < 2 || !shape) return heat.bake;
-  const own = heat.alternatives.find((a) => shapes.some(([said, of]) => said.test(a.words) && of.includes(shape)));
-  return own ? { ...heat.bake, minutes: own.minutes } : heat.bake;
+/** Of times that go with tins of their own, those of each tin the recipe has: "35 for the tray, 18 for muffins". */
+function ofTins(heat: HeatRead, tins: readonly TinUse[]): { bake: BakeSetting | null; tins: readonly TinUse[] } {
+  const { alternatives, bake } = heat;
+  if (!bake || bake.stages || alternatives.length === 0) return { bake, tins };
+  const size = (t: TinUse): number => capacityOf(t.tin) / (t.tin.shape === 'cup' ? (t.tin.cups ?? 1) : 1);
+  const bySize = [...tins].sort((a, b) => size(b) - size(a));
+  const own = (t: TinUse): HeatRead['alternatives'][number] | undefined =>
+    alternatives.find((a) => namesShape(a.words, t.tin.shape)) ??
+    (tins.length < 2
+      ? undefined
+      : alternatives.find((a) => (t === bySize[0] ? large : t === bySize.at(-1) ? little : /$^/).test(a.words)));
+  if (tins.length < 2) {
+    const one = alternatives.length > 1 && tins[0] ? own(tins[0]) : undefined;
+    return { bake: one ? { ...bake, minutes: one.minutes } : bake, tins };
+  }
+  const timed = tins.map((t) => ({ ...t, ...(own(t) && { minutes: own(t)?.minutes }) })) as TinUse[];
+  // the one that takes longest is the bake; the others come out while it is in
+  timed.sort((a, b) => (b.minutes?.late ?? 0) - (a.minutes?.late ?? 0));
+  const longest = timed[0]?.minutes;
+  return { bake: longest ? { ...bake, minutes: longest } : bake, tins: timed };
 }

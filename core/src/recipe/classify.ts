@@ -1,5 +1,7 @@
 import type { Kitchen } from '../formula/types.js';
 import { scanAmounts } from '../quantity/scan.js';
+import { clausesIn } from '../method/clauses.js';
+import { sentencesIn } from '../text/sentences.js';
 import { plainChars } from './anatomy.js';
 import {
   afterHeading,
@@ -113,7 +115,7 @@ const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean =>
   ).length >= 3;
 
 const bakeNoun =
-  /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slice|cornbread|gingerbread|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+)\b/i;
+  /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slice|cornbread|gingerbread|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+|drops|nuggets|wedges|farls|bannocks?|rusks)\b/i;
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
 const namesBake = (text: string): boolean => {
   const before = text.split(/\d/)[0] ?? '';
@@ -121,7 +123,8 @@ const namesBake = (text: string): boolean => {
     bakeNoun.test(before) &&
     !/^\d/.test(text) &&
     text.length < 90 &&
-    (!units.test(text) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before))
+    // "oat drops" are no measure
+    (!units.test(text.replace(bakeNoun, ' ')) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before))
   );
 };
 
@@ -155,6 +158,18 @@ function listStart(lines: readonly string[], kitchen: Kitchen): number {
  * Tells title, headings, ingredient lines and method apart, line by line. What a page has around its recipe (ways to
  * share it, ratings, stories above the list, comments below) is story: kept, and not used.
  */
+/** Where in a line of the list sentences begin in which something is done: two of them at least, so that it is no remark. */
+function workBehind(text: string): number {
+  if (text.length < 60) return -1;
+  const all = sentencesIn(text);
+  const does = (t: string): boolean =>
+    !/^\s*[\d½¼¾⅓⅔]/.test(t) && clausesIn(t, 0).some((c) => c.verb !== null && !c.negated);
+  const first = all.findIndex((x, i) => i > 0 && does(x.text));
+  if (first < 0 || all.slice(first).filter((x) => does(x.text)).length < 2) return -1;
+  const at = all[first]?.at ?? -1;
+  return at + (/^\s*/.exec(text.slice(at))?.[0].length ?? 0);
+}
+
 export function classify(lines: readonly string[], kitchen: Kitchen): Classified[] {
   const out: Classified[] = [];
   let section: 'unknown' | 'ingredients' | 'method' | 'notes' | 'after' = 'unknown';
@@ -254,7 +269,8 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     if (labelled && (labelled.group || matchIngredient(text.slice(0, labelled.at), kitchen) === null)) {
       // the list may be followed by what is done with it
       const end = /[.!]\s+(?=\p{Lu})/u.exec(labelled.rest);
-      const list = end ? labelled.rest.slice(0, end.index + 1) : labelled.rest;
+      const work = end ? end.index + end[0].length : card ? -1 : workBehind(labelled.rest);
+      const list = work < 0 ? labelled.rest : labelled.rest.slice(0, work).trimEnd();
       titled = true;
       listed++;
       if (labelled.group)
@@ -266,19 +282,18 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         at: start + labelled.at,
         ...(labelled.group && { inline: true }),
       });
-      if (end)
-        out.push({
-          kind: 'method',
-          text: labelled.rest.slice(end.index + end[0].length),
-          no,
-          at: start + labelled.at + end.index + end[0].length,
-        });
+      if (work >= 0) out.push({ kind: 'method', text: labelled.rest.slice(work), no, at: start + labelled.at + work });
       return;
     }
     if (ingredient) {
       titled = true;
       listed++;
-      return add('ingredient');
+      const work = card ? -1 : workBehind(text);
+      if (work < 0) return add('ingredient');
+      // a message that goes on in one breath from the list to what is done with it
+      out.push({ kind: 'ingredient', text: text.slice(0, work).replace(/[\s.;]+$/, ''), no, at: start });
+      out.push({ kind: 'method', text: text.slice(work), no, at: start + work });
+      return;
     }
     if (
       section === 'ingredients' &&

@@ -1,6 +1,6 @@
 import { ingredients } from '../ingredient/catalogue.js';
 import { namesAbroad, type Language } from '../ingredient/names-abroad.js';
-import { plainText } from './match.js';
+import { plainText } from '../text/plain.js';
 
 const names: Readonly<Record<Language, string>> = {
   en: 'English',

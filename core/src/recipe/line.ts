@@ -6,7 +6,8 @@ import { sizeOf, unitOf } from '../quantity/units.js';
 import { anatomyOf, plainChars, type Segment, type Stated } from './anatomy.js';
 import type { Doubt, Mark, Place } from './draft.js';
 import * as doubt from './line-doubts.js';
-import { exactName, isOdd, matchIngredient, misspelt, plainText, type Match } from './match.js';
+import { exactName, isOdd, matchIngredient, misspelt, type Match } from './match.js';
+import { plainText } from '../text/plain.js';
 import { onTheTin, soldIn } from './words.js';
 
 export interface ReadLine {
@@ -303,6 +304,13 @@ function madeUp(
     /^(.*?)[,;]?\s*(?:(?:lightly )?beaten,?\s+(?:and\s+)?)?(?:and\s+)?(?:made|brought|topped|make|bring|fill(?:ed)?)\s+up\s+to\s+(.*?(?:ml|fl\.? ?oz|cups?|pint|dl|l))\s+with\s+(.+)$/i.exec(
       text,
     );
+  // "2 eggs, beaten, with enough milk to make 1/2 pint"
+  const n =
+    /^(.*?)[,;]?\s*(?:(?:lightly )?beaten,?\s+)?(?:and|plus|with)\s+(?:enough\s+|sufficient\s+)?(\p{L}+(?: \p{L}+)?)\s+to (?:make|bring (?:it|them) (?:up )?to|come to|give)\s+(?:up\s+)?(?:to\s+)?(.*?(?:ml|fl\.? ?oz|cups?|pint|dl|l))\s*$/iu.exec(
+      text,
+    );
+  if (!m && n?.[1] && n[2] && n[3])
+    return { first: n[1], upTo: n[3], second: n[2], at: text.indexOf(n[2], n[1].length) };
   return m?.[1] && m[2] && m[3]
     ? { first: m[1], upTo: m[2], second: m[3], at: m.index + m[0].length - m[3].length }
     : null;
@@ -380,7 +388,10 @@ function readItem(
   const form = formOf(segment, ingredient);
   const doubts: Doubt[] = [];
   const inShell = ingredient.id === 'egg' ? segment.stated.map(shelled) : segment.stated;
-  const ways = inShell.map((s) => weighed(s, ingredient, measures, form)).filter((w): w is Weighed => w !== null);
+  const all = inShell.map((s) => weighed(s, ingredient, measures, form)).filter((w): w is Weighed => w !== null);
+  // "a handful of sultanas (about 3 oz)": a weight beside a measure of the hand tells what it holds
+  const inHand = (w: Weighed): boolean => w.stated.parts.every((x) => byHand.has(x.unit ?? ''));
+  const ways = all.some((w) => weightFirst(w) === 0 && !inHand(w)) ? all.filter((w) => !inHand(w)) : all;
   const chosen = [...ways].sort((a, b) => weightFirst(a) - weightFirst(b))[0] ?? null;
   let grams = chosen?.grams ?? 0;
   // weighed by the surest statement, entered as the baker said it first

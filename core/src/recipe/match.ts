@@ -4,21 +4,8 @@ import { ingredients } from '../ingredient/catalogue.js';
 import { namesAbroad } from '../ingredient/names-abroad.js';
 import type { Ingredient, Kitchen } from '../formula/types.js';
 import { remembered } from '../quantity/remember.js';
-import { harmless } from './words.js';
-
-const joined: Readonly<Record<string, string>> = { ß: 'ss', œ: 'oe', æ: 'ae', ø: 'o', ł: 'l' };
-
-/** Lower case without accents, signs and doubled spaces: what names are compared in. */
-export const plainText = (s: string): string =>
-  s
-    .toLowerCase()
-    .replace(/[’‘]/g, "'")
-    .replace(/[ßœæøł]/g, (c) => joined[c] ?? c)
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .replace(/[^a-z0-9%' -]+/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
+import { harmless } from '../text/harmless.js';
+import { plainText } from '../text/plain.js';
 
 interface Name {
   readonly words: string;

@@ -1,11 +1,12 @@
 import type { GroupRole, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { middle, scanAmounts, type Found } from '../quantity/scan.js';
-import { durations } from './bake/durations.js';
-import { heatsIn } from './bake/heats.js';
-import { sizesIn } from './bake/lengths.js';
-import { sentencesIn } from './bake/sentences.js';
-import { matchIngredient, plainText, type Match } from './match.js';
+import { durations } from '../text/durations.js';
+import { heatsIn } from '../text/heats.js';
+import { sizesIn } from '../text/lengths.js';
+import { sentencesIn } from '../text/sentences.js';
+import { matchIngredient, type Match } from './match.js';
+import { plainText } from '../text/plain.js';
 import { fillUp } from './series.js';
 
 /**

@@ -1,11 +1,20 @@
 import { vesselNamed } from './bake/vessels.js';
-import { tinLinings, tinMaterials, tinShapes, type Tin, type TinUse } from '../formula/types.js';
+import {
+  cutOutlines,
+  scoredAs,
+  shapedAs,
+  tinLinings,
+  tinMaterials,
+  tinShapes,
+  type Tin,
+  type TinUse,
+} from '../formula/types.js';
 
 /**
  * A tin in words that read back exactly: its name, and behind it what was measured. "2 × Deep round [round, top 203 mm,
  * base 200 mm, deep 48 mm, dark metal, 232 g empty]".
  */
-export function tinWords({ tin, count }: TinUse): string {
+export function tinWords({ tin, count, minutes }: TinUse): string {
   const more = (name: string, v: number | undefined, unit = 'mm'): string[] =>
     v === undefined ? [] : [`${name} ${v} ${unit}`.trim()];
   const parts = [
@@ -19,8 +28,14 @@ export function tinWords({ tin, count }: TinUse): string {
     ...(tin.cups === undefined ? [] : [`${tin.cups} cups`]),
     ...more('holds', tin.capacityMl, 'ml'),
     tin.material,
+    ...(tin.shaped ? [`shaped ${tin.shaped}`] : []),
+    ...(tin.patted ? ['patted'] : []),
+    ...(tin.cut ? [`cut ${tin.cut}`] : []),
+    ...(tin.rounds === undefined ? [] : [`from ${tin.rounds} rounds`]),
+    ...(tin.scored ? [`scored ${tin.scored}`] : []),
     ...(tin.lining && tin.lining !== 'none' ? [`${tin.lining} lined`] : []),
     ...(tin.tareG === undefined ? [] : [`${tin.tareG} g empty`]),
+    ...(minutes ? [`${minutes.early}-${minutes.late} min`] : []),
     `id ${tin.id}`,
   ];
   return `${count} × ${tin.name.replace(/[[\]]/g, '')} [${parts.join(', ')}]`;
@@ -44,6 +59,11 @@ export function readMeasured(line: string): TinUse | null {
   const cups = /(\d+) cups/.exec(m[3])?.[1];
   const tare = /([\d.]+) g empty/.exec(m[3])?.[1];
   const lining = tinLinings.find((x) => x !== 'none' && parts.includes(`${x} lined`));
+  const one = <T extends string>(of: readonly T[], word: string): T | undefined =>
+    of.find((x) => parts.includes(`${word} ${x}`));
+  const [shaped, cut, scored] = [one(shapedAs, 'shaped'), one(cutOutlines, 'cut'), one(scoredAs, 'scored')];
+  const times = /(?:^|, )([\d.]+)-([\d.]+) min(?:,|$)/.exec(m[3]);
+  const rounds = /from (\d+) rounds/.exec(m[3])?.[1];
   const id = parts.map((p) => /^id (\S+)$/.exec(p)?.[1]).find((x) => x !== undefined);
   const name = (m[2] ?? '').trim();
   const some = <K extends keyof Tin>(key: K, v: number | undefined): Partial<Tin> =>
@@ -64,8 +84,14 @@ export function readMeasured(line: string): TinUse | null {
       ...some('tareG', tare === undefined ? undefined : Number(tare)),
       material: tinMaterials.find((x) => parts.includes(x)) ?? 'light metal',
       ...(lining && { lining }),
+      ...(shaped && { shaped }),
+      ...(shaped && parts.includes('patted') && { patted: true as const }),
+      ...(cut && { cut }),
+      ...some('rounds', rounds === undefined ? undefined : Number(rounds)),
+      ...(scored && { scored }),
     },
     count: Number(m[1]),
+    ...(times && { minutes: { early: Number(times[1]), late: Number(times[2]) } }),
   };
 }
 

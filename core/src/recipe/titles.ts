@@ -1,4 +1,5 @@
 import { scanAmounts } from '../quantity/scan.js';
+import { capital } from '../text/plain.js';
 
 const bake =
   /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|squares?|sponge|traybake|gingerbread|cornbread|damper|shortcake)\b(?!\s+(?:tin|pan|flour|mix))/iu;
@@ -11,8 +12,6 @@ const around = new Set(
 /** How a sentence begins that is no title. */
 const sentence =
   /^(?:so|okay|well|right|you|I|the|it|my|this|we|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and|since|as|if|when|er|um|let)\b/i;
-
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
 export function titleOf(text: string): string {

@@ -2,6 +2,9 @@ import { familyOf } from '../balance/families.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { totalsOf } from '../balance/totals.js';
 import { linesOf } from '../leavening/parts.js';
+import { workOf } from '../method/operations.js';
+import { shared } from '../method/together.js';
+import { fitTins, piecesIn } from '../tin/fit.js';
 
 export interface Portion {
   readonly name: 'bake now' | 'freeze';
@@ -9,6 +12,16 @@ export interface Portion {
   readonly batterG: number;
   readonly pieces: number;
   readonly words: string;
+}
+
+/** Pieces that a batch makes, and how many of them its method bakes now; the others it freezes raw. */
+export function madeAndBaked(formula: Formula, kitchen: Kitchen): { readonly pieces: number; readonly now: number } {
+  const fits = formula.tins ? fitTins(formula, formula.tins, kitchen) : [];
+  const { away } = shared(workOf(formula, kitchen).operations, fits);
+  const inTins = piecesIn(fits);
+  // what is baked whole is cut into as many as the recipe says
+  const pieces = inTins > 1 ? inTins : (formula.yield?.pieces ?? 1);
+  return { pieces, now: pieces - (away ? (away.pieces ?? Math.round(away.share * pieces)) : 0) };
 }
 
 /**
@@ -20,7 +33,7 @@ export interface Portion {
 export function bakeAndFreeze(formula: Formula, nowShare: number, kitchen: Kitchen): Portion[] {
   const share = Math.min(1, Math.max(0, Number.isFinite(nowShare) ? nowShare : 1));
   const batterG = totalsOf(linesOf(formula, kitchen)).batterG;
-  const pieces = formula.yield?.pieces ?? 1;
+  const { pieces } = madeAndBaked(formula, kitchen);
   const family = familyOf(formula.family);
   const shaped = family.methods[0] === 'rub-in';
   const now = Math.round(pieces * share);
@@ -28,7 +41,7 @@ export function bakeAndFreeze(formula: Formula, nowShare: number, kitchen: Kitch
     pieces === 1 || share >= 1
       ? ''
       : shaped
-        ? 'freeze raw on a tray, then bag; bake from frozen, 3 to 5 minutes longer'
+        ? 'freeze raw on a tray, then bag; bake from frozen, a fifth to a third longer'
         : 'bake all, cool right through, freeze wrapped the same day, up to 2 months; thaw in the wrapping';
   const all: Portion[] = [
     { name: 'bake now', share, batterG: batterG * share, pieces: now, words: `${now} of ${pieces}` },

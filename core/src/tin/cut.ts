@@ -1,9 +1,13 @@
-import type { Tin } from '../formula/types.js';
+import type { CutOutline, Tin } from '../formula/types.js';
+import { cutName } from './naming.js';
 
 /** Share of a rolled slab that rounds take in a hexagonal pattern; scraps are gathered and rolled once more. General baking knowledge: 70 to 80 %. */
 const ROUNDS_SHARE = 0.75;
 
-export type CutShape = 'rounds' | 'squares' | 'wedges';
+/** Outlines that a slab can be cut to by size; fingers are cut by hand. */
+export type CutShape = Exclude<CutOutline, 'fingers'>;
+/** More pieces than this no kitchen cuts from one dough. */
+export const MOST_PIECES = 96;
 
 export interface Cut {
   /** Pieces from the first rolling, and from the scraps rolled once. */
@@ -86,14 +90,19 @@ export function cutTin(
   const n = cut.first + cut.second;
   if (n < 1 || !(doughMl > 0 && fill > 0)) return null;
   const across = Math.sqrt(((doughMl * 1000) / n / thickMm) * (4 / Math.PI));
-  const cm = Math.round(sizeMm) / 10;
-  return {
+  const rounds =
+    shape === 'wedges' ? Math.max(1, Math.round((cut.areaCm2 * 100) / ((Math.PI / 4) * sizeMm * sizeMm))) : 1;
+  const nominal = shape === 'squares' ? (2 * sizeMm) / Math.sqrt(Math.PI) : sizeMm / Math.sqrt(n / rounds);
+  const piece: Tin = {
     id: `cut-${shape}-${Math.round(sizeMm)}-${Math.round(thickMm)}-${n}`,
-    name: shape === 'wedges' ? `${n} wedges of ${cm} cm rounds` : `${n} cut ${shape}, ${cm} cm`,
+    name: '',
     shape: 'slab',
-    topMm: Math.round(100 * across) / 100,
+    cut: shape,
+    ...(rounds > 1 && { rounds }),
+    topMm: shape === 'rounds' ? sizeMm : nominal,
     depthMm: Math.round((100 * thickMm) / fill) / 100,
     cups: n,
     material: 'none',
   };
+  return { ...piece, name: cutName(piece), topMm: Math.round(100 * across) / 100 };
 }

@@ -5,6 +5,7 @@ import { defaultKitchen } from '../kitchen/default.js';
 import { weigh } from '../balance/weigh.js';
 import { learnedFactor } from '../bake/learned.js';
 import { densityOf } from '../balance/totals.js';
+import { shapedTin } from './shaped.js';
 import { areaAt, capacityFactor, capacityOf, heightFor, outlineOf, tinProblems, volumeTo } from './geometry.js';
 
 export interface TinFit {
@@ -37,6 +38,10 @@ const DOME: Readonly<Record<string, number>> = {
   'soda-bread': 0.3,
 };
 
+/** A scored top opens along its cuts and spreads, where a whole one is lifted and cracks: so much is left of its dome. A judgement. */
+const SCORED_DOME = 0.6;
+const OPENS = { cross: 'its cross', slashes: 'its slashes', wedges: 'the marks' } as const;
+
 /** Baked over raw height: the family's range, placed by where the lift lies in its band. */
 export function riseOf(family: Family, liftMmol: number, target: readonly [number, number]): number {
   const [lo, hi] = family.rise;
@@ -45,6 +50,10 @@ export function riseOf(family: Family, liftMmol: number, target: readonly [numbe
   const bounded = at < 0 ? 0.5 * Math.max(-1, at) : Math.min(1.25, at);
   return Math.max(1.02, lo + (hi - lo) * bounded);
 }
+
+/** Pieces that tins hold together: cups, rounds, loaves; a sheet that is cut later is one. */
+export const piecesIn = (fits: readonly TinFit[]): number =>
+  fits.reduce((n, f) => n + f.count * (f.perCupG > 0 ? Math.round(f.batterG / f.perCupG) : 1), 0);
 
 /** How a batter is shared over unlike tins: the same share of each, or the same depth in each. */
 export type Sharing = 'fill' | 'depth';
@@ -92,15 +101,24 @@ export function fitTins(
   const b = batterOf(formula, kitchen);
   const use = tins.filter((t) => t.count > 0);
   const each = shareOut(b.batterG / b.density, use, how);
-  return use.map(({ tin, count }, i) =>
-    fitOne(tin, count, (each[i] ?? 0) * b.density, b.density, b.rise, b.family, formula.bake?.ovenC),
-  );
+  return use.map(({ tin, count }, i) => {
+    const grams = (each[i] ?? 0) * b.density;
+    return fitOne(shapedTin(tin, grams, b.density), count, grams, b.density, b.rise, b.family, formula.bake?.ovenC);
+  });
 }
 
 /** The same tin with another weight of the formula's batter in it, g. */
 export function fitWith(formula: Formula, fit: TinFit, batterG: number, kitchen: Kitchen): TinFit {
   const b = batterOf(formula, kitchen);
-  return fitOne(fit.tin, fit.count, batterG, b.density, b.rise, b.family, formula.bake?.ovenC);
+  return fitOne(
+    shapedTin(fit.tin, batterG, b.density),
+    fit.count,
+    batterG,
+    b.density,
+    b.rise,
+    b.family,
+    formula.bake?.ovenC,
+  );
 }
 
 /** What a formula's batter is, for any tin: weight, density, and how far it rises; as the log has taught, if it has. */
@@ -136,7 +154,8 @@ export function fitOne(
   const mean = o.free ? batterMm * rise : heightFor(tin, ml * rise);
   // a hotter oven sets the edge sooner, so that the middle rises over it; a judgement
   const heat = Math.min(1.5, Math.max(0.6, 1 + (ovenC - 175) / 90));
-  const dome = (DOME[family.id] ?? 0.14) * heat * (mean - batterMm);
+  const opens = tin.scored ? SCORED_DOME : 1;
+  const dome = (DOME[family.id] ?? 0.14) * heat * opens * (mean - batterMm);
   const crownMm = mean + dome;
   const edgeMm = Math.max(batterMm * 0.95, mean - dome);
   const [lo, hi] = family.fill;
@@ -154,7 +173,7 @@ export function fitOne(
   const words = problems[0]
     ? problems[0].words
     : o.free
-      ? `${Math.round(batterG / o.cups)} g each, ${Math.round(batterMm)} mm thick`
+      ? `${Math.round(batterG / o.cups)} g each, ${Math.round(batterMm)} mm thick${tin.scored ? `, opens along ${OPENS[tin.scored]}` : ''}`
       : state === 'overflow'
         ? `${pct} % full: it will run over the rim. Fill less, or take a bigger tin.`
         : state === 'high'

@@ -3,7 +3,7 @@ import type { Tin } from '../formula/types.js';
 
 /** A tin's inner outline, in millimetres, at base and rim; free shapes stand on a tray and have no wall. */
 export interface Outline {
-  readonly kind: 'round' | 'box';
+  readonly kind: 'round' | 'box' | 'oval';
   readonly free: boolean;
   /** Base diameter or length. */
   readonly base: number;
@@ -33,7 +33,7 @@ const DRAFT: Readonly<Record<Tin['shape'], number>> = {
 
 export function outlineOf(tin: Tin): Outline {
   const draft = DRAFT[tin.shape];
-  const kind = roundShapes.has(tin.shape) ? 'round' : 'box';
+  const kind = tin.shape === 'mound' && tin.top2Mm ? 'oval' : roundShapes.has(tin.shape) ? 'round' : 'box';
   const top = tin.topMm;
   const top2 = tin.top2Mm ?? (tin.shape === 'loaf' ? tin.topMm * 0.55 : tin.topMm);
   return {
@@ -54,7 +54,8 @@ export function areaAt(o: Outline, z: number): number {
   const t = o.depth > 0 ? z / o.depth : 0;
   const a = o.base + (o.top - o.base) * t;
   const b = o.base2 + (o.top2 - o.base2) * t;
-  return o.kind === 'round' ? (Math.PI / 4) * Math.max(0, a * a - o.tube * o.tube) : Math.max(0, a * b);
+  if (o.kind === 'box') return Math.max(0, a * b);
+  return (Math.PI / 4) * Math.max(0, o.kind === 'oval' ? a * b : a * a - o.tube * o.tube);
 }
 
 /** Volume of one hollow filled to height z, ml, by geometry alone. */

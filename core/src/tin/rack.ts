@@ -62,7 +62,7 @@ export function rackPlan(uses: readonly TinUse[], oven: Pick<Oven, 'litres' | 'r
     .flatMap((u, use) =>
       Array.from({ length: Math.min(60, Math.max(0, Math.round(u.count))) }, () => ({ tin: u.tin, use })),
     )
-    .map((t) => ({ ...t, ...turned(footprint(t.tin), rack) }))
+    .flatMap((t) => traysOf(t.tin, rack).map((part) => ({ ...t, ...part })))
     .sort((a, b) => b.deep - a.deep || b.wide - a.wide);
   const racks: Placed[][] = [];
   let left = 0;
@@ -110,6 +110,21 @@ export function rackPlan(uses: readonly TinUse[], oven: Pick<Oven, 'litres' | 'r
     left,
     words: wordsFor(all.length, racks.filter((r) => r.length > 0).length, left),
   };
+}
+
+/** A tin as it stands on the rack; pieces of more dough than one tray takes, on several. */
+function traysOf(tin: Tin, rack: { wide: number; deep: number }): { tin: Tin; wide: number; deep: number }[] {
+  const o = outlineOf(tin);
+  const one = turned(footprint(tin), rack);
+  if (!o.free || o.cups < 2 || (one.wide <= rack.wide && one.deep <= rack.deep)) return [{ tin, ...one }];
+  const along = (mm: number): number => Math.max(1, Math.floor((mm - 2 * WALL_MM - 1.2 * o.top) / (1.5 * o.top)) + 1);
+  const across = (n: number): number => ((n - 1) * 1.5 + 1.2) * o.top;
+  const columns = along(rack.wide);
+  const each = Math.ceil(o.cups / Math.ceil(o.cups / (columns * along(rack.deep))));
+  return Array.from({ length: Math.ceil(o.cups / each) }, (_, i) => {
+    const n = Math.min(each, o.cups - i * each);
+    return { tin: { ...tin, cups: n }, wide: across(Math.min(n, columns)), deep: across(Math.ceil(n / columns)) };
+  });
 }
 
 /** A tin lies along the rack unless only the other way fits. */

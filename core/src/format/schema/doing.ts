@@ -23,6 +23,7 @@ export const day = Joi.object({
     .pattern(Joi.string(), Joi.object({ at: instant.required() }).unknown(true))
     .required(),
   quick: Joi.boolean(),
+  frozen: Joi.array().items(id).description('formulas of which only what was frozen raw is baked'),
   people: Joi.number().integer().min(1).max(9),
 }).unknown(true);
 
@@ -139,6 +140,7 @@ export const making = Joi.object({
         ovenId: id.required(),
         order: Joi.array().items(Joi.string()),
         calibration: calibration.allow(null),
+        from: Joi.valid('freezer'),
       }).unknown(true),
     )
     .min(1)

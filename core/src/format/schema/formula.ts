@@ -100,6 +100,13 @@ export const formula = Joi.object({
       }).unknown(true),
     )
     .required(),
+  work: Joi.array().items(
+    Joi.object({
+      words: words.required(),
+      phase: Joi.valid('ahead', 'mix', 'shape', 'oven', 'after', 'later').required(),
+      before: words.allow(null).required(),
+    }).unknown(true),
+  ),
   bake: setting.keys({ stated: setting.keys({ batterG: positive }) }),
   tins: Joi.array().items(tinUse),
   yield: Joi.object({ pieces: Joi.number().greater(0).required(), name: Joi.string() }).unknown(true),

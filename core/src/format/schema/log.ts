@@ -29,6 +29,7 @@ export const bakeRecord = Joi.object({
   stages: Joi.array().items(stage),
   ovenReachedC: degrees,
   hotTin: Joi.boolean(),
+  fromFreezer: Joi.boolean().description('frozen raw; it teaches nothing of the oven'),
   at: instant.required().description('taken out at, ms since 1970'),
   tin: tinUse.required(),
   batterG: positive.required(),

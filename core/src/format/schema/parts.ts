@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { racks, tinLinings, tinMaterials, tinShapes } from '../../formula/types.js';
+import { cutOutlines, racks, scoredAs, shapedAs, tinLinings, tinMaterials, tinShapes } from '../../formula/types.js';
 
 /** Pieces that several records share. Fields that no schema names are kept as they are. */
 
@@ -34,10 +34,19 @@ export const tin = Joi.object({
   tareG: positive,
   material: Joi.valid(...tinMaterials).required(),
   lining: Joi.valid(...tinLinings),
+  shaped: Joi.valid(...shapedAs).description('dough shaped by hand, whose size follows its weight'),
+  patted: Joi.boolean().description('of shaped dough: its height is stated'),
+  cut: Joi.valid(...cutOutlines).description('outline of pieces cut from dough'),
+  rounds: Joi.number().integer().min(1).description('rounds that all the wedges come from'),
+  scored: Joi.valid(...scoredAs).description('how the top of a free dough is cut into'),
 }).unknown(true);
-export const tinUse = Joi.object({ tin: tin.required(), count: Joi.number().integer().min(1).required() }).unknown(
-  true,
-);
+export const tinUse = Joi.object({
+  tin: tin.required(),
+  count: Joi.number().integer().min(1).required(),
+  minutes: Joi.object({ early: minutesLong.required(), late: minutesLong.required() })
+    .unknown(true)
+    .description('of unlike tins baked together: the stated time of this one'),
+}).unknown(true);
 export const source = Joi.object({
   cupMl: Joi.number().greater(0).required(),
   spoonMl: Joi.number().greater(0).required().description('teaspoon; above 10 a tablespoon of three'),

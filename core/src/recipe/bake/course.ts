@@ -2,9 +2,9 @@ import type { BakeSetting, BakeStage } from '../../formula/types.js';
 import { spokenPattern } from '../../quantity/spoken.js';
 import { toCelsius } from '../../quantity/units.js';
 import type { Mark } from '../draft.js';
-import { durationAt, durations, type Duration } from './durations.js';
-import { heatsIn, type Heat } from './heats.js';
-import { sentencesIn } from './sentences.js';
+import { durationAt, durations, type Duration } from '../../text/durations.js';
+import { barelyHeat, heatsIn, type Heat } from '../../text/heats.js';
+import { sentencesIn } from '../../text/sentences.js';
 
 /** A line of prose and where it stands in the text. */
 export interface Prose {
@@ -86,6 +86,12 @@ const lowering =
   /\b(?:then|reduce[ds]?|reducing|lower(?:ed|ing)?|turn(?:ed|ing)?|drop(?:ped|ping)?|increase|raise|bring|down to|up to|continue)\b/i;
 const forVessel =
   /^\s*(?:minutes?\s+)?(?:\(|for|in|as|if\b[^.,;)]{0,16}\b(?:in|using|making))\s*(?:an?\s+|the\s+|one\s+|two\s+)?((?:[\p{L}\d"-]+\s+){0,3}?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|tins?|pans?|layers?|cakes?|minis?|buns?|rings?|bundts?|slab|big one|small ones?|large ones?|ones?))\b/iu;
+/** "Take the muffins out at 22", "the little ones come out after 18 minutes": a time of some of what is in the oven. */
+const outFirst =
+  /\b(?:take|lift|get|bring)\s+(?:out\s+)?(?:the|your)\s+(muffins?|cup ?cakes?|small(?:er)? ones?|little ones?|minis?|buns?)\s+(?:out\s+)?(?:at|after)\s+(?:about\s+)?(?=\d)|\b(muffins?|cup ?cakes?|small(?:er)? ones?|little ones?|minis?|buns?)\s+(?:will )?(?:come|are|be)\s+(?:out|done|ready)\s+(?:at|after|in)\s+(?:about\s+)?(?=\d)/gi;
+/** One of several by its size: "the small ones take", "the large one", "the little cakes". */
+const sizedLead =
+  /\b(?:the|my|your)\s+((?:small|smaller|little|mini|large|larger|big|bigger|tiny)\s+(?:ones?|cakes?|tins?|loa(?:f|ves)|buns?|trays?|rounds?)|slab|tray(?:bake)?)\s*(?:take|takes|need|needs|want|wants|:|for|will take|will need|about|,)?\s*(?:about\s+|some\s+)?$/i;
 const vesselLead =
   /((?:mini\s+|large\s+|small\s+)?(?:muffins?|cup\s?cakes?|loa(?:f|ves)|rounds?|tray(?:bake)?s?|sheets?|squares?|layers?|buns?))\s*(?:take|need|want|:|for|will take|about|,)?\s*(?:about\s+)?$/i;
 const coverOn =
@@ -118,36 +124,6 @@ const hitsIn = (text: string): Hit[] =>
   verbs
     .flatMap(([re, role]) => [...text.matchAll(re)].map((m) => ({ role, from: m.index, to: m.index + m[0].length })))
     .sort((a, b) => a.from - b.from || b.to - a.to);
-
-/** Whether a bare figure may be a heat: beside a time, as in "350, 35-40", or alone between commas beside a tin. */
-function barelyHeat(text: string, from: number, to: number): boolean {
-  const value = Number(text.slice(from, to).replace(/\D.*$/, '')) || 100;
-  if (value < 100 || value % 5 !== 0) return false;
-  // "170. 40-45 min.": a sentence of nothing else
-  if (
-    text.slice(0, from).trim() === '' &&
-    /^(?:[\s.;,]*|\s*,?\s*(?:and\s+)?no fan\b.*)$/i.test(text.slice(to)) &&
-    value <= 500
-  )
-    return true;
-  const next =
-    /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
-      text.slice(to),
-    );
-  const behind = to + (next?.[0].length ?? 0);
-  const d = behind > to ? durationAt(text, behind) : null;
-  if (d && (d.unit || (d.early >= 5 && d.late <= 180 && d.late !== d.early))) return true;
-  // "45 mins @ 160", "half an hour, 200"
-  if (
-    /(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
-    /^\s*(?:[.,;)]|$)/.test(text.slice(to))
-  )
-    return true;
-  return (
-    /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
-    /^\s*(?:[.,;(]|$)/.test(text.slice(to))
-  );
-}
 
 /** Times of a sentence, with a bare range taken where it stands right behind a heat: "400 20-25". */
 function timesOf(text: string, heats: readonly Heat[]): Duration[] {
@@ -207,6 +183,17 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
       if (!x || x.unit || x.early < 5 || x.late > 180 || !/^\s+for\b/.test(text.slice(x.to))) continue;
       if (forVessel.test(text.slice(x.to)) && !out.some((o) => o.from < x.to && x.from < o.to)) out.push(x);
     }
+  // "the small ones take 25 to 28 minutes, the large one 50 to 55"
+  if (sure.length > 0)
+    for (const m of text.matchAll(
+      /(?<=\b(?:ones?|cakes?|tins?|loa(?:f|ves)|slab|tray|takes?|needs?|for)\s+(?:about\s+)?)\d/gi,
+    )) {
+      const x = durationAt(text, m.index);
+      if (!x || x.unit || x.early < 5 || x.late > 180 || !/^\s*(?:[.,;)]|$)/.test(text.slice(x.to))) continue;
+      const lead = text.slice(0, m.index);
+      if ((sizedLead.test(lead) || vesselLead.test(lead)) && !out.some((o) => o.from < x.to && x.from < o.to))
+        out.push(x);
+    }
   // "so forty-five all told"
   const told = /\b(?:all told|altogether|in all|in total)\b/i.exec(text);
   if (told) {
@@ -237,8 +224,16 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   });
 }
 
+/** A clause that tells of what comes out of the freezer. */
+const fromFrozen =
+  /\b(?:from (?:the )?(?:frozen|freezer)|if (?:they are |it is )?frozen|(?:the |those )?frozen (?:ones|half|biscuits|scones))\b/i;
+
 /** What a time in a sentence is the time of. */
 function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly Heat[], r: Reading): Role {
+  // what it takes from the freezer is not its time, unless nothing else is said
+  const clause = `${text.slice(0, t.from).split(/[.;]/).at(-1) ?? ''}${text.slice(t.from).split(/[.;]/)[0] ?? ''}`;
+  if (fromFrozen.test(clause) && (/\b(?:longer|more|extra)\b/i.test(clause) || r.parts.some((p) => p.time)))
+    return 'other';
   const before = text.slice(Math.max(0, t.from - 160), t.from);
   const after = text.slice(t.to, t.to + 160);
   if (/^\s*later\b/i.test(after) && /\b(?:comes?|take\w*|lift\w*) (?:\w+ )?out\b/i.test(before)) return 'bake';
@@ -284,6 +279,7 @@ function roleOf(text: string, t: Duration, hits: readonly Hit[], heats: readonly
 const vesselOf = (text: string, t: Duration): string | null =>
   forVessel.exec(text.slice(t.to, t.to + 120))?.[1] ??
   vesselLead.exec(text.slice(Math.max(0, t.from - 60), t.from))?.[1] ??
+  sizedLead.exec(text.slice(Math.max(0, t.from - 60), t.from))?.[1] ??
   null;
 
 function readSentence(text: string, line: Prose, at: number, r: Reading): void {
@@ -298,6 +294,10 @@ function readSentence(text: string, line: Prose, at: number, r: Reading): void {
     ...heats.map((h) => ({ kind: 'heat' as const, ...h })),
     ...times.map((t) => ({ kind: 'time' as const, ...t })),
   ].sort((a, b) => a.from - b.from);
+  for (const m of text.matchAll(outFirst)) {
+    const d = durationAt(text, m.index + m[0].length);
+    if (d && d.early >= 5 && d.late <= 180) r.alternatives.push({ minutes: { early: Math.round(d.early), late: Math.round(d.late) }, words: m[1] ?? m[2] ?? '' }); // prettier-ignore
+  }
   let pending: Heat | null = null;
   let end = 0;
   let covered = 0;

@@ -73,7 +73,7 @@ export function loafOfVolume(ml: number, material: TinMaterial): Tin {
   const k = Math.cbrt(ml / 1600);
   return {
     id: `loaf-${round1(ml)}ml`,
-    name: `${Number((ml / 1000).toFixed(1))} l loaf tin`,
+    name: `${ml < 1000 ? `${round1(ml)} ml` : `${Number((ml / 1000).toFixed(1))} l`} loaf tin`,
     shape: 'loaf',
     topMm: round1(222 * k),
     top2Mm: round1(120 * k),
@@ -118,24 +118,3 @@ export function across(
     material: said.material,
   };
 }
-
-/** Dough that was shaped and stands by itself on a tray. */
-export const mound = (topMm: number, depthMm: number): Tin => ({
-  id: `free-${topMm}`,
-  name: topMm < 100 ? `Drops, ${cm(topMm)} cm` : `Free-form round, ${cm(topMm)} cm`,
-  shape: 'mound',
-  topMm,
-  depthMm,
-  material: 'none',
-});
-
-/** Pieces cut from dough rolled or patted out. */
-export const slab = (topMm: number, depthMm: number, n: number): Tin => ({
-  id: `cut-${topMm}`,
-  name: `${topMm / 10} cm cut rounds`,
-  shape: 'slab',
-  topMm,
-  depthMm,
-  cups: n,
-  material: 'none',
-});

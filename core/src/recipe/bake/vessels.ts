@@ -3,17 +3,21 @@ import { numberPattern, readNumber } from '../../quantity/numbers.js';
 import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
 import type { Mark } from '../draft.js';
 import type { Prose } from './course.js';
-import { durations } from './durations.js';
-import { heatsIn } from './heats.js';
-import { sizesIn, type Size } from './lengths.js';
-import { sentencesIn } from './sentences.js';
+import { durations } from '../../text/durations.js';
+import { heatsIn } from '../../text/heats.js';
+import { sizesIn, type Size } from '../../text/lengths.js';
+import { sentencesIn } from '../../text/sentences.js';
+import { readMethod } from '../../method/read.js';
+import { shapedDough, type ShapedDough } from '../../method/shaped.js';
+import type { Place } from '../../method/types.js';
+import { mound, onTray, type OnTray } from './shaped-tins.js';
 import * as make from './tin-kinds.js';
 
-/** A tin or a shape on a tray as a sentence names it. */
+/** A tin or a tray as a sentence names it. */
 interface Mention {
   readonly use: TinUse;
-  /** 3: a tin with its kind or size; 2: a shape that stands by itself; 1: a tray without size. */
-  readonly sure: 1 | 2 | 3;
+  /** 3: a tin with its kind or size; 1: a tray without size. */
+  readonly sure: 1 | 3;
   /** True where the size is Orvin's guess. */
   readonly guessed: boolean;
   readonly from: number;
@@ -197,7 +201,11 @@ function vesselIn(w: Window, whole: string): Mention | null {
       !/^(?:sheets?|rounds?|squares?|loa)/.test(word))
   ) {
     if (/\b(?:measuring|tea)\s*cup|\bcups? of\b/i.test(text)) return null;
-    const n = holes.exec(text)?.[1] ?? /(?:\(|\bof\s+)(\d{1,2})\)?(?!\s*(?:cm|mm|x|g\b|ml))/.exec(w.after)?.[1];
+    const n =
+      holes.exec(text)?.[1] ??
+      /(?:\((?:I (?:get|make|fill) |makes |about |it'?s )?|\bof\s+)(\d{1,2})\)?(?!\s*(?:cm|mm|x|g\b|ml))/i.exec(
+        w.after,
+      )?.[1];
     const given = n ? numberOf(n) : countBefore(w.before);
     const cups = given !== null && given > 1 ? given : null;
     const tin = make.cups(
@@ -269,7 +277,7 @@ function vesselIn(w: Window, whole: string): Mention | null {
   if (/\b(?:loaf|bread|cake)\s+(?:tins?|pans?)\b|\bkastenform\b|moule à cake|plumcake/i.test(text) && loaf)
     return found(make.loafOfWeight(900, material), count, 3, false);
   if (/\b(?:sheet|tray|blech|plaque|teglia)s?\b|\b(?:floured|greased|lined) tin\b/i.test(`${word} ${w.before}`))
-    return found(make.mound(180, 45), 1, 1, true);
+    return found(mound('round', null, null, null), 1, 1, true);
   if (
     /^(?:springforms?|rounds?)$/.test(word) ||
     (/\b(?:round|sandwich|layer)\s+(?:cake\s+)?$/i.test(w.before) && /^(?:tin|pan|cake|form|mould)/.test(word))
@@ -296,191 +304,59 @@ function pick(all: readonly Size[], at: number): Size | null {
 }
 const distance = (s: Size, at: number): number => (s.to <= at ? at - s.to : s.from - at) - (s.mm.length > 1 ? 10 : 0);
 
-const thickness =
-  /(\d+(?:\.\d+)?(?:\s*[½¼¾])?|[½¼¾]|\d\/\d|\d+\s+\d\/\d|(?:an?|one|half an|three[- ]quarters? of an|two))[\s-]*(cm|mm|inch(?:es)?|in\b\.?|"|”|″)\s*(?:thick|high|deep|in thickness)?/gi;
-const mmOf = (n: string, unit: string): number => {
-  const t = n.toLowerCase();
-  const v = /^half/.test(t) ? 0.5 : /^three/.test(t) ? 0.75 : numberOf(t);
-  return v * (/^mm/i.test(unit) ? 1 : /^cm/i.test(unit) ? 10 : 25.4);
-};
-const pieceWord =
-  '(?:rounds?|circles?|wedges?|squares?|triangles?|fingers?|scones?|biscuits?|pieces?|farls?|hearts?|diamonds?|discs?|buns?|quarters|oblongs?|rusks?)';
-const cutting = new RegExp(
-  `\\b(?:cut|stamp|punch|slice)\\b(?!\\s+(?:in|the|up|through)\\s+(?:the\\s+)?(?:butter|fat|lard|cold|shortening|marg))[^.;]*`,
-  'i',
-);
-const pieces = new RegExp(`(?<![\\d.,/])(${figure})\\s+(?:\\w+[\\s-]+){0,3}?${pieceWord}\\b`, 'iu');
-const into = new RegExp(
-  `\\b(?:in|into|out)\\s+(?:about\\s+)?(${figure})(?![\\s-]*(?:cm|mm|inch|in\\b|"|½|¼|/))(?=[\\s.,;)]|$)`,
-  'iu',
-);
-const dropping =
-  /\b(?:drop(?:ped|ping)?\s+(?!the|in\b|it)|(?:rough|rocky|big|small|generous|even)?\s*(?:heap|mound|dollop)s?\b|heap(?:ed)?\s+(?:it|them|in|on)|spoonfuls?\s+(?:on|onto|apart)|scoops?\s+(?:on|onto|of (?:dough|batter))|scoop\s+(?:on|onto|in(?:to)?)|in\s+(?:rough\s+)?(?:heaps|mounds)|fork(?:ed)?\s+out\b|dollop\b|by (?:the )?spoonfuls?|drop from)/i;
-const shaping =
-  /\b(?:shap(?:e|ed|ing)|form(?:ed)?|pat(?:ted)?|mould(?:ed)?|flatten(?:ed)?|round(?:ed)? (?:it|the dough|up)|roll(?:ed)?|press(?:ed)?|make|gather|tip|turn|knead)\b[^.;]*?\b(?:(\w+)\s+)?(?:flat\s+|smooth\s+|rough\s+|neat\s+|big\s+|single\s+|flattish\s+|(?:\d+\s*-?\s*(?:cm|inch|in|")\s+))*(rounds?|balls?|discs?|disks?|circles?|cakes?|ovals?|loa(?:f|ves)|domes?|cob)\b(?!\s*(?:tin|pan|dish|mould|cake))/i;
-const cross =
-  /\b(?:cut|slash|score|mark)\w*\s+(?:with\s+)?(?:an?|the|deep|it|a deep)?\s*(?:deep\s+)?(?:cross|x\b|×)|\bcross (?:cut|in|on)|\bslash\b/i;
-
-/** Dough that stands by itself: a shaped round, pieces cut from a slab, or spoonfuls dropped on a tray. */
-function freeIn(text: string): Mention | null {
-  const drop = dropping.exec(text);
-  const cut = cutting.exec(text);
-  const inside =
-    cut &&
-    /\b(?:butter|fat|shortening|lard|margarine|cold|oleo)\b/i.test(cut[0].slice(0, 40)) &&
-    !/\b(?:round|wedge|square|cutter|triangle)/i.test(cut[0])
-      ? null
-      : cut;
-  const thick = [...text.matchAll(thickness)].find(
-    (m) =>
-      /thick|high|deep/i.test(m[0]) ||
-      /\b(?:pat|roll|press|flatten)\w*\s+(?:\w+\s+){0,4}$/i.test(text.slice(0, m.index)),
-  );
-  const depth = thick ? mmOf(thick[1] ?? '1', thick[2] ?? 'cm') : null;
-  const where = (m: RegExpExecArray): { from: number; to: number } => ({
-    from: m.index,
-    to: m.index + m[0].trimEnd().length,
-  });
-  const shape = shaping.exec(text);
-  const crossed = cross.exec(text);
-  const marked =
-    /\b(?:mark|score|cut)\w*\s+(?:\w+\s+){0,3}(?:almost through|not through|half-?way)/i.test(text) ||
-    /\b(?:mark|score)\w*\b/i.test(inside?.[0] ?? '');
-  if (inside && !crossed && !marked) {
-    const after = text.slice(inside.index);
-    const cutter = sizesIn(text).find(
-      (x) =>
-        x.mm.length === 1 &&
-        x.unit &&
-        /^(?!\s*(?:thick|high|deep|apart))[^.,;]{0,18}?\b(?:cutter|rounds?|circles?|squares?|biscuits?|scones?|across|glass)\b/i.test(
-          text.slice(x.to),
-        ),
-    );
-    const n = /\bcutter\b/i.test(after) || pieces.test(after) || into.test(after);
-    if (cutter ?? (n || piecesIn(after) !== null || new RegExp(`\\b${pieceWord}\\b`, 'i').test(after))) {
-      const topMm = Math.round(cutter?.mm[0] ?? 60);
-      const each = /\beach\b/i.test(after) ? shares(text.slice(0, inside.index)) : 1;
-      const some = piecesIn(after);
-      const many = some === null ? null : some * each;
-      const tin = make.slab(
-        topMm > 20 && topMm < 200 ? topMm : 60,
-        Math.round(depth && depth >= 8 && depth <= 60 ? depth : 25),
-        many ?? 8,
-      );
-      return { use: { tin, count: 1 }, sure: 2, guessed: many === null, ...where(inside) };
-    }
-  }
-  if (drop) {
-    const many = new RegExp(
-      `(?<![\\d.,/])(${figure})(?![\\s-]*(?:cm|mm|inch|in\\b|tbsp|tablespoon|cup|/|½|¼))\\s+(?:\\w+[\\s-]+){0,3}?(?:heaps?|mounds?|dollops?|spoonfuls?|drops?|scoops?|biscuits?|pieces|portions|lumps)`,
-      'iu',
-    ).exec(text);
-    const n = many?.[1] ? numberOf(many[1]) : /,\s*(\w+)\s+of them/i.exec(text)?.[1];
-    const found = typeof n === 'number' ? n : n ? numberOf(n) : null;
-    return {
-      use: { tin: make.mound(70, 35), count: found && found > 1 && found < 60 ? found : 1 },
-      sure: 2,
-      guessed: found === null || found < 2,
-      ...where(drop),
-    };
-  }
-  const loose = depth !== null && !inside ? new RegExp(`(?<![\\d.,/])(${figure})\\s+rounds\\b`, 'iu').exec(text) : null;
-  if (loose?.[1] && depth) {
-    const tin = make.slab(60, Math.round(depth >= 8 && depth <= 60 ? depth : 25), numberOf(loose[1]));
-    return { use: { tin, count: 1 }, sure: 2, guessed: false, ...where(loose) };
-  }
-  const gathered =
-    /\bround (?:it|the dough) (?:up|off)\b|\bflatten\w* (?:it )?to\b|\bmark (?:it )?in(?:to)? (?:four|quarters|six|eight)\b/i.exec(
-      text,
-    );
-  if (shape ?? crossed ?? gathered) {
-    const hit = shape ?? crossed ?? gathered;
-    if (!hit) return null;
-    const said = (shape?.[1] ?? '').toLowerCase();
-    const many = /^(?:two|2|three|3|four|4|six|6|eight|8)$/.test(said)
-      ? numberOf(said)
-      : /\beach\b|\bballs\b|\brounds\b/i.test(shape?.[0] ?? '')
-        ? shares(text)
-        : 1;
-    if (
-      /\b(?:marzipan|almond paste|fondant|icing)\b/i.test(
-        hit.input.slice(Math.max(0, hit.index - 30), hit.index + hit[0].length),
-      )
-    )
-      return null;
-    const size = sizesIn(text).find(
-      (s) =>
-        s.mm.length === 1 &&
-        (s.mm[0] ?? 0) >= 90 &&
-        (s.mm[0] ?? 0) <= 400 &&
-        !/^\s*(?:thick|high|deep)/i.test(text.slice(s.to)),
-    );
-    const small = /\bballs?\b/i.test(shape?.[2] ?? '') && many > 2;
-    return {
-      use: {
-        tin: make.mound(
-          Math.round(size?.mm[0] ?? (small ? 60 : 180)),
-          Math.round(depth && depth >= 10 && depth <= 90 ? depth : 45),
-        ),
-        count: many,
-      },
-      sure: 2,
-      guessed: !size,
-      ...where(hit),
-    };
-  }
-  return null;
-}
-
-/** In how many parts the dough is divided: "divide in two", "halve". */
-function shares(text: string): number {
-  const m = new RegExp(`\\b(?:divid\\w*|part|split|cut|break)\\b[^.;]{0,24}?\\b(?:in|into)\\s+(${figure})`, 'iu').exec(
-    text,
-  );
-  const n = m?.[1] ? numberOf(m[1]) : /\b(?:halve|halves|each half)\b/i.test(text) ? 2 : 1;
-  return n >= 1 && n <= 60 ? n : 1;
-}
-
-/** How many pieces a stretch of text cuts: "8 wedges", "into nine", "rounds (12)". */
-function piecesIn(text: string): number | null {
-  const m = pieces.exec(text);
-  const direct = m?.[1] ? numberOf(m[1]) : null;
-  if (direct !== null && direct > 1 && direct <= 60) return direct;
-  const i = into.exec(text);
-  const n = i?.[1] ? numberOf(i[1]) : null;
-  if (n !== null && n > 1 && n <= 60) return n;
-  const by = new RegExp(
-    `${pieceWord}\\s*[,(]?\\s*(?:about\\s+|makes\\s+|you get\\s+)?(\\d{1,2})(?![\\s-]*(?:cm|mm|inch|in\\b|min|"|°))`,
-    'i',
-  ).exec(text);
-  const bare =
-    /\bcut\s+(?:out\s+)?(?:about\s+)?(\d{1,2})(?=[\s.,;]|$)(?!\s*(?:cm|mm|inch|in\b|x\b|")|[¼½¾]|\s*\d?\/)/i.exec(text);
-  const k = Number(by?.[1] ?? bare?.[1] ?? 0);
-  return k > 1 && k <= 60 ? k : null;
-}
-
 export interface Vessels {
   readonly tins: readonly TinUse[];
   readonly marks: readonly Mark[];
   /** True where the text leaves the size open. */
   readonly guessed: boolean;
   readonly place: Mark | null;
+  /** The same of so much dough, ml, where its pieces are not counted. */
+  readonly counted: OnTray['counted'];
 }
 
-/** The tin a sentence names, or the shape it gives the dough. */
-function mentionsIn(text: string): Mention[] {
+/** The tins a sentence names; rounds and squares that hands make of the dough are none. */
+function mentionsIn(text: string, shaped: readonly Stretch[]): Mention[] {
   const plain = masked(text);
-  const vessels = windowsIn(plain).flatMap((w) => vesselIn(w, plain) ?? []);
-  const free = freeIn(plain);
-  return free ? [...vessels, free] : vessels;
+  return windowsIn(plain)
+    .filter((w) => !(byOutline.test(w.word) && shaped.some((x) => x.from < w.to && w.from < x.to)))
+    .flatMap((w) => vesselIn(w, plain) ?? []);
+}
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+const byOutline = /^(?:rounds?|squares?|layers?|loa(?:f|ves)|rings?)$/;
+
+/** The dough as words that stand alone shape it; its places are those of the text. */
+export function shapedIn(text: string): ShapedDough | null {
+  const { drafts } = readMethod([{ text, itemIds: [] }], () => false);
+  // a name without a verb: "8 wedges of a 20 cm round"
+  if (drafts.length === 0 && /\b(?:wedges|squares|fingers|farls|triangles)\b/i.test(text))
+    return shapedDough([{ verb: 'cut', words: text, phase: 'shape', place: { entry: 0, from: 0, to: text.length } }]);
+  return shapedDough(
+    drafts.map(({ verb, clause, remark }) => ({
+      verb,
+      words: clause.text,
+      ...(remark !== '' && { remark }),
+      phase: 'shape',
+      place: { entry: 0, from: clause.from, to: clause.to },
+    })),
+  );
 }
 
-/** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". */
+/** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray", "8 wedges of a 20 cm round". */
 export function vesselNamed(text: string): TinUse | null {
-  const all = mentionsIn(text);
+  const dough = shapedIn(text);
   // a size that the words leave open is no tin yet
-  const said = all.filter((m) => !m.guessed || m.use.tin.shape === 'cup' || m.sure === 2);
-  return (said.find((m) => m.sure === 3) ?? said.find((m) => m.sure === 2))?.use ?? null;
+  const said = mentionsIn(text, dough?.stretches ?? []).find((m) => m.sure === 3 && (!m.guessed || m.use.tin.shape === 'cup')); // prettier-ignore
+  return said?.use ?? (dough && onTray(dough, null).use);
+}
+
+/** A shaped dough, and where its words stand among the lines. */
+export interface ShapedHere {
+  readonly dough: ShapedDough;
+  /** Of a place in the method, the line and the characters of the text. */
+  readonly markOf: (place: Place) => Mark;
 }
 
 /**
@@ -488,63 +364,87 @@ export function vesselNamed(text: string): TinUse | null {
  * the tray by itself, unless it is then put into a tin.
  *
  * @param made how many pieces the text says it makes, for dough that is cut or dropped
+ * @param shaped the dough as the method shapes it
  */
-export function readVessels(lines: readonly Prose[], made: number | null): Vessels {
-  const all: (Mention & { readonly line: Prose; readonly at: number; readonly text: string })[] = [];
-  let baked = false;
+export function readVessels(lines: readonly Prose[], made: number | null, shaped: ShapedHere | null = null): Vessels {
+  const all: Named[] = [];
+  const stretches = shaped?.dough.stretches.map(shaped.markOf) ?? [];
   for (const line of lines)
     for (const s of sentencesIn(line.text)) {
-      // what is cut once it is out of the oven is no dough
-      for (const m of mentionsIn(s.text))
-        if (!(baked && m.sure === 2 && m.use.tin.shape === 'slab')) all.push({ ...m, line, at: s.at, text: s.text });
-      baked ||=
-        /\bbake[ds]?\b[^.]*\d\s*(?:min|hour|hr)|\d\s*(?:min|mins|minutes|hours?)\b[^.]*\b(?:oven|until|till)\b|\d\s*(?:°|[CF]\b)[^.]*\d\s*(?:min|hour|hr)/i.test(
-          s.text,
-        );
+      const from = line.at + s.at;
+      const here = stretches.filter((x) => x.line === line.no).map((x) => ({ from: x.from - from, to: x.to - from }));
+      for (const m of mentionsIn(s.text, here)) all.push({ ...m, line, at: s.at, text: s.text });
     }
   const tins = all.filter((m) => m.sure === 3);
   const first = tins.find((m) => !m.guessed || m.use.tin.shape === 'tube') ?? tins[0];
   // a tin named by its size alone is the one named with its kind elsewhere
   const tin = tins.find((m) => m !== first && first && unkind(first) && !unkind(m) && alike(m, first)) ?? first;
-  const free = best(all.filter((m) => m.sure === 2));
   const tray = all.find((m) => m.sure === 1);
-  const skillet = tin && /cast iron/.test(tin.use.tin.material);
-  const inTin =
-    tin && free && !skillet
-      ? !/\b(?:tray|sheet)\b/i.test(tin.text) || tin.use.tin.shape !== 'rect' || poured.test(tin.text)
-      : false;
-  const chosen = tin && !free ? tin : free && (!tin || !inTin) ? free : (tin ?? free ?? tray);
-  if (!chosen) return { tins: [], marks: [], guessed: false, place: null };
-  const markOf = (m: (typeof all)[number]): Mark => {
+  const markOf = (m: Named): Mark => {
     const from = m.line.at + m.at;
     return { line: m.line.no, from: from + m.from, to: from + m.to, what: 'tin' };
   };
-  const mark = markOf(chosen);
-  const beside = [tin, tray].filter((m) => m !== undefined).filter((m) => m !== chosen);
-  const marks = [mark, ...beside.map(markOf)];
+  const marks = [tin, tray].flatMap((m) => (m ? [markOf(m)] : []));
+  if (shaped && !(tin && filled(tin))) {
+    const { use, counted } = onTray(shaped.dough, made);
+    const place = shaped.dough.place ? shaped.markOf(shaped.dough.place) : null;
+    return { tins: [use], marks: [...(place ? [place] : []), ...marks], guessed: false, place, counted };
+  }
+  const chosen = tin ?? tray;
+  if (!chosen) return { tins: [], marks: [], guessed: false, place: null, counted: null };
   const use = counts(chosen, made);
+  const beside = besides(chosen, tins);
   return {
-    tins: [use],
-    marks,
+    tins: [use, ...beside.map((m) => m.use)],
+    marks: [...marks, ...beside.map(markOf)],
     guessed: chosen.guessed && chosen.sure === 3 && use.tin.shape !== 'cup' && use.tin.shape !== 'tube',
-    place: mark,
+    place: markOf(chosen),
+    counted: null,
   };
 }
+
+type Named = Mention & { readonly line: Prose; readonly at: number; readonly text: string };
+
+const rest = /\b(?:the )?(?:rest|remain\w+|surplus|left-?over|extra)\b|\bwhat(?:'s| is|ever is) (?:left|over)\b/i;
+const together = /^[^.;]*?(?:,|\band\b|\bplus\b|&)\s*(?:also\s+)?$/i;
+/**
+ * Tins that are filled beside the chosen one: with "the rest" of the batter, or named with it in one breath ("one 2 lb tin and
+ * four small ones"); a tin "or" another is no second one.
+ */
+function besides(chosen: Named, tins: readonly Named[]): Named[] {
+  const out: Named[] = [];
+  let last = chosen;
+  for (const m of tins.slice(tins.indexOf(chosen) + 1)) {
+    const { tin } = m.use;
+    const known = [chosen, ...out].some(
+      (x) => x.use.tin.shape === tin.shape && Math.abs(x.use.tin.topMm - tin.topMm) < 8,
+    );
+    if (known) continue;
+    const here = m.line === last.line && m.at === last.at;
+    const before = m.text.slice(here ? last.to : 0, m.from);
+    const one = here && together.test(before) && poured.test(m.text.slice(0, last.from + 1)) && before.length < 16;
+    if (/\bor\b|\binstead\b|\bif\b/i.test(before) || !(one || rest.test(m.text.slice(here ? last.to : 0, m.to))))
+      continue;
+    out.push(m);
+    last = m;
+  }
+  return out;
+}
+
+/** Whether a shaped dough is put into this tin: any but a hot skillet under it, a sheet that is not filled, a "round" in the title. */
+const filled = (m: Named): boolean =>
+  !(m.guessed && byOutline.test(m.text.slice(m.from, m.to).split(/\s+/).at(-1)?.toLowerCase() ?? '')) &&
+  !/cast iron/.test(m.use.tin.material) &&
+  (!/\b(?:tray|sheet)\b/i.test(m.text) || m.use.tin.shape !== 'rect' || poured.test(m.text));
 
 /** A round only because nothing says otherwise. */
 const unkind = (m: Mention & { readonly text: string }): boolean =>
   m.use.tin.shape === 'round' && !/\bround|sandwich|spring|layer/i.test(m.text.slice(m.from, m.to + 20));
 const alike = (a: Mention, b: Mention): boolean => Math.abs(a.use.tin.topMm - b.use.tin.topMm) < 0.06 * b.use.tin.topMm;
 
-/** Of several shapes the one that is baked: pieces that are cut or dropped, before the round they are cut from. */
-const best = <T extends Mention>(all: readonly T[]): T | undefined =>
-  all.find((m) => m.use.tin.shape === 'slab') ?? all.find((m) => m.use.count > 1) ?? all[0];
-
 function counts(m: Mention, made: number | null): TinUse {
   const { tin, count } = m.use;
   if (!m.guessed || made === null || made < 2 || made > 60) return m.use;
-  if (tin.shape === 'slab') return { tin: { ...tin, cups: made }, count };
   if (tin.shape === 'cup') return { tin: make.cups(made, 'usual', tin.material), count };
-  if (tin.shape === 'mound' && tin.topMm < 100) return { tin, count: made };
   return m.use;
 }

@@ -2,6 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import {
+  asWritten,
+  standingAsked,
+  withWords,
   catalogueRow,
   families,
   familyOf,
@@ -14,6 +17,7 @@ import {
   type Item,
   type Verdict,
   type Consistency,
+  type Formula,
 } from '@orvin/core';
 import { addLine, removeItem, settle, type Choice, type Doubt } from '@orvin/core/reading';
 import { SelectModule } from 'primeng/select';
@@ -38,6 +42,7 @@ import { WaterLineDrawing } from './water-line';
 import { Worth } from './worth';
 import { pct, roleColour } from '../ui/figures';
 import { Shown } from '../ui/shown';
+import { WorkStrip } from '../ui/work-strip';
 
 const consistencies: Readonly<Record<Consistency, string>> = {
   dough: 'a dough',
@@ -65,6 +70,7 @@ const consistencies: Readonly<Record<Consistency, string>> = {
     SelectModule,
     Shown,
     WaterLineDrawing,
+    WorkStrip,
     Worth,
   ],
   providers: [Hand, Around, Proposals],
@@ -103,6 +109,11 @@ export class Bench {
         none ? '–' : parts ? String(Math.round(i.part * 100) / 100) : pct(i.bakersPct),
       ]),
     );
+  });
+  /** Standing that the method itself asks for; it does not change while amounts are pulled. */
+  protected readonly asked = computed(() => {
+    const f = this.desk.formula();
+    return f ? standingAsked(f, this.desk.kitchen()).feltMin : 0;
   });
   protected readonly lockedIds = computed(() => new Set(this.hand.locked()));
   /** Colours of the drawings' bars, by item. */
@@ -259,6 +270,25 @@ export class Bench {
     else if (!this.hand.total(grams))
       this.totalProblem.set('The locked lines alone weigh that much or more. Unlock one, or ask for more batter.');
     field.value = this.batter()?.grams ?? now;
+  }
+
+  /** The method's words as they are edited, a line a step. */
+  protected readonly wording = signal(false);
+  protected readonly methodText = computed(() => (this.desk.formula()?.method ?? []).map((m) => m.text).join('\n'));
+
+  protected reword(text: string): void {
+    const f = this.desk.formula();
+    const formula = f && withWords(f, text, this.desk.kitchen());
+    if (formula && text.trim() !== this.methodText().trim()) void this.desk.change('words of the method', { formula });
+  }
+
+  protected moveWork(e: { readonly formula: Formula; readonly words: string }): void {
+    void this.desk.change(e.words, { formula: e.formula });
+  }
+
+  protected asWritten(): void {
+    const f = this.desk.formula();
+    if (f) void this.desk.change('the order of the words', { formula: asWritten(f) });
   }
 
   protected blur(e: Event): void {

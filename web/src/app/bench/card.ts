@@ -1,7 +1,16 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, assess, coverAtFirst, familyOf, ingredientFor, isBatter, type Item } from '@orvin/core';
+import {
+  asMeasured,
+  assess,
+  coverAtFirst,
+  familyOf,
+  ingredientFor,
+  isBatter,
+  wordedMethod,
+  type Item,
+} from '@orvin/core';
 import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
@@ -12,6 +21,9 @@ type Size = 'a5' | 'a6';
 /** Type sizes that are tried, largest first, until the formula fits its card; below the last a card is no use. */
 const POINTS = [12.5, 11.5, 10.5, 9.5, 8.75, 8, 7.25, 6.5, 6] as const;
 
+const MEASURED = /\d\s*(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?)\b/i;
+/** So many amounts are readable beside words without their names. */
+const MOST_BESIDE = 3;
 const COVER = { none: '', tent: ', under foil', lid: ', under a lid' } as const;
 
 /** The formula as a card to print, one page whatever its length, and as files in the open formats. */
@@ -57,17 +69,26 @@ export class Card {
     const k = this.desk.kitchen();
     const line = (i: Item): { id: string; grams: string; measured: string; name: string } => {
       const ingredient = ingredientFor(f, i, k);
-      const step = k.measures.scaleG;
-      const g =
-        Math.round(i.grams / Math.min(step, i.grams < 20 ? 0.1 : step)) * Math.min(step, i.grams < 20 ? 0.1 : step);
       return {
         id: i.id,
-        grams: i.grams > 0 ? `${Number(g.toFixed(1))} g` : '',
+        grams: i.grams > 0 ? this.grams(i.grams) : '',
         measured: i.grams > 0 ? asMeasured(i.grams, ingredient, k.measures, i.form) : '',
         name: (i.ingredient === 'unknown' ? i.words : ingredient.name) + (i.optional ? ' (optional)' : ''),
       };
     };
     return f.groups.map((g) => ({ id: g.id, name: g.name, apart: !isBatter(g), lines: g.items.map(line) }));
+  });
+  /** The baker's words with what goes in beside them. */
+  protected readonly method = computed(() => {
+    const f = this.formula();
+    if (!f) return [];
+    return wordedMethod(f, this.desk.kitchen()).map((entry) =>
+      entry.map(({ text, amounts }) => ({
+        text,
+        // of many at once the list above is clearer, and what the words measure themselves is not said twice
+        amounts: (amounts.length > MOST_BESIDE || MEASURED.test(text) ? [] : amounts).map((a) => (a.grams > 0 && !a.keepBack ? this.grams(a.grams) : (a.part ?? ''))).filter((x) => x !== '').join(' + '), // prettier-ignore
+      })),
+    );
   });
   protected readonly foot = computed(() => {
     const f = this.formula();
@@ -76,6 +97,13 @@ export class Card {
     const contains = a.allergens.length > 0 ? `Contains ${a.allergens.join(', ')}. ` : '';
     return `${contains}${a.cautions.map((c) => c.words).join(' ')}`;
   });
+
+  /** Grams as this kitchen's scale shows them; small amounts to a tenth. */
+  private grams(g: number): string {
+    const { scaleG } = this.desk.kitchen().measures;
+    const step = g < 20 ? Math.min(scaleG, 0.1) : scaleG;
+    return `${Number((Math.round(g / step) * step).toFixed(1))} g`;
+  }
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));

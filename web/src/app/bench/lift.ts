@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { familyFor, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
@@ -32,8 +32,10 @@ export class LiftDrawing {
   readonly reach = input(0);
   /** Best-before minute that the strip of time must reach at least, for the same reason. */
   readonly waits = input(0);
+  /** Minutes that the method itself lets it stand, as felt at room temperature; the knob begins there. */
+  readonly asked = input(0);
   /** Minutes the batter is left to stand. */
-  protected readonly stand = signal(0);
+  protected readonly stand = linkedSignal(() => this.asked());
 
   protected readonly G = LIFT;
   protected readonly wall = WALL;
@@ -140,7 +142,8 @@ export class LiftDrawing {
       return s.lost > 0.05
         ? `${tenth(s.lost)} lost in mixing; pull the knob to let it wait`
         : 'straight into the oven; pull the knob to let it wait';
-    return `${this.min()} min standing: ${tenth(s.lost)} lost`;
+    const why = this.asked() > 0 && this.min() === Math.min(this.asked(), this.span()) ? ', as the method has it' : '';
+    return `${this.min()} min standing${why}: ${tenth(s.lost)} lost`;
   });
   /** Air and steam beside the gas, in one breath. */
   protected readonly beside = computed(() => {

@@ -6,6 +6,7 @@ import {
   assess,
   counting,
   fitTins,
+  frozenFits,
   marksOf,
   outcomes,
   PASSIVE,
@@ -171,9 +172,10 @@ export class Counter implements OnDestroy {
     const bakes = this.book.bakes().map((b): MadeBake => ({
       id: b.id,
       formula: b.formula,
-      fits: b.formula.tins ? fitTins(b.formula, b.formula.tins, kitchen) : [],
+      fits: b.from ? frozenFits(b.formula, kitchen) : b.formula.tins ? fitTins(b.formula, b.formula.tins, kitchen) : [],
+      ...(b.from && { from: b.from }),
       // without a prediction the stated time still rings
-      minutes: b.minutes ?? minutesIn(steps(b.formula, {}, kitchen)),
+      minutes: b.minutes ?? minutesIn(steps(b.formula, b.from ? { from: b.from } : {}, kitchen)),
       marks: marksOf(b.prediction),
       calibration: b.prediction?.calibration ?? null,
       ovenId: plan?.stays.find((s) => s.bakeId === b.id)?.ovenId ?? kitchen.ovens[0]?.id ?? 'oven',

@@ -105,9 +105,9 @@ export class WatchProbe {
     });
   }
 
-  /** Works out anew what is foretold of a bake whenever something has been read of it. */
+  /** Works out anew what is foretold of a bake whenever something has been read of it; of ice the model knows nothing. */
   private foretell(): void {
-    const asked = computed(() => this.inOven().map((w) => this.readOf(w)).filter((a) => a.count > 0)); // prettier-ignore
+    const asked = computed(() => this.inOven().filter((w) => w.bake.from === undefined).map((w) => this.readOf(w)).filter((a) => a.count > 0)); // prettier-ignore
     const known = new Map<string, string>();
     toObservable(asked)
       .pipe(

@@ -22,7 +22,7 @@ export type Line = StepAmount & { readonly had: number | undefined };
       <div>
         @if (scale.asks()) {
           <p class="amount ask">Bowl on the scale?</p>
-          <h1>then {{ grams(line().grams) }} {{ plain(line().name) }}</h1>
+          <h1>then {{ grams(line().grams) }} {{ plain(line().name) }}{{ into() ? ' into ' + into() : '' }}</h1>
           <p class="measured">it shows {{ grams(scale.grossG() ?? 0) }} now; that will count as nothing</p>
         } @else if (scale.settling()) {
           <p class="amount ask">a moment…</p>
@@ -48,6 +48,12 @@ export type Line = StepAmount & { readonly had: number | undefined };
           </p>
           <h1>{{ plain(line().name) }}</h1>
           <p class="measured">{{ line().measured }}{{ line().note ? ', ' + line().note : '' }}</p>
+          @if (line().into; as v) {
+            <p class="measured">
+              into {{ v.name
+              }}{{ v.totalG > line().grams + 0.05 ? ': it holds ' + grams(v.totalG) + ' when this is in' : '' }}
+            </p>
+          }
           @if (scale.there() && scale.silent()) {
             <p class="silent" role="status">
               The scale is silent: is it on?
@@ -63,6 +69,9 @@ export type Line = StepAmount & { readonly had: number | undefined };
         @for (r of rest().slice(0, 5); track r.itemId) {
           <li>
             <b>{{ grams(r.grams - (r.had ?? 0)) }}</b> {{ r.name }}
+            @if (r.into && r.into.id !== (rest()[$index - 1] ?? line()).into?.id) {
+              <span class="quiet">into {{ r.into.name }}</span>
+            }
           </li>
         }
         @if (rest().length > 5) {
@@ -93,6 +102,7 @@ export class WeighPart {
   protected readonly sofar = computed(() =>
     Math.max(this.line().had ?? 0, this.scale.silent() ? this.scale.restG() : 0),
   );
+  protected readonly into = computed(() => this.line().into?.name ?? '');
   protected readonly plain = plainName;
   protected readonly grams = grams;
 }

@@ -130,7 +130,13 @@ export class Work {
       const w = this.weighing();
       const f = this.filling();
       if (!p || this.paused() !== '') return null;
-      if (w) return { key: `${p.bake.id} ${w.itemId}`, grams: w.grams, hadG: w.had ?? 0, vessel: `${p.bake.id} bowl` };
+      if (w)
+        return {
+          key: `${p.bake.id} ${w.itemId}`,
+          grams: w.grams,
+          hadG: w.had ?? 0,
+          vessel: `${p.bake.id} ${w.into?.id ?? 'bowl'}`,
+        };
       if (!f || f.filled.length >= placesOf(f.fit)) return null;
       return {
         key: `${p.bake.id} ${f.stepId} ${f.filled.length}`,

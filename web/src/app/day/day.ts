@@ -122,14 +122,26 @@ export class Day {
     return this.book
       .bakes()
       .flatMap((b) =>
-        laterOf(b.formula, this.desk.kitchen()).map((item) => ({
-          title: b.formula.title,
-          item,
-          at: whenOf(item, serve),
-        })),
+        laterOf(b.formula, this.desk.kitchen())
+          // what is baked from the freezer now is not mixed ahead, nor left in it
+          .filter((item) => b.from === undefined || (!item.fromFreezer && item.afterDays >= 0))
+          .map((item) => ({
+            id: b.id,
+            title: b.formula.title,
+            item,
+            at: whenOf(item, serve),
+          })),
       )
       .sort((a, b) => a.at.toMillis() - b.at.toMillis());
   });
+
+  /** What belongs to other days than this one: before it, and after. */
+  protected readonly otherDays = computed(() =>
+    [
+      { label: 'On a day before', items: this.later().filter((l) => l.item.afterDays < 0) },
+      { label: 'In the days after', items: this.later().filter((l) => l.item.afterDays >= 0) },
+    ].filter((part) => part.items.length > 0),
+  );
 
   constructor() {
     effect(() => void this.desk.pickUp(this.id()));

@@ -21,6 +21,8 @@ export interface BakeLane {
   readonly id: string;
   readonly title: string;
   readonly minutes: string;
+  /** Only what was frozen raw. */
+  readonly frozen: boolean;
   readonly blocks: readonly Block[];
 }
 
@@ -79,17 +81,16 @@ export function bakeLanes(plan: DayPlan, bakes: readonly DayBake[], s: Span): Ba
       else if (t.kind === 'cool') add(t, 'rack', t.startsAt, end, 'cools on the rack');
       else if (t.hands) add(t, 'hands', t.startsAt, end, shortly[t.kind] ?? t.kind);
     }
-    const into = mine.find((t) => t.kind === 'in');
-    const out = mine.find((t) => t.kind === 'out');
+    const ins = mine.filter((t) => t.kind === 'in');
+    const outs = mine.filter((t) => t.kind === 'out');
     const unmould = mine.find((t) => t.kind === 'unmould');
-    if (into && out && stay) {
-      add(
-        into,
-        'oven',
-        into.startsAt + into.minutes * MIN,
-        out.startsAt,
-        `${Math.round((out.startsAt - into.startsAt) / MIN)} min`,
-      );
+    // one load after another
+    ins.forEach((into, i) => {
+      const out = outs[i];
+      if (out && stay) add(into, 'oven', into.startsAt + into.minutes * MIN, out.startsAt, `${Math.round((out.startsAt - into.startsAt) / MIN)} min`); // prettier-ignore
+    });
+    const out = outs.at(-1);
+    if (out && stay) {
       add(out, 'late', out.startsAt, Math.max(stay.endsAt, out.startsAt), '');
       if (unmould) add(out, 'tin', out.startsAt + out.minutes * MIN, unmould.startsAt, 'in its tin');
     }
@@ -97,6 +98,7 @@ export function bakeLanes(plan: DayPlan, bakes: readonly DayBake[], s: Span): Ba
     return {
       id: b.id,
       title: b.formula.title,
+      frozen: b.from === 'freezer',
       minutes: m ? `${Math.round(m.early)}–${Math.round(m.late)} min` : '',
       blocks: blocks.sort((a, c) => a.left - c.left),
     };

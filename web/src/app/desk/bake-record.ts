@@ -13,6 +13,7 @@ import { newId } from '../data/ids';
 /** What is known of a bake beside its formula and its tin. */
 export type Baked = Pick<BakeRecord, 'versionId' | 'ovenId' | 'predicted' | 'minutes' | 'at' | 'outcome' | 'notes'> & {
   readonly ovenReachedC?: number;
+  readonly fromFreezer?: boolean;
   readonly rack?: BakeRecord['rack'];
   readonly result?: BakeRecord['result'];
   readonly factor?: number;
@@ -27,7 +28,9 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
   // of a batter in several kinds of tin, each takes its share
   const whole = assess(f, kitchen).totals.batterG;
   const share = whole > 0 ? Math.min(1, (fit.batterG * fit.count) / whole) : 1;
-  const used = Object.entries(usedBy(f, share)).map(([id, g]) => [id, Math.round(100 * g) / 100] as const);
+  // what was frozen was taken from stock when it was made
+  const taken = b.fromFreezer ? {} : usedBy(f, share);
+  const used = Object.entries(taken).map(([id, g]) => [id, Math.round(100 * g) / 100] as const);
   return {
     id: newId(),
     formulaId: f.id,

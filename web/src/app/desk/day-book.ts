@@ -2,6 +2,7 @@ import { Injectable, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   dayBakeOf,
+  frozenFits,
   same,
   type BakePrediction,
   type Concession,
@@ -34,8 +35,10 @@ export interface DayDoc {
   readonly pins: Readonly<Record<string, Pin>>;
   readonly quick: boolean;
   readonly people: number;
+  /** Ids of formulas of which only what was frozen raw is baked. */
+  readonly frozen: readonly string[];
 }
-const EMPTY: DayDoc = { bakes: [], without: [], serve: null, pins: {}, quick: false, people: 1 };
+const EMPTY: DayDoc = { bakes: [], without: [], serve: null, pins: {}, quick: false, people: 1, frozen: [] };
 /** A day is over so long after its serving time, ms; what was said of it then counts no more. */
 const OVER_MS = 6 * 3_600_000;
 
@@ -121,6 +124,8 @@ export class DayBook {
     const making = this.makings.making();
     if (making) return making.bakes.map(dayBakeOf);
     return this.wanted().map(({ formula }, i): DayBake => {
+      // what comes from the freezer takes the time its words give it
+      if (this.frozen(formula)) return { id: formula.id, formula, from: 'freezer' };
       // the one in hand is predicted with its whole range already
       const hand = formula.id === this.desk.id() ? this.bakery.targetBake() : null;
       const prediction = hand?.ok && hand.value.minutes.likely > 0 ? hand.value : (this.predictions()[i] ?? null);
@@ -135,7 +140,13 @@ export class DayBook {
   });
 
   /** True once each bake's time is known, or will not be. */
-  readonly timed = computed(() => this.makings.making() !== null || this.bakes().every((b) => b.minutes !== undefined));
+  readonly timed = computed(
+    () => this.makings.making() !== null || this.bakes().every((b) => b.minutes !== undefined || b.from !== undefined),
+  );
+
+  private frozen(f: Formula): boolean {
+    return this.doc().frozen.includes(f.id) && frozenFits(f, this.desk.kitchen()).length > 0;
+  }
 
   readonly serveAt = computed(() => {
     const serve = this.doc().serve;
@@ -211,6 +222,16 @@ export class DayBook {
     await this.change('leave a bake out', {
       bakes: this.ids().filter((x) => x !== id),
       without: [...this.doc().without.filter((x) => x !== id), id],
+      pins,
+    });
+  }
+
+  /** Bakes what a formula's method froze raw, or all of it fresh. */
+  async fromFreezer(id: string, yes: boolean): Promise<void> {
+    const others = this.doc().frozen.filter((x) => x !== id);
+    const pins = Object.fromEntries(Object.entries(this.doc().pins).filter(([k]) => !k.startsWith(`${id}:`)));
+    await this.change(yes ? 'bake it from the freezer' : 'make it fresh', {
+      frozen: yes ? [...others, id] : others,
       pins,
     });
   }

@@ -2,6 +2,7 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   alarmsOf,
+  asFrozen,
   counting,
   doneTasks,
   fitTins,
@@ -12,8 +13,10 @@ import {
   takesBack,
   timeOf,
   type BakeRecord,
+  type CounterPlan,
   type DayPlan,
   type Happening,
+  type Kitchen,
   type MadeBake,
   type Making,
   type Outcome,
@@ -68,7 +71,7 @@ export class Makings {
     const kitchen = this.desk.kitchen();
     return new Map(
       (this.making()?.bakes ?? []).map((b) => {
-        const list = steps(b.formula, { fits: b.fits }, kitchen).map((s) => (s.kind === 'bake' && b.minutes ? { ...s, marks: b.marks, minutes: { low: b.minutes.early, typical: b.minutes.likely, high: b.minutes.late } } : s)); // prettier-ignore
+        const list = steps(b.formula, planFor(b, kitchen), kitchen);
         const at = new Map((b.order ?? []).map((id, i) => [id, i]));
         return [b.id, [...list].sort((x, y) => (at.get(x.id) ?? 1e3) - (at.get(y.id) ?? 1e3))];
       }),
@@ -130,7 +133,7 @@ export class Makings {
     const kitchen = this.desk.kitchen();
     const ordered = bakes.map((b): MadeBake => ({
       ...b,
-      order: orderOf(steps(b.formula, { fits: b.fits }, kitchen), b.id, plan),
+      order: orderOf(steps(b.formula, planFor(b, kitchen), kitchen), b.id, plan),
     }));
     await this.write(() => ({ id: newId(), beganAt: Date.now(), bakes: ordered, happenings: [] }));
   }
@@ -150,7 +153,10 @@ export class Makings {
     const versionId = await this.store.freeze(b.formula, 'baked');
     const filled = [...(this.lists().get(bakeId) ?? [])].filter((x) => x.kind === 'mix').at(-1);
     const mixedAt = filled ? s.done.get(filled.id) : undefined;
-    const record = recordOf(b.formula, fit, this.desk.kitchen(), {
+    const kitchen = this.desk.kitchen();
+    const baked = b.from ? (asFrozen(b.formula, kitchen) ?? b.formula) : b.formula;
+    const record = recordOf(baked, fit, kitchen, {
+      ...(b.from && { fromFreezer: true }),
       ovenId: b.ovenId,
       predicted: b.minutes && {
         early: Math.round(b.minutes.early),
@@ -262,6 +268,12 @@ export class Makings {
   }
 }
 
+/** What is known of a bake that was begun, as its steps want it. */
+const planFor = (b: MadeBake, kitchen: Kitchen): CounterPlan => {
+  const oven = kitchen.ovens.find((o) => o.id === b.ovenId);
+  return { fits: b.fits, marks: b.marks, minutes: b.minutes, ...(b.from && { from: b.from }), ...(oven && { oven }) };
+};
+
 /** Ids of a bake's steps by the times of the plan; moments come before the work they would fall into. */
 function orderOf(list: readonly Step[], bakeId: string, plan: DayPlan | null): string[] {
   const work = (plan?.tasks ?? []).filter((t) => t.hands);
@@ -273,8 +285,22 @@ function orderOf(list: readonly Step[], bakeId: string, plan: DayPlan | null): s
   };
   const kindOf = (s: Step): string =>
     ({ 'take out:butter': 'butter out', 'take out:eggs': 'eggs out', 'take out:cold': 'freeze' })[s.id] ?? s.kind;
-  const early = list.filter((s) => MOMENTS.has(s.kind) || s.kind === 'tins' || s.kind === 'weigh');
-  const sorted = [...early].sort((a, b) => (timeOf(kindOf(a)) ?? 0) - (timeOf(kindOf(b)) ?? 0));
+  const isEarly = (s: Step): boolean => MOMENTS.has(s.kind) || s.kind === 'tins' || s.kind === 'weigh';
+  // what gets things ready stands together: before all, or after a night's wait; within, the plan says what comes first.
   // what the plan has later than the mixing, an oven or a tin, still comes before it at the counter
-  return [...sorted, ...list.filter((s) => !early.includes(s))].map((s) => s.id);
+  const out: Step[] = [];
+  let ready: Step[] = [];
+  const close = (): void => {
+    out.push(...ready.sort((x, y) => (timeOf(kindOf(x)) ?? 0) - (timeOf(kindOf(y)) ?? 0)));
+    ready = [];
+  };
+  for (const s of list) {
+    if (isEarly(s)) ready.push(s);
+    else {
+      close();
+      out.push(s);
+    }
+  }
+  close();
+  return out.map((s) => s.id);
 }

@@ -89,7 +89,7 @@ export class BakeSheet {
   protected readonly place = computed(() => {
     const b = this.bake();
     const oven = this.ovens().find((o) => o.id === b.ovenId)?.name;
-    return `${tinWords(b.tin)}, ${b.batterG} g of batter${b.tin.count > 1 ? ' each' : ''}, ${dialWords({ ovenC: b.ovenC, fan: b.fan })}${oven ? ` in the ${oven.toLowerCase()}` : ''}`;
+    return `${tinWords(b.tin)}, ${b.batterG} g of batter${b.tin.count > 1 ? ' each' : ''}, ${dialWords({ ovenC: b.ovenC, fan: b.fan })}${oven ? ` in the ${oven.toLowerCase()}` : ''}${b.fromFreezer ? '; from the freezer, so nothing is learned of the oven' : ''}`;
   });
   /** What was seen while it was made, a line each. */
   protected readonly happened = computed(() => {

@@ -21,6 +21,7 @@ import {
   ingredientFor,
   isBatter,
   type FamilyId,
+  type Formula,
   type Item,
 } from '@orvin/core';
 import {
@@ -42,6 +43,7 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Undo } from '../ui/undo';
 import { bakeWords, tinWords } from '../ui/words';
+import { WorkStrip } from '../ui/work-strip';
 import { Intake, type Reading, type Settled } from './intake';
 import { PictureBeside, PictureStrip } from './picture-beside';
 
@@ -79,7 +81,7 @@ interface ProofLine {
 /** The recipe as it was pasted, what was read from each stretch of it, and the doubts in its margin. */
 @Component({
   selector: 'orvin-proof',
-  imports: [FormsModule, NgTemplateOutlet, PictureBeside, PictureStrip, RouterLink, SelectModule],
+  imports: [FormsModule, NgTemplateOutlet, PictureBeside, PictureStrip, RouterLink, SelectModule, WorkStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof.html',
   styleUrl: './proof.scss',
@@ -91,7 +93,7 @@ export class Proof {
   private readonly notices = inject(Notices);
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  private readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
+  protected readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen });
   protected readonly waiting = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly reading = this.intake.reading;
   /** Readings before each press, newest last. */
@@ -293,6 +295,14 @@ export class Proof {
     this.intake.hold(last);
   }
 
+  /** A piece of the work put elsewhere; it stays with the reading. */
+  protected moveWork(formula: Formula): void {
+    const r = this.reading();
+    if (!r) return;
+    this.past.update((p) => [...p.slice(-40), r]);
+    this.intake.hold({ ...r, draft: { ...r.draft, formula } });
+  }
+
   protected setFamily(family: FamilyId): void {
     const r = this.reading();
     if (!r || r.draft.formula.family === family) return;
@@ -317,7 +327,8 @@ export class Proof {
     const draft = await this.intake.draftOf(again, this.kitchen(), 'read');
     if (!draft) return;
     this.past.update((p) => [...p.slice(-40), r]);
-    const settled = settledAgain(draft, r.settled);
+    const { work } = r.draft.formula;
+    const settled = settledAgain(work ? { ...draft, formula: { ...draft.formula, work } } : draft, r.settled);
     this.intake.hold({ ...again, draft: again.family ? ofFamily(settled, again.family) : settled });
   }
 

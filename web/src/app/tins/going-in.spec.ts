@@ -148,7 +148,7 @@ describe('how a bake goes in', () => {
     expect(page().textContent).toMatch(/Rolled 20 mm thick it cuts into \d+, \d+ g each/);
     await press('cut it so');
     const tin = chosen[0]?.tin as Tin;
-    expect(tin.name).toMatch(/^\d+ cut squares, 5 cm$/);
+    expect(tin.name).toMatch(/^\d+ squares of 5 cm$/);
     expect(Math.abs((tin.cups ?? 0) * tin.depthMm * tin.topMm ** 2 - 8 * 25 * 60 ** 2)).toBeLessThan(2000);
     // the pieces come back as what stands in the fields, with nothing left to press
     cutting.componentRef.setInput('fit', fitTins({ ...base, tins: [] }, [{ tin, count: 1 }])[0]);

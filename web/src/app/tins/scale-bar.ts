@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   allItems,
   bakeAndFreeze,
+  madeAndBaked,
   bowlPlan,
   eggG,
   ingredientFor,
@@ -14,6 +15,7 @@ import {
   type ScaleTarget,
 } from '@orvin/core';
 import { Notices } from '../data/notices';
+import { capital } from '../ui/words';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 
@@ -135,7 +137,7 @@ export class ScaleBar {
   protected readonly by = signal<By>('factor');
   protected readonly item = signal('');
   protected readonly typed = signal('');
-  protected readonly capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+  protected readonly capital = capital;
 
   protected readonly items = computed(() => {
     const f = this.desk.formula();
@@ -219,9 +221,14 @@ export class ScaleBar {
       (e) => Math.abs(e.factor / r.factor - 1) > 0.005,
     );
   });
-  protected readonly pieces = computed(() => this.desk.formula()?.yield?.pieces ?? 1);
+  private readonly made = computed(() => {
+    const f = this.desk.formula();
+    return f ? madeAndBaked(f, this.desk.kitchen()) : { pieces: 1, now: 1 };
+  });
+  protected readonly pieces = computed(() => this.made().pieces);
+  /** As typed; else as the method's own words part it. */
   protected readonly nowTyped = signal<number | null>(null);
-  protected readonly now = computed(() => Math.min(this.pieces(), Math.max(0, this.nowTyped() ?? this.pieces())));
+  protected readonly now = computed(() => Math.min(this.pieces(), Math.max(0, this.nowTyped() ?? this.made().now)));
   /** What to do with the pieces that are not baked now. */
   protected readonly rest = computed(() => {
     const f = this.desk.formula();

@@ -1,14 +1,5 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  input,
-  linkedSignal,
-  output,
-  signal,
-} from '@angular/core';
-import { cutSlab, cutTin, type CutShape, type TinFit, type TinUse } from '@orvin/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { acrossOf, cutSlab, cutTin, type CutShape, type TinFit, type TinUse } from '@orvin/core';
 import { Desk } from '../desk/desk';
 
 const INCH = 25.4;
@@ -89,8 +80,14 @@ export class SlabCut {
   private readonly desk = inject(Desk);
   /** How it was cut before, as the name of its pieces keeps it. */
   private readonly was = computed(() => /^cut-(rounds|squares|wedges)-(\d+)-(\d+)-(\d+)$/.exec(this.fit().tin.id));
-  protected readonly shape = linkedSignal<CutShape>(() => (this.was()?.[1] as CutShape | undefined) ?? 'rounds');
-  protected readonly wedges = signal('8');
+  protected readonly shape = linkedSignal<CutShape>(() => {
+    const { cut } = this.fit().tin;
+    return cut === undefined || cut === 'fingers' ? 'rounds' : cut;
+  });
+  protected readonly wedges = linkedSignal(() => {
+    const { cut, cups, rounds } = this.fit().tin;
+    return String(cut === 'wedges' && cups !== undefined ? Math.round(cups / (rounds ?? 1)) : 8);
+  });
   /** Whether something was typed or chosen since it was cut. */
   protected readonly touched = linkedSignal({ source: () => this.fit().tin.id, computation: () => false });
   protected readonly now = computed(() => {
@@ -105,7 +102,7 @@ export class SlabCut {
   private readonly perUnit = computed(() => (this.unit() === 'in' ? INCH : 10));
   /** What stands in the fields: the slab's own, until something is typed. */
   protected readonly sizeTyped = linkedSignal(() =>
-    String(Math.round((10 * Number(this.was()?.[2] ?? this.fit().tin.topMm)) / this.perUnit()) / 10),
+    String(Math.round((10 * Number(this.was()?.[2] ?? acrossOf(this.fit().tin))) / this.perUnit()) / 10),
   );
   protected readonly thickTyped = linkedSignal(() => String(Math.round(this.fit().batterMm)));
   protected readonly made = computed(() => {

@@ -20,7 +20,7 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
-import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees } from '../ui/words';
+import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, readDegrees, within } from '../ui/words';
 import { BakeChart } from './bake-chart';
 import { FinishPart } from './finish-part';
 import { HeatSteps } from './heat-steps';
@@ -86,9 +86,12 @@ export class Tins {
       ? 'All are done within three minutes of each other.'
       : `Take the first out after about ${Math.round(first)} min, the last after ${Math.round(last)}; open the door briefly.`;
   });
+  /** The formula's own tins, of one kind or of several. */
+  protected readonly ownUses = computed<readonly TinUse[]>(() => this.desk.formula()?.tins ?? []);
   protected readonly differs = computed(() => {
-    const [a, b] = [this.own(), this.target()];
-    return this.uses().length > 1 || (a !== null && b !== null && (a.tin.id !== b.tin.id || a.count !== b.count));
+    const [own, uses] = [this.ownUses(), this.uses()];
+    const alike = own.length === uses.length && own.every((u, i) => u.tin.id === uses[i]?.tin.id && u.count === uses[i].count); // prettier-ignore
+    return own.length > 0 && uses.length > 0 && !alike;
   });
   protected readonly fit = computed(() => this.bakery.shownFit());
   protected readonly typed = signal('');
@@ -100,6 +103,10 @@ export class Tins {
     const name = (u: TinUse): string => (u.count === 1 ? `the ${u.tin.name}` : tinWords(u));
     const list = this.uses().map(name);
     if (list.length > 1) return capital(`${list.slice(0, -1).join(', ')} and ${list.at(-1)} together`);
+    // a dough that stands by itself is in nothing
+    const fit = this.fit();
+    if (!this.differs() && fit && outlineOf(fit.tin).free && list.length === 1)
+      return `On the tray: ${fit.count > 1 ? `${fit.count} × ` : ''}${within(fit.tin.name)}`;
     const words =
       this.differs() && this.own() ? `${name(t)} instead of ${name(this.own() as TinUse)}` : `In ${name(t)}`;
     return capital(words);

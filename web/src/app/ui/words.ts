@@ -25,7 +25,7 @@ const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 /** `18 cm round`, `two 18 cm rounds`; a name that cannot take a plural keeps its shape: `2 × Free-form round, 18 cm`. */
 export function tinWords({ tin, count }: TinUse): string {
   if (count === 1) return tin.name;
-  if (!/[a-z]$/i.test(tin.name) || tin.name.includes(',')) return `${count} × ${tin.name}`;
+  if (!/[a-z]$/i.test(tin.name) || /,| of | on /.test(tin.name)) return `${count} × ${tin.name}`;
   const plural = tin.name.endsWith('loaf') ? `${tin.name.slice(0, -1)}ves` : `${tin.name}s`;
   return `${counts[count] ?? count} ${plural}`;
 }
@@ -41,4 +41,4 @@ export const minuteWords = (m: { readonly early: number; readonly late: number }
 export const bakeWords = (b: BakeSetting): string =>
   b.minutes ? `${dialWords(b)}, ${minuteWords(b.minutes)}` : dialWords(b);
 
-export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+export { capital, within } from '@orvin/core/first';

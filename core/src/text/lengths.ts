@@ -1,6 +1,6 @@
-import { numberPattern, readNumber } from '../../quantity/numbers.js';
-import { remembered } from '../../quantity/remember.js';
-import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
+import { numberPattern, readNumber } from '../quantity/numbers.js';
+import { remembered } from '../quantity/remember.js';
+import { readSpoken, spokenPattern } from '../quantity/spoken.js';
 
 /** A length or several across each other: "8½ x 4½ inch", "23 cm", "13x9x2". */
 export interface Size {
@@ -52,3 +52,20 @@ const found = remembered((text): readonly Size[] => {
   }
   return out;
 });
+
+/** "an inch", "half an inch", "an inch and a half", "a centimetre": a length that words give. */
+const worded =
+  /\b(?:(half)(?:\s+an?)?|((?:a\s+)?quarter)\s+of\s+an?|(three[- ]quarters)\s+of\s+an?|an?|one)\s+(inch|centimet(?:re|er)|cm)\b(\s+and\s+a\s+half\b|\s+and\s+a\s+quarter\b)?/gi;
+
+/** Every length in a text, in figures and in words, in order. */
+export function lengthsIn(text: string): readonly Size[] {
+  const inFigures = sizesIn(text);
+  const inWords = [...text.matchAll(worded)].map((m): Size => {
+    const of = m[1] ? 0.5 : m[2] ? 0.25 : m[3] ? 0.75 : 1;
+    const more = /quarter/i.test(m[5] ?? '') ? 0.25 : m[5] ? 0.5 : 0;
+    const unitMm = /^inch/i.test(m[4] ?? '') ? 25.4 : 10;
+    return { mm: [(of + more) * unitMm], unit: true, from: m.index, to: m.index + m[0].length };
+  });
+  const alone = inWords.filter((w) => !inFigures.some((f) => f.from < w.to && w.from < f.to));
+  return [...inFigures, ...alone].sort((a, b) => a.from - b.from);
+}

@@ -1,5 +1,6 @@
-import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
-import { toCelsius } from '../../quantity/units.js';
+import { readSpoken, spokenPattern } from '../quantity/spoken.js';
+import { toCelsius } from '../quantity/units.js';
+import { durationAt } from './durations.js';
 import { at } from './sticky.js';
 
 /** One statement of heat, with every way in which it was put: "180C/160C fan/gas 4". */
@@ -225,4 +226,34 @@ export function heatsIn(text: string, barely: (from: number, to: number) => bool
   }
   close();
   return out;
+}
+
+/** Whether a bare figure may be a heat: beside a time, as in "350, 35-40", or alone between commas beside a tin. */
+export function barelyHeat(text: string, from: number, to: number): boolean {
+  const value = Number(text.slice(from, to).replace(/\D.*$/, '')) || 100;
+  if (value < 100 || value % 5 !== 0) return false;
+  // "170. 40-45 min.": a sentence of nothing else
+  if (
+    text.slice(0, from).trim() === '' &&
+    /^(?:[\s.;,]*|\s*,?\s*(?:and\s+)?no fan\b.*)$/i.test(text.slice(to)) &&
+    value <= 500
+  )
+    return true;
+  const next =
+    /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
+      text.slice(to),
+    );
+  const behind = to + (next?.[0].length ?? 0);
+  const d = behind > to ? durationAt(text, behind) : null;
+  if (d && (d.unit || (d.early >= 5 && d.late <= 180 && d.late !== d.early))) return true;
+  // "45 mins @ 160", "half an hour, 200"
+  if (
+    /(?:min(?:ute)?s?|h(?:ou)?rs?)\.?\s*[,@-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
+    /^\s*(?:[.,;)]|$)/.test(text.slice(to))
+  )
+    return true;
+  return (
+    /(?:tins?|pans?|tray|sheet|mould|skillet)\s*[,.;:-]\s*$/i.test(text.slice(Math.max(0, from - 40), from)) &&
+    /^\s*(?:[.,;(]|$)/.test(text.slice(to))
+  );
 }

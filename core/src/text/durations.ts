@@ -1,6 +1,6 @@
-import { numberPattern, readNumber } from '../../quantity/numbers.js';
-import { remembered } from '../../quantity/remember.js';
-import { readSpoken, spokenPattern } from '../../quantity/spoken.js';
+import { numberPattern, readNumber } from '../quantity/numbers.js';
+import { remembered } from '../quantity/remember.js';
+import { readSpoken, spokenPattern } from '../quantity/spoken.js';
 import { at, type Took } from './sticky.js';
 
 /** A time as a text says it, minutes. `early` and `late` are equal where one time is given. */
