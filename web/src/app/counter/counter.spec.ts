@@ -159,9 +159,11 @@ describe('the counter', () => {
     // nothing is chosen any more
     state.chosen.set(null);
     await work.breath();
-    const due = (id: string): number => state.places().find((p) => p.bake.id === id)?.dueAt ?? NaN;
-    expect(due('m')).toBeGreaterThan(due('n'));
     expect(work.find('.tab.on b')?.textContent).toBe('Muffins');
+    expect(work.text()).toContain('weigh, 1');
+    // and the page that is opened again goes on with what was begun
+    await work.again();
+    await work.until(() => work.find('.tab.on b')?.textContent === 'Muffins', 'the bake in hand');
     expect(work.text()).toContain('weigh, 1');
   });
 });

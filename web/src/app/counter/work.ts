@@ -58,15 +58,15 @@ export class Work {
       const task = plan?.tasks.find((t) => t.bakeId === bake.id && !t.done && !/^(ready|look|change|cool)$/.test(t.kind)); // prettier-ignore
       const alarm = this.makings.alarms().find((a) => a.bakeId === bake.id && !a.heard);
       const passive = step !== null && PASSIVE.has(step.kind);
-      const dueAt = step === null ? Infinity : passive ? (alarm?.at ?? endsAt(list, standing, step) ?? this.now()) : (task?.startsAt ?? this.now()); // prettier-ignore
+      const dueAt = step === null ? Infinity : passive ? (alarm?.at ?? endsAt(list, standing, step) ?? this.now()) : begun(standing, step) ? this.now() : (task?.startsAt ?? this.now()); // prettier-ignore
       return [{ bake, standing, step, dueAt, due: this.clock(dueAt), where: whereOf(step) }];
     });
   });
   /** The step that is shown. */
   private readonly held = signal('');
   /**
-   * The bake that wants something: the chosen one, else the one whose step is shown already, else what is due first; hands'
-   * work before what waits by itself.
+   * The bake that wants something: the chosen one, else the one whose step is shown already or was begun last, else what is
+   * due first; hands' work before what waits by itself.
    */
   readonly place = computed<Place | null>(() => {
     const all = this.places();
@@ -74,8 +74,15 @@ export class Work {
     if (chosen) return chosen;
     const open = all.filter((p) => p.step !== null);
     // a plan that is made anew does not take the work out of the hands; what nobody has begun and can wait may give way
-    const held = open.find((p) => nameOf(p) === this.held());
-    if (held && handsOn(held.step) && (begun(held) || held.dueAt - this.now() <= EARLY_MS)) return held;
+    // after a reload, what has been begun is what was in the hands
+    const last = this.makings.making()?.happenings.findLast((h) => 'bakeId' in h);
+    const held =
+      open.find((p) => nameOf(p) === this.held()) ??
+      open.find(
+        (p) => begun(p.standing, p.step) && last !== undefined && 'bakeId' in last && p.bake.id === last.bakeId,
+      );
+    if (held && handsOn(held.step) && (begun(held.standing, held.step) || held.dueAt - this.now() <= EARLY_MS))
+      return held;
     return [...open].sort((a, b) => a.dueAt - b.dueAt)[0] ?? all[0] ?? null;
   });
   readonly step = computed(() => this.place()?.step ?? null);
@@ -236,7 +243,7 @@ const nameOf = (p: Place | null): string => `${p?.bake.id ?? ''}:${p?.step?.id ?
 const handsOn = (step: Step | null): boolean => step !== null && !PASSIVE.has(step.kind);
 
 /** Whether something of the step has been done already. */
-function begun({ standing: s, step }: Place): boolean {
+function begun(s: Standing, step: Step | null): boolean {
   if (step?.kind === 'weigh') return s.weighed.size > 0 || s.there.size > 0 || s.done.has(SET_OUT);
   return step?.kind === 'fill' && (s.filled.get(step.id)?.length ?? 0) > 0;
 }

@@ -24,7 +24,7 @@ const turn = (): Promise<void> => new Promise((r) => setTimeout(r));
 export class AtWork {
   private constructor(
     readonly store: Store,
-    readonly fixture: ComponentFixture<Counter>,
+    public fixture: ComponentFixture<Counter>,
     readonly makings: Makings,
   ) {}
 
@@ -48,6 +48,14 @@ export class AtWork {
     const work = new AtWork(store, fixture, makings);
     await work.until(() => host(fixture).querySelector('.goKey') !== null);
     return work;
+  }
+
+  /** Another counter in place of this one, which knows nothing but what is stored. */
+  async again(): Promise<void> {
+    this.fixture.destroy();
+    this.fixture = TestBed.createComponent(Counter);
+    this.fixture.componentRef.setInput('id', this.makings.making()?.bakes[0]?.id);
+    await this.until(() => this.find('.goKey') !== null);
   }
 
   async close(): Promise<void> {
