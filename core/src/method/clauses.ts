@@ -222,7 +222,7 @@ function headsIn(tokens: readonly Token[]): Head[] {
     }
     // "flour folded in", "buttermilk poured on": a noun, the participle, and where to; not "butter melted", which is how it is
     const lastBreak = tokens.slice(0, i).findLastIndex((x) => breaks(x) || x.w === 'then');
-    const opens = tokens[lastBreak + 1]?.w ?? '';
+    const opens = tokens.slice(lastBreak + 1).find((x) => !/^(?:and|&|then)$/.test(x.w))?.w ?? '';
     if (
       !out.some((h) => h.at > lastBreak) &&
       prepositions.has(after) &&
@@ -342,7 +342,7 @@ function manner(tokens: readonly Token[], i: number): boolean {
 
 /** "is chilled", "are beaten": a state unless a time or a place follows. */
 const stateOnly = (tokens: readonly Token[], i: number): boolean =>
-  !/^(?:in|into|on|onto|over|with|together|for|through|out|off|up|overnight|until|till|well|straight)$/.test(
+  !/^(?:in|into|on|onto|over|with|together|for|through|out|off|up|overnight|until|till|well|straight|twice|once|again|three)$/.test(
     tokens[i + 1]?.w ?? '',
   );
 
@@ -353,8 +353,8 @@ function objectFollows(tokens: readonly Token[], i: number, begun: boolean): boo
   if (!next || breaks(next)) {
     if (here.w === 'cream' && i === 0) return surfaceOf(tokens[i + 2]?.w ?? '')?.form === 'base';
     return (
-      /^(?:mix|whisk|cool|rest|wait|swirl|glaze|level|smooth|roll|toss|test|frost|shape|bag)$/.test(here.w) &&
-      (i === 0 || tokens[i - 1]?.w === 'and' || tokens[i - 1]?.w === '&' || begun)
+      /^(?:mix|whisk|cool|rest|wait|swirl|glaze|level|smooth|roll|toss|test|frost|shape|bag|fold)$/.test(here.w) &&
+      (i === 0 || tokens[i - 1]?.w === 'and' || tokens[i - 1]?.w === '&' || begun || (next !== undefined && breaks(next)))
     );
   }
   if (next.w === 'of') return false;
@@ -392,7 +392,14 @@ function clausesOf(text: string, at: number, entry: number, sentence: number): C
     // "into that goes half a cup of oil"
     return (
       found ??
-      (h.surface.lemma.base === 'go' && /\b(?:in|into|on)\b[^,;.]*$/i.test(text.slice(0, t.from)) ? 'add' : null)
+      (h.surface.lemma.base !== 'go'
+        ? null
+        : // "and in it goes for forty-five minutes"
+          /(?:^|\band|\bthen|,)\s*(?:then\s+)?in (?:it|they|that) $/i.test(text.slice(0, t.from))
+          ? 'put in'
+          : /\b(?:in|into|on)\b[^,;.]*$/i.test(text.slice(0, t.from))
+            ? 'add'
+            : null)
     );
   };
   const heads = headsIn(tokens).filter((h) => does(h) !== null);

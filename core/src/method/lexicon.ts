@@ -146,7 +146,7 @@ const lemmas: readonly Lemma[] = [
   { base: 'slacken', senses: ['mix'] },
   {
     base: 'loosen',
-    senses: [['loosen', /\b(?:edges?|sides?|knife|round|around)\b|^\s*$/i], ['mix', /\bwith\b|\bit\b/i], 'loosen'],
+    senses: [['loosen', /\b(?:edges?|sides?|knife|round|around)\b|^\s*$/i], ['mix', /\bwith\b|\bw\b|\bit\b/i], 'loosen'],
   },
   { base: 'bind', past: ['bound'], senses: ['bring together'] },
   { base: 'thin', thing: true, senses: [['mix', /\bwith\b|\bdown\b/i]] },
@@ -372,6 +372,7 @@ const lemmas: readonly Lemma[] = [
       ['divide', /./],
     ],
   },
+  { base: 'quarter', thing: true, senses: [['chop', /^\s*(?:the|them|it|each|and)\b/i]] },
   { base: 'halve', senses: [['divide', /\bdough\b|\bit\b|\bbatter\b|\bmixture\b/i], 'chop'] },
   { base: 'fill', senses: ['fill'] },
   {
@@ -416,6 +417,7 @@ const lemmas: readonly Lemma[] = [
       ],
       ['score', /\b(?:cross|slash|slashes|slit|X|deep)\b/],
       [null, /^\s*sides?\b/i],
+      ['mix', /^\s*through (?:it|the)\b/i],
       'cut',
     ],
   },
@@ -465,7 +467,12 @@ const lemmas: readonly Lemma[] = [
   { base: 'wrap', senses: ['wrap'] },
   { base: 'bag', thing: true, senses: [['wrap', /^\s*(?:it|them|up)\b|^\s*$/i]] },
   // time alone
-  { base: 'rest', thing: true, senses: [['rest', /./], 'rest'] },
+  {
+    base: 'rest',
+    thing: true,
+    // "2/3 in the tin, rest in the papers"
+    senses: [['fill', /^\s*(?:goes\s+)?(?:in|into)\s+(?:the\s+)?(?:papers|cases|cups|muffin\w*|second|other|small\w*)\b(?!.*\bmin)/i], ['rest', /./], 'rest'], // prettier-ignore
+  },
   { base: 'stand', past: ['stood'], senses: [['rest', /./], 'rest'] },
   { base: 'sit', past: ['sat'], senses: [['rest', /./], 'rest'] },
   { base: 'wait', thing: true, senses: ['rest'] },
@@ -490,6 +497,7 @@ const lemmas: readonly Lemma[] = [
     past: ['let'],
     senses: [
       [null, /\bboil\b/i],
+      ['simmer', /\b(?:bubble|simmer)\b/i],
       ['soak', /\b(?:soak|steep|swell|plump|drink)\b/i],
       ['chill', /\b(?:chill)\b|\bfridge\b/i],
       ['drain', /\bdrain\b/i],
@@ -579,6 +587,8 @@ const lemmas: readonly Lemma[] = [
       ['mix', /\b(?:stir|mix)\b/i],
       ['whisk', /\bwhisk\b/i],
       ['knead', /\bknead\b/i],
+      ['rest', /\b(?:minutes?|mins?|hours?)\b[^,;.]*\b(?:in (?:the|its|their) (?:tins?|pans?)|to (?:rest|settle|stand|set)|before (?:you |it )?(?:turn|cut|slic|serv|com))/i],
+      ['cool', /\b(?:minutes?|mins?|hours?)\b[^,;.]*\bon (?:the|a) (?:\w+ )?(?:rack|wire)\b|\bto cool\b/i],
       ['bake', /\b(?:minutes?|mins?|hours?|more|hour|quarter)\b/i],
     ],
   },
@@ -587,6 +597,7 @@ const lemmas: readonly Lemma[] = [
     base: 'take',
     past: ['took', 'taken'],
     senses: [
+      ['chop', /\b(?:cores?|stones?|pips|skins?)\s+out\b/i],
       [null, /\bcare\b|\bto (?:put together|make|prepare|throw together)\b/i],
       [
         'uncover',

@@ -46,7 +46,7 @@ const patterns: readonly Pattern[] = [
   {
     verb: 'cover',
     says: r(
-      String.raw`^(?:(?:a |the )?(?:bit|sheet|piece) of |loose |the |a |some )?(?:foil|lid|paper)\s+(?:over|on|goes on)\b|^with (?:a |the )?(?:lid|foil) on\b`,
+      String.raw`^(?:(?:a |the )?(?:bit|sheet|piece) of |loose |the |a |some )?(?:foil|lid|paper)\s+(?:over|on|goes on)\b|^with (?:a |the )?(?:lid|foil) on\b|^(?:${some})so (?:foil|lid|paper) (?:over|on)\b|^(?:a |the )?(?:tea )?(?:towel|cloth) over\b`,
     ),
     strong: true,
   },
@@ -80,7 +80,8 @@ const patterns: readonly Pattern[] = [
     ),
     strong: true,
   },
-  { verb: 'cool', says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b`), strong: true },
+  { verb: 'cool', says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b|^(?:wire|cooling) rack\b`), strong: true },
+  { verb: 'wrap', says: r(String.raw`^(?:${some})?(?:in|into) (?:a |the )?(?:clean )?(?:tea )?(?:towel|cloth)\b`), strong: true },
   {
     verb: 'grease',
     says: r(String.raw`^(?:\w+ )?(?:greased|buttered|oiled)\b(?! (?:and )?\w* ?(?:tin|pan|tray|tube|dish))`),
@@ -105,6 +106,12 @@ const patterns: readonly Pattern[] = [
     strong: true,
   },
   {
+    verb: 'add',
+    says: r(String.raw`^(?:${some})(?:in|into|in to) (?:the |a |your )?(?:(?:big|large|dry|mixing|other) )?(?:bowl|basin|jug|mixer)\b`),
+    strong: true,
+  },
+  { verb: 'add', says: r(String.raw`^(?:all )?(?:the )?(?:dry|flour)\b.{0,30}?\b(?:on top|over)\s*$`), strong: true },
+  {
     verb: 'top',
     says: r(String.raw`^(?!(?:brown|golden|dark|risen)\b)${some}(?:on (?:the )?top|over the top|on them)\s*$`),
     strong: true,
@@ -112,7 +119,7 @@ const patterns: readonly Pattern[] = [
   {
     verb: 'add',
     says: r(
-      String.raw`^(?!(?:while|whilst|when|once|if|as|until|till)\b)(?!(?:one|half)\b)(?!(?:${some})?(?:minutes?|mins?|hours?|risen)\b)${some}(?:goe?s? )?in(?: (?:last|next|too|too|then|now|after|with .{2,40}|all at once|one at a time|one by one|bit by bit))?\s*[.!]?$`,
+      String.raw`^(?!(?:while|whilst|when|once|if|as|until|till)\b)(?!(?:one|half)\b)(?!(?:${some})?(?:minutes?|mins?|hours?|risen)\b)${some}(?:goe?s? )?in(?: (?:last|next|too|then|now|after|with .{2,40}|all at once|(?:one|1|two|2) at a time|one by one|one after (?:the other|another)|bit by bit))?\s*[.!]?$`,
     ),
     strong: true,
   },
@@ -161,7 +168,7 @@ function onlyTime(text: string): boolean {
     d !== null &&
     (d.unit || /another|further/i.test(text)) &&
     d.late >= 4 &&
-    /^(?:\s+(?:like that|more|longer|or so|ish|at that.*|covered|uncovered|in all))?[\s.!]*$/i.test(body.slice(d.to))
+    /^(?:\s+(?:like that|more|longer|or so|ish|(?:on )?(?:one|each|the (?:first|other|second)) side|at that.*|covered|uncovered|in all))?[\s.!]*$/i.test(body.slice(d.to))
   );
 }
 
@@ -221,6 +228,7 @@ function verblessIn(text: string, behindVerb: boolean, rest: string): VerbId | n
     /^\D{0,12}\d|^(?:a|ten|five|fifteen|twenty|half)\b/i.test(body)
   )
     return 'rest';
+  if (heats.length === 0 && times.length > 0 && /\bon (?:the |a )?(?:\w+ )?(?:rack|wire)\b/i.test(body)) return 'cool';
   // "then it's one eighty, forty-five to fifty minutes"
   if (
     heats.length > 0 &&

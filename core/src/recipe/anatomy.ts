@@ -41,6 +41,8 @@ export const plainChars = (text: string): string =>
     .replace(/[\u00a0\u2000-\u200a\u202f\u205f\u3000\t]/g, ' ')
     .replace(/[’‘`´]/g, "'")
     .replace(/\.{3,}|…+|\*{1,3}|_{1,3}(?=\S)|(?<=\S)_{1,3}|[¹²³†‡]/g, (m) => ' '.repeat(m.length))
+    // what is said before the list begins: "ok so 4 tbsp flour", "you need 450 g"
+    .replace(/^\s*(?:(?:ok(?:ay)?|so|right|well|um+|you(?:'ll)?\s+(?:need|want)|(?:you\s+)?take|it's|there's)[\s,:]+)+(?=[\d½¼¾⅓⅔])/i, (m) => ' '.repeat(m.length)) // prettier-ignore
     // a number that only counts the lines
     .replace(/^\s*\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|an?\s)/i, (m) => ' '.repeat(m.length));
 
@@ -186,6 +188,9 @@ interface Cut {
 /** What a thing is stirred into or with: "coffee in 1 tbsp boiling water", "cream whipped with 3 tbsp sugar". */
 const stirredIn = /^\s*(?:of\s+)?(?:\p{L}+\s+){0,2}(?:water|milk|coffee|tea|rum|brandy|juice|oil|sugar|vinegar)\b/iu;
 
+/** So many amounts behind commas make a line a list. */
+const A_RUN = 4;
+
 /** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
 function cuts(
   line: string,
@@ -195,11 +200,25 @@ function cuts(
 ): Cut[] {
   const inside = (at: number): boolean => brackets.some((b) => b.from < at && at < b.to);
   const out: Cut[] = [];
+  // "150 rye flour, 150 plain, 3 tsp BP": where an amount stands behind each comma, each is a thing of its own, known or not
+  const begun = (i: number): boolean => {
+    const [before, here] = [amounts[i - 1]?.to ?? 0, amounts[i]?.from ?? 0];
+    return i === 0 ? line.slice(0, here).trim() === '' : /\p{L}{2}[^,;]*[,;]\s*$/u.test(line.slice(before, here));
+  };
+  const listed = amounts.filter((a, i) => !inside(a.from) && begun(i)).length >= A_RUN && begun(0);
+  // what such a line has at its end by the hand: "…, handful caraway", "…, pinch of salt"
+  const last = amounts.at(-1);
+  const byHand = last ? /[,;]\s*(?=(?:a\s+)?(?:good\s+|big\s+|small\s+)?(?:pinch|handful|splash|dash|bit|knob|few|some)\s)/i.exec(line.slice(last.to)) : null; // prettier-ignore
   for (const [i, a] of amounts.entries()) {
     const prev = amounts[i - 1];
     if (!prev || inside(a.from)) continue;
     // "2 cups milk, or 1 cup cream and 1 cup water": all behind it is instead, not besides
     if (/\bor\b/i.test(line.slice(amounts[0]?.to ?? 0, a.from))) break;
+    if (listed && begun(i)) {
+      const comma = Math.max(line.lastIndexOf(',', a.from - 1), line.lastIndexOf(';', a.from - 1));
+      out.push({ end: comma, start: comma + 1 });
+      continue;
+    }
     // an amount in brackets belongs to what stands before them
     const bracket = brackets.find((b) => b.from < prev.from && prev.from < b.to);
     const prevTo = bracket ? Math.min(bracket.to, a.from) : prev.to;
@@ -232,6 +251,7 @@ function cuts(
     if (/[\p{L}]{3}/u.test(words) && (named(words) || named(before)) && named(line.slice(a.to)))
       out.push({ end: prevTo + m.index, start: prevTo + m.index + (m[1]?.length ?? 0) });
   }
+  if (listed && last && byHand) out.push({ end: last.to + byHand.index, start: last.to + byHand.index + 1 });
   return out;
 }
 

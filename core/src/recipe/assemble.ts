@@ -197,12 +197,12 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   const listed = r.sections.flatMap((s) => s.items);
   const list = listed.length >= A_LIST;
   const there = new Set(listed.map((i) => i.ingredient));
-  const weighing = parts.some((p) => /\d\s*g\b/.test(p.text));
+  const weighing = parts.some((p) => /\d\s*g\b|\b(?:grams?|grammes?|kilos?)\b/i.test(p.text));
   const section = (role: Told['role']): Section => sectionFor(r, role);
   for (const p of parts) {
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
-    for (const t of toldIn(p.text, kitchen, weighing && !list)) {
+    for (const t of toldIn(p.text, kitchen, weighing && !list, !list)) {
       if (
         list &&
         (there.has(t.ingredient) ||

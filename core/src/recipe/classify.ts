@@ -1,6 +1,9 @@
 import type { Kitchen } from '../formula/types.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { clausesIn } from '../method/clauses.js';
+import { withoutVerbs } from '../method/pieces.js';
+import { durations } from '../text/durations.js';
+import { heatsIn } from '../text/heats.js';
 import { sentencesIn } from '../text/sentences.js';
 import { plainChars } from './anatomy.js';
 import {
@@ -14,7 +17,7 @@ import {
   noteHeading,
   type GroupHead,
 } from './headings.js';
-import { readAboutLine } from './cards.js';
+import { isHeadLine, readAboutLine } from './cards.js';
 import { matchIngredient } from './match.js';
 
 export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'story' | 'other';
@@ -140,6 +143,25 @@ const textOf = (raw: string): string =>
 export const isCard = (lines: readonly string[]): boolean =>
   lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
 
+/** Lines numbered from one on of which most begin with words and not with an amount: the steps of the work. */
+function numberedSteps(lines: readonly string[]): ReadonlySet<number> {
+  const found = new Set<number>();
+  let run: { readonly no: number; readonly text: string }[] = [];
+  const close = (): void => {
+    const words = run.filter((l) => !/^(?:\d|[½¼¾⅓⅔]|an?\s)/i.test(l.text));
+    if (run.length > 2 && words.length > run.length / 2) for (const l of run) found.add(l.no);
+    run = [];
+  };
+  lines.forEach((raw, no) => {
+    const m = /^\s*(\d{1,2})[.):]\s+(\S.*)$/.exec(raw);
+    if (!m) return raw.trim() === '' ? undefined : close();
+    if (Number(m[1]) !== run.length + 1) close();
+    if (Number(m[1]) === run.length + 1) run.push({ no, text: m[2] ?? '' });
+  });
+  close();
+  return found;
+}
+
 /** The line over the list of ingredients, when a list follows it; else -1. */
 function listStart(lines: readonly string[], kitchen: Kitchen): number {
   const at = lines.findIndex((l) =>
@@ -179,6 +201,7 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
   const card = isCard(lines);
   const listAt = card ? -1 : listStart(lines, kitchen);
   const bareList = !card && bareAmounts(lines, kitchen);
+  const numbered = card ? new Set<number>() : numberedSteps(lines);
   lines.forEach((raw, no) => {
     const text = textOf(raw);
     const start = Math.max(0, raw.indexOf(text));
@@ -221,7 +244,10 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     }
     if (section === 'notes') return add(afterHeading.test(bare) ? 'story' : 'note');
     if (!card && furniture.test(text)) return add('story');
-    if (section === 'method' && /^(?:step\s*)?\d+[.):]\s/i.test(text)) return add('method');
+    if ((section === 'method' && /^(?:step\s*)?\d+[.):]\s/i.test(text)) || (numbered.has(no) && listed > 0)) {
+      if (section === 'unknown') section = 'method';
+      return add('method');
+    }
     if (/^(?:measures|family|oven|makes|tins?|may contain):\s/i.test(text) || readAboutLine(text) !== null)
       return add('other');
     const above = no < listAt;
@@ -319,8 +345,36 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         : 'other',
     );
   });
-  return out.map((p, i) => (p.kind === 'other' && countedIn(out, i) ? { ...p, kind: 'ingredient' } : p));
+  const counted = out.map((p, i): Classified => (p.kind === 'other' && countedIn(out, i) ? { ...p, kind: 'ingredient' } : p)); // prettier-ignore
+  return card ? counted : workAmong(counted, kitchen);
 }
+
+/** What is work by its own words: something is done in it, or it says how hot or how long. */
+const saysWork = (text: string, kitchen: Kitchen): boolean =>
+  clausesIn(text, 0)
+    .flatMap((c) => withoutVerbs(c, null, (words) => matchIngredient(words, kitchen) !== null))
+    .some((c) => c.verb !== null && !c.negated) ||
+  durations(text).length > 0 ||
+  heatsIn(text, () => false).some((h) => h.marked);
+
+/**
+ * Behind the list, what tells of work is a step wherever it stands and however few its words; so is what stands between two
+ * steps, be it a question or a remark. Heads ("Makes 12") stay what they are.
+ */
+function workAmong(parts: readonly Classified[], kitchen: Kitchen): Classified[] {
+  const lines = parts.filter((p) => p.kind === 'ingredient');
+  const listed = lines.length > 1 || lines.some((p) => listedIn(p.text, kitchen) > 2);
+  const first = listed ? parts.findLastIndex((p) => p.kind === 'ingredient') : Infinity;
+  const steps = parts.flatMap((p, i) => (p.kind === 'method' ? [i] : []));
+  const between = (i: number): boolean => i > (steps[0] ?? Infinity) && i < (steps.at(-1) ?? -1);
+  return parts.map((p, i) =>
+    p.kind === 'other' && i > first && !isHead(p.text) && (saysWork(p.text, kitchen) || between(i)) ? { ...p, kind: 'method' } : p,
+  );
+}
+
+/** "Makes 12", "Oven: 180 °C", "Prep 10 min": a fact of the whole, not a step. */
+const isHead = (text: string): boolean =>
+  isHeadLine(text) || (notListed.test(text) && !/^(?:bake|preheat|heat|oven)\b(?!\s*:)/i.test(text)) || /^[\p{L} ]{3,24}:/u.test(text); // prettier-ignore
 
 /** Whether a part is a count of something that nobody knows, in the midst of a list: "2 quinces". */
 function countedIn(all: readonly Classified[], i: number): boolean {

@@ -1,5 +1,7 @@
 import { familyOf } from '../balance/families.js';
 import { ingredientFor } from '../formula/formula.js';
+import { clausesIn } from '../method/clauses.js';
+import { verbs } from '../method/verbs.js';
 import type { FamilyId, Formula, Group, GroupRole, Item, Kitchen, MethodStep } from '../formula/types.js';
 
 type Slot = 'dry' | 'fat-sugar' | 'egg' | 'wet' | 'fold-in';
@@ -43,16 +45,18 @@ export function intoGroups(
     .map((m) => m.text)
     .join(' ')
     .toLowerCase();
+  // "Greased 9 inch tin, 350 for 40 min" tells nothing of the bowl
+  const mixes =
+    /\ball[- ]in[- ]one\b|\bbeaters?\b|\bmelted\b/.test(said) ||
+    method.some((m) => clausesIn(m.text, 0).some((c) => c.verb !== null && verbs[c.verb].at === 'mix'));
   const usual = familyOf(family).methods[0];
   const way = /\bcream\b[^.]*\b(?:sugar|butter)|beat (?:the )?(?:soft )?butter/.test(said)
     ? 'creaming'
     : /\brub\b|cut (?:in )?the (?:cold )?butter/.test(said)
       ? 'rub-in'
-      : said === '' && usual === 'creaming'
-        ? 'creaming'
-        : said === '' && usual === 'rub-in'
-          ? 'rub-in'
-          : 'muffin';
+      : !mixes && (usual === 'creaming' || usual === 'rub-in')
+        ? usual
+        : 'muffin';
   const slotOf = (item: Item): Slot => {
     const i = ingredientFor(formula, item, kitchen);
     if (item.pieces ?? i.pieces) return 'fold-in';

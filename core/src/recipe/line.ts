@@ -265,7 +265,7 @@ export function readLine(
       ? { matches: [], other: null, slip: false }
       : several
         ? { matches: several, other: null, slip: false }
-        : inRegion(nameIn(yolks(segment, segments[n - 1]), kitchen), meant);
+        : inRegion(nameIn(flourOf(yolks(segment, segments[n - 1]), items, kitchen), kitchen), meant);
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
       const itemId = items.length === 0 ? id : `${id}-${items.length + 1}`;
@@ -364,6 +364,13 @@ const inRegion = (named: Named, meant: RegionWords): Named => ({
 const yolks = (segment: Segment, before: Segment | undefined): Segment =>
   before && /\begg/i.test(before.name) && /^\s*(?:yolks?|whites?)\b/i.test(segment.name)
     ? { ...segment, name: `egg ${segment.name}` }
+    : segment;
+
+/** "150 g rye flour, 150 g plain": behind a flour its kind alone is a flour too. */
+const flourOf = (segment: Segment, before: readonly Item[], kitchen?: Kitchen): Segment =>
+  /^\s*(?:white|brown|plain|strong|wholemeal|whole|light|dark|rye|spelt|self[- ]raising|SR)\s*$/i.test(segment.name) &&
+  before.some((i) => ingredientOf(i.ingredient, undefined, kitchen).base === 'flour')
+    ? { ...segment, name: `${segment.name.trim()} flour` }
     : segment;
 
 interface Around {

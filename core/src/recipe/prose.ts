@@ -1,6 +1,7 @@
 import type { GroupRole, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { middle, scanAmounts, type Found } from '../quantity/scan.js';
+import { unitOf } from '../quantity/units.js';
 import { durations } from '../text/durations.js';
 import { heatsIn } from '../text/heats.js';
 import { sizesIn } from '../text/lengths.js';
@@ -66,6 +67,15 @@ function amountsIn(text: string): Found[] {
       /^[\s-]*(?:%|°|º|at a time|by (?:one|two)|after (?:the )?(?:other|another)|x\b|times?\b|ways?\b|people\b|of (?:us|them|you)\b|days?|weeks?|months?|hours?|minutes?|mins?\b|seconds?|turns?\b|strokes|stages|goes\b|lots\b|parts?\b|layers?|bowls?\b|tins?\b|pans?\b|trays?\b|pieces|slices|squares|wedges|rounds|muffins|scones|cases|portions|inch|fingers?\b|folds?\b|hole|wells\b|batches|halves|pounds? tin|lb\b)/i.test(
         after,
       )
+    )
+      return false;
+    // "do you use a spoon for the milk?", "twelve strokes with a spoon"
+    if (/\bspoons?$/i.test(text.slice(a.from, a.to)) && !/^\s*of\b/i.test(after)) return false;
+    // "this is for the pear one"
+    if (
+      a.unit === null &&
+      /^ones?$/i.test(text.slice(a.from, a.to)) &&
+      /\b(?:the|this|that|my|your)\s+(?:[\p{L}-]+\s+){0,2}$/iu.test(text.slice(Math.max(0, a.from - 40), a.from))
     )
       return false;
     if (
@@ -201,6 +211,7 @@ function nameOf(phrase: string, match: Match): string {
   return (best.length > 0 ? best.join(' ') : phrase.trim()).replace(/^(?:the|some|my|your|our)\s+/i, '');
 }
 
+const smaller: Readonly<Record<string, string>> = { kg: 'g', l: 'ml' };
 /** Countable things: a bare number of them is an amount. */
 const counts = (id: string, kitchen: Kitchen): boolean => ingredientOf(id, undefined, kitchen).pieceG !== undefined;
 
@@ -223,8 +234,32 @@ function halved(out: Told[], from: number, to: number, kinds: readonly [string, 
   out.splice(0, out.length, ...out.slice(0, at), ...both, ...out.slice(at + 1).filter((t) => !inside.includes(t)));
 }
 
-/** The parts of a recipe that a stretch of prose tells, in order. */
-export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[] {
+/** What an amount may be of without being a thing of the list. */
+const ofWhole =
+  /^\s*(?:each|more|extra|less|at a time|of|it|them|this|that|these|all|batter|dough|mix\w*|paste|filling|icing|frosting|glaze|syrup|topping|crumble|streusel|liquid|portions?|pieces?|balls?|rounds?|heaps?|dollops?|tins?|pans?|loa(?:f|ves)|cakes?|bread|deep|high|thick|wide|across|apart)\b/i;
+/** Words that are no part of a name. */
+const noName =
+  /(?:^|\s)(?:once|when|if|they|they're|it's|that's|I|you|we|is|are|was|be|at|back|kind|size|sort|ones?|for|on|so|as|or|but|just|not|the|while|until|till|then|here|there|now|too|only|pot|jar|tub|bag|packet)(?:\s|$)/i;
+/** A name behind an amount that the larder does not know: "50 g carob powder", where a list is told. */
+function strangeBehind(text: string, a: Found, limit: number): { readonly name: string; readonly to: number } | null {
+  if (a.unit === null || /ful$/.test(a.unit) || !['mass', 'volume'].includes(unitOf(a.unit).dimension)) return null;
+  const from = a.to + (leadIn.exec(text.slice(a.to, limit))?.[0].length ?? 0);
+  const m = /^(?:[\p{L}'-]+\s+){0,3}?[\p{L}'-]{3,}(?=\s*(?:[,.;!?(]|$|\band\b))/iu.exec(text.slice(from, limit));
+  if (!m || ofWhole.test(m[0]) || noName.test(m[0])) return null;
+  return { name: m[0], to: from + m[0].length };
+}
+
+/** "And an orange.", "flour, sugar, a lemon and two eggs": an article counts one. */
+const articled =
+  /(?:^|[,;:.]\s*|\b(?:and|plus)\s+)(an?|one)\s+((?:(?:large|medium|small|ripe|big|whole|good)\s+)*\p{L}+)(?=\s*(?:[,.;!]|$|\band\b))/giu;
+
+/**
+ * The parts of a recipe that a stretch of prose tells, in order.
+ *
+ * @param weighing whether a plain number may be grams
+ * @param strangers whether an amount of something unknown is a part too: where there is no list but what is told
+ */
+export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strangers = false): Told[] {
   const out: Told[] = [];
   let apart: GroupRole | null = null;
   let grams = weighing;
@@ -280,6 +315,14 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         }
         continue;
       }
+      const strange = !food && strangers && amounts.length > 2 ? strangeBehind(text, a, limit) : null;
+      if (strange) {
+        const said = `${value.trim()} ${strange.name}`;
+        out.push({ text: said, from: s.at + start, to: s.at + strange.to, ingredient: 'unknown', name: strange.name, role: apart, grams: false }); // prettier-ignore
+        last = { value: value.trim(), unit };
+        if (unit === 'g' || unit === 'kg') grams = true;
+        done = strange.to;
+      }
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
       if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id))
@@ -288,7 +331,9 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
       const each = /^\s*each\b(?:\s+of\b)?|^\s*of each\b/i.exec(text.slice(a.to));
       // "four ounces of treacle and four of syrup": the unit is not said again
       if (unit === null && /^\s*of\b/i.test(text.slice(a.to)) && last?.unit && !counts(food.match.id, kitchen)) {
-        unit = last.unit;
+        // "half a kilo of potatoes and a hundred of flour": nobody means a hundred kilos
+        const small = typeof a.value === 'number' && a.value >= 20 ? smaller[last.unit] : undefined;
+        unit = small ?? last.unit;
         value = `${value.trim()} ${unit}`;
       }
       const bare: boolean = unit === null && !counts(food.match.id, kitchen);
@@ -397,6 +442,15 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean): Told[
         grams: false,
       });
     }
+    if (out.some((t) => t.from >= s.at) || /^\W*(?:and|plus|oh|also)?[\s,]*(?:an?|one)\s+(?:\p{L}+\s+){0,2}?\p{L}+\W*$/iu.test(text))
+      for (const m of text.matchAll(articled)) {
+        const name = m[2] ?? '';
+        const found = matchIngredient(name, kitchen);
+        if (!found || found.odd.length > 0 || found.behind || found.id === 'egg' || !counts(found.id, kitchen)) continue;
+        if (out.some((t) => t.ingredient === found.id || (t.from - s.at < m.index + m[0].length && m.index < t.from - s.at))) continue; // prettier-ignore
+        const from = s.at + m.index + m[0].length - name.length;
+        out.push({ text: `1 ${name}`, from: from - 2, to: from + name.length, ingredient: found.id, name, role: apart, grams: false }); // prettier-ignore
+      }
     const first =
       /\bhalf\s+(?:of (?:it|that)\s+)?([\p{L}-]+)(?:\s+flour)?\s*(?:,|and|&)+\s*half\s+([\p{L}-]+)(?:\s+flour)?/iu.exec(
         text,

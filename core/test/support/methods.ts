@@ -19,7 +19,7 @@ export interface WholeMethod {
   readonly expected: readonly Expected[];
 }
 
-const folder = new URL('../corpus/methods/', import.meta.url);
+const folderOf = (name: string): URL => new URL(`../corpus/${name}/`, import.meta.url);
 
 function expectedOf(line: string): Expected {
   const [head = '', tail = ''] = line.split(/\s+(?=@)|(?<=^[^@]*)$/);
@@ -47,12 +47,13 @@ function expectedOf(line: string): Expected {
   };
 }
 
-export const wholeMethods = (): WholeMethod[] =>
-  readdirSync(folder)
+/** Whole methods with their work, of one folder of the corpus. */
+export const wholeMethods = (name: 'methods' | 'voices' = 'methods'): WholeMethod[] =>
+  readdirSync(folderOf(name))
     .filter((f) => f.endsWith('.txt'))
     .sort()
     .flatMap((f) =>
-      readFileSync(new URL(f, folder), 'utf8')
+      readFileSync(new URL(f, folderOf(name)), 'utf8')
         .split(/^=== /m)
         .slice(1)
         .map((block) => {

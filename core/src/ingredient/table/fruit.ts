@@ -36,7 +36,7 @@ export const fruit: readonly Row[] = [
   ['berry-puree', 'Berry purée', 'fruit', [87, 0.4, 6, 1, 0.2, 4], 1.03, '', { acid: [10, 16, 24] }, 'berry puree|raspberry puree|strawberry puree|blueberry puree|crushed strawberries'],
   ['avocado', 'Avocado, mashed', 'fruit', [73, 14.7, 0.7, 2, 0.5, 6.7], 0.97, '', { piece: [110, 140, 180], acid: [0.5, 1, 2] }, 'mashed avocado|avocados|ripe avocado'],
   ['white-beans', 'White beans, mashed', 'fruit', [70, 0.6, 0.5, 8, 13, 6.5], 1.0, '', { acid: [0.5, 1, 2] }, 'cannellini beans|mashed white beans|black beans|chickpeas|mashed chickpeas|tinned beans'],
-  ['mashed-potato', 'Potato, mashed', 'fruit', [78, 0.1, 0.9, 2, 15.8, 1.8], 0.9, '', { piece: [100, 150, 220], acid: [0.8, 1.5, 2.5] }, 'mashed potato|mashed potatoes|potatoes|potato|cooked potato|riced potato|cold mashed potato'],
+  ['mashed-potato', 'Potato, mashed', 'fruit', [78, 0.1, 0.9, 2, 15.8, 1.8], 0.9, '', { piece: [100, 150, 220], acid: [0.8, 1.5, 2.5] }, 'mashed potato|mashed potatoes|potatoes|potato|cooked potato|riced potato|cold mashed potato|cold mash|potato mash'],
   ['taro', 'Taro, mashed', 'fruit', [70, 0.2, 0.5, 1.5, 23.5, 4.1], 1, '', { piece: [150, 250, 400], acid: [0.5, 1, 2] }, 'mashed taro|taro root|cooked taro|ube|mashed ube|yam|mashed yam|eddoe'],
   ['apple-juice', 'Apple juice', 'liquid', [88, 0.1, 10.5, 0.1, 0.2, 0.1], 1.04, '', { acid: [4, 6, 9] }, 'cloudy apple juice|pear juice|white grape juice|pineapple juice'],
   ['grapefruit-juice', 'Grapefruit juice', 'liquid', [90, 0.1, 8, 0.5, 0, 0.2], 1.04, '', { piece: [100, 140, 190], acid: [16, 21, 27] }, 'grapefruit|pink grapefruit|juice of grapefruit'],

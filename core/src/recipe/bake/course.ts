@@ -149,6 +149,13 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
     )
       out.push(d);
   }
+  // "bake 18-20"
+  for (const m of text.matchAll(/\bbakes?\s+(?:them\s+|it\s+)?(?:for\s+)?(?:about\s+)?(?=\d)/gi)) {
+    const d = durationAt(text, m.index + m[0].length);
+    if (!d || d.unit || d.early < 5 || d.late > 120 || d.early >= d.late) continue;
+    if (/^\s*(?:[.,;)&!]|$|and\b|until\b|till?\b)/i.test(text.slice(d.to)) && !out.some((o) => o.from < d.to && d.from < o.to)) // prettier-ignore
+      out.push(d);
+  }
   // "15 to 18 more"
   const extra = /(?<![\d.,/])(\d{1,2})\s*(?:-|–|to)\s*(\d{1,2})\s+(?:more|longer|further|extra)\b/i.exec(text);
   if (extra && !out.some((d) => d.from < extra.index + extra[0].length && extra.index < d.to))

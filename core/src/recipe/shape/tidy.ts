@@ -209,9 +209,11 @@ const isItem = (s: string): boolean => hasFood(s) && (hasAmount(s) || /\s\d{1,4}
 function unbroken(lines: readonly string[]): readonly string[] {
   const told = lines.filter((l) => l.trim() !== '');
   const small = told.filter((l) => /^\s*[\p{Ll}°%]/u.test(l)).length;
+  // who types all in small letters has not broken a line with each of them
+  const large = told.filter((l) => /^\s*\p{Lu}/u.test(l)).length;
   const hyphens = told.filter((l, i) => /\p{L}-\s*$/u.test(l) && /^\s*\p{Ll}/u.test(told[i + 1] ?? '')).length;
   const short = told.length > 0 && told.reduce((s, l) => s + l.trim().length, 0) / told.length < 46;
-  if (!(hyphens > 1 || (small >= 3 && small > 0.22 * told.length && short))) return lines;
+  if (!(hyphens > 1 || (small >= 3 && small > 0.22 * told.length && large > 0.25 * small && short))) return lines;
   const out: string[] = [];
   let fresh = true;
   for (const line of lines) {
