@@ -354,7 +354,11 @@ function objectFollows(tokens: readonly Token[], i: number, begun: boolean): boo
     if (here.w === 'cream' && i === 0) return surfaceOf(tokens[i + 2]?.w ?? '')?.form === 'base';
     return (
       /^(?:mix|whisk|cool|rest|wait|swirl|glaze|level|smooth|roll|toss|test|frost|shape|bag|fold)$/.test(here.w) &&
-      (i === 0 || tokens[i - 1]?.w === 'and' || tokens[i - 1]?.w === '&' || begun || (next !== undefined && breaks(next)))
+      (i === 0 ||
+        tokens[i - 1]?.w === 'and' ||
+        tokens[i - 1]?.w === '&' ||
+        begun ||
+        (next !== undefined && breaks(next)))
     );
   }
   if (next.w === 'of') return false;
@@ -395,11 +399,15 @@ function clausesOf(text: string, at: number, entry: number, sentence: number): C
       (h.surface.lemma.base !== 'go'
         ? null
         : // "and in it goes for forty-five minutes"
-          /(?:^|\band|\bthen|,)\s*(?:then\s+)?in (?:it|they|that) $/i.test(text.slice(0, t.from))
+          /(?:^|\band|\bthen|,)\s*(?:then\s+)?in (?:it|they|that) $/i.test(text.slice(0, t.from)) &&
+            /^\s*(?:for|at)\b/i.test(text.slice(t.to))
           ? 'put in'
-          : /\b(?:in|into|on)\b[^,;.]*$/i.test(text.slice(0, t.from))
-            ? 'add'
-            : null)
+          : // "then a plate on top and over it goes"
+            /(?:^|\band|\bthen|,)\s*over (?:it|they) $/i.test(text.slice(0, t.from))
+            ? 'unmould'
+            : /\b(?:in|into|on)\b[^,;.]*$/i.test(text.slice(0, t.from))
+              ? 'add'
+              : null)
     );
   };
   const heads = headsIn(tokens).filter((h) => does(h) !== null);

@@ -146,7 +146,11 @@ const lemmas: readonly Lemma[] = [
   { base: 'slacken', senses: ['mix'] },
   {
     base: 'loosen',
-    senses: [['loosen', /\b(?:edges?|sides?|knife|round|around)\b|^\s*$/i], ['mix', /\bwith\b|\bw\b|\bit\b/i], 'loosen'],
+    senses: [
+      ['loosen', /\b(?:edges?|sides?|knife|round|around)\b|^\s*$/i],
+      ['mix', /\bwith\b|\bw\b|\bit\b/i],
+      'loosen',
+    ],
   },
   { base: 'bind', past: ['bound'], senses: ['bring together'] },
   { base: 'thin', thing: true, senses: [['mix', /\bwith\b|\bdown\b/i]] },
@@ -406,6 +410,7 @@ const lemmas: readonly Lemma[] = [
   },
   { base: 'pinch', thing: true, senses: [['press', /^\s*(?:the|to|together|round)\b/i]] },
   { base: 'shape', thing: true, senses: [['shape', /./]] },
+  { base: 'tidy', senses: [['shape', /\b(?:round|oval|ball|loaf|circle)\b/i]] },
   { base: 'stamp', senses: ['cut'] },
   {
     base: 'cut',
@@ -587,7 +592,10 @@ const lemmas: readonly Lemma[] = [
       ['mix', /\b(?:stir|mix)\b/i],
       ['whisk', /\bwhisk\b/i],
       ['knead', /\bknead\b/i],
-      ['rest', /\b(?:minutes?|mins?|hours?)\b[^,;.]*\b(?:in (?:the|its|their) (?:tins?|pans?)|to (?:rest|settle|stand|set)|before (?:you |it )?(?:turn|cut|slic|serv|com))/i],
+      [
+        'rest',
+        /\b(?:minutes?|mins?|hours?)\b[^,;.]*\b(?:in (?:the|its|their) (?:tins?|pans?)|to (?:rest|settle|stand|set)|before (?:you |it )?(?:turn|cut|slic|serv|com))/i,
+      ],
       ['cool', /\b(?:minutes?|mins?|hours?)\b[^,;.]*\bon (?:the|a) (?:\w+ )?(?:rack|wire)\b|\bto cool\b/i],
       ['bake', /\b(?:minutes?|mins?|hours?|more|hour|quarter)\b/i],
     ],

@@ -156,7 +156,8 @@ export function phasesOf(read: readonly Draft[], things: Things): Phased[] {
     if (
       d.verb === 'rest' &&
       (hot === 'lower' || hot === 'bake' || hot === 'uncover' || hot === 'raise') &&
-      /\banother\b|\bmore\b/i.test(d.clause.text)
+      /\banother\b|(?<!\bno )\bmore\b/i.test(d.clause.text) &&
+      !outOf.test(`${d.clause.lead} ${d.clause.text}`)
     )
       d.verb = 'bake';
     const batter = drafts.slice(0, i).some((x) => bowl.has(x.verb));

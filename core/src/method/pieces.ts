@@ -2,7 +2,7 @@ import { durationAt, durations } from '../text/durations.js';
 import { barelyHeat, heatsIn } from '../text/heats.js';
 import { leads, type Clause } from './clauses.js';
 import { tinWords } from './lexicon.js';
-import type { VerbId } from './verbs.js';
+import { verbs, type VerbId } from './verbs.js';
 
 /** Words that fill a pause or join, and say nothing of the work. */
 const opening =
@@ -11,8 +11,8 @@ const opening =
 interface Pattern {
   readonly verb: VerbId;
   readonly says: RegExp;
-  /** Also behind a verb, as a piece of its own between commas. */
-  readonly strong?: true;
+  /** Also behind a verb, as a piece of its own between commas; or only ahead of the clause's verb. */
+  readonly strong?: true | 'ahead';
 }
 const r = (source: string): RegExp => new RegExp(source, 'iu');
 const some = String.raw`(?:[\p{L}\d½¼¾'’.&+/-]+\s+){0,7}?`;
@@ -66,7 +66,11 @@ const patterns: readonly Pattern[] = [
     strong: true,
   },
   { verb: 'freeze', says: r(String.raw`^(?:${some})(?:in|into) (?:the )?freezer\b`), strong: true },
-  { verb: 'chill', says: r(String.raw`^(?:${some})(?:in|into) (?:the )?(?:fridge|refrigerator)\b`), strong: true },
+  {
+    verb: 'chill',
+    says: r(String.raw`^(?:${some})(?:in|into) (?:the )?(?:fridge|refrigerator)\b|^fridge\b`),
+    strong: true,
+  },
   {
     verb: 'sandwich',
     says: r(
@@ -80,8 +84,16 @@ const patterns: readonly Pattern[] = [
     ),
     strong: true,
   },
-  { verb: 'cool', says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b|^(?:wire|cooling) rack\b`), strong: true },
-  { verb: 'wrap', says: r(String.raw`^(?:${some})?(?:in|into) (?:a |the )?(?:clean )?(?:tea )?(?:towel|cloth)\b`), strong: true },
+  {
+    verb: 'cool',
+    says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b|^(?:wire|cooling) rack\b`),
+    strong: true,
+  },
+  {
+    verb: 'wrap',
+    says: r(String.raw`^(?:${some})?(?:in|into) (?:a |the )?(?:clean )?(?:tea )?(?:towel|cloth)\b`),
+    strong: true,
+  },
   {
     verb: 'grease',
     says: r(String.raw`^(?:\w+ )?(?:greased|buttered|oiled)\b(?! (?:and )?\w* ?(?:tin|pan|tray|tube|dish))`),
@@ -107,8 +119,10 @@ const patterns: readonly Pattern[] = [
   },
   {
     verb: 'add',
-    says: r(String.raw`^(?:${some})(?:in|into|in to) (?:the |a |your )?(?:(?:big|large|dry|mixing|other) )?(?:bowl|basin|jug|mixer)\b`),
-    strong: true,
+    says: r(
+      String.raw`^(?:${some})(?:in|into|in to) (?:the |a |your )?(?:(?:big|large|dry|mixing|other) )?(?:bowl|basin|jug|mixer)\b`,
+    ),
+    strong: 'ahead',
   },
   { verb: 'add', says: r(String.raw`^(?:all )?(?:the )?(?:dry|flour)\b.{0,30}?\b(?:on top|over)\s*$`), strong: true },
   {
@@ -124,6 +138,11 @@ const patterns: readonly Pattern[] = [
     strong: true,
   },
   { verb: 'add', says: r(String.raw`^(?:the )?[\p{L} +&]{3,40} last\s*$`), strong: true },
+  {
+    verb: 'add',
+    says: r(String.raw`^(?!(?:and|or)\b)${some}(?:one after (?:the other|another)|one (?:by one|at a time))\s*$`),
+    strong: true,
+  },
 ];
 
 /** A verb on its own behind a comma that only goes on: "then the flour", "followed by the carrots". */
@@ -168,7 +187,9 @@ function onlyTime(text: string): boolean {
     d !== null &&
     (d.unit || /another|further/i.test(text)) &&
     d.late >= 4 &&
-    /^(?:\s+(?:like that|more|longer|or so|ish|(?:on )?(?:one|each|the (?:first|other|second)) side|at that.*|covered|uncovered|in all))?[\s.!]*$/i.test(body.slice(d.to))
+    /^(?:\s+(?:like that|more|longer|or so|ish|(?:on )?(?:one|each|the (?:first|other|second)) side|at that.*|covered|uncovered|in all))?[\s.!]*$/i.test(
+      body.slice(d.to),
+    )
   );
 }
 
@@ -186,7 +207,14 @@ const lists: ReadonlySet<VerbId> = new Set<VerbId>([
 /** A few words that name something, and no sentence of their own. */
 function listed(text: string): boolean {
   const body = text.replace(opening, '');
-  return body.split(/\s+/).length <= 9 && /\p{L}{3}/u.test(body) && !/\b(?:is|are|it's|you|will)\b/i.test(body);
+  return body.split(/\s+/).length <= 16 && /\p{L}{3}/u.test(body) && !/\b(?:is|are|it's|you|will)\b/i.test(body);
+}
+
+/** Nothing but a few things by their names, behind "then" or as a sentence of its own. */
+function onlyNamed(text: string, names: (text: string) => boolean): boolean {
+  const body = text.replace(opening, '').replace(/[.!\s]+$/, '');
+  const words = body.split(/\s+/).filter((w) => !/^(?:the|and|&|n|a|an|some|your|then|rest|of)$/i.test(w));
+  return words.length > 0 && words.length <= 4 && /^[\p{L}\s&'’-]+$/u.test(body) && words.every((w, i) => names(w) || names(words.slice(i, i + 2).join(' ')) || (i > 0 && names(words.slice(i - 1, i + 1).join(' ')))); // prettier-ignore
 }
 
 interface Piece {
@@ -199,7 +227,9 @@ interface Piece {
 function piecesOf(text: string): Piece[] {
   const out: Piece[] = [];
   let from = 0;
-  for (const m of [...text.matchAll(/(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s)/gi)]) {
+  for (const m of [
+    ...text.matchAll(/(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s|(?<=\boven\b[^,;]{0,24}\d)\s+(?:and|&)\s)/gi),
+  ]) {
     if (text.slice(from, m.index).trim() !== '') out.push({ from, to: m.index, text: text.slice(from, m.index) });
     from = m.index;
   }
@@ -210,15 +240,21 @@ function piecesOf(text: string): Piece[] {
 export const heatsOf = (text: string): ReturnType<typeof heatsIn> =>
   heatsIn(text, (from, to) => barelyHeat(text, from, to));
 
+/** "then 180 for another 20": a time without its unit. */
+const furtherOn = /\b(?:for|another)\s+(?:another\s+|a further\s+)?\d{1,3}(?!\s*(?:g\b|ml\b|\d|°))/i;
+
 /** What a piece says without a verb; null when nothing. */
-function verblessIn(text: string, behindVerb: boolean, rest: string): VerbId | null {
+function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: boolean): VerbId | null {
   if (/\?\s*$/.test(text)) return null;
   const body = text.replace(opening, '').replace(/[.!?\s]+$/, '');
   if (body === '') return null;
   const heats = heatsOf(body);
   const times = durations(body);
   const oven = /\boven\b/i.test(body);
-  if (heats.length > 0 && (times.length > 0 || /\b\d{2}\s?[-–]\s?\d{2}\b/.test(body.slice(heats[0]?.to ?? 0))))
+  if (
+    heats.length > 0 &&
+    (times.length > 0 || furtherOn.test(body) || /\b\d{2}\s?[-–]\s?\d{2}\b/.test(body.slice(heats[0]?.to ?? 0)))
+  )
     return 'bake';
   // "5 mins in tin": it stays there once it is out
   if (
@@ -240,8 +276,9 @@ function verblessIn(text: string, behindVerb: boolean, rest: string): VerbId | n
     return 'bake';
   const hot = heats.some((h) => h.marked) || (heats.length > 0 && body.length < 12);
   if (hot && !behindVerb) return oven ? 'heat' : 'bake';
-  if (hot && /^(?:it'?s |that'?s |at |on )?\D{0,12}$/i.test(body.slice(0, heats[0]?.from ?? 0))) return 'bake';
-  for (const p of patterns) if ((!behindVerb || p.strong) && p.says.test(body)) return p.verb;
+  if (hot && /^(?:it'?s |that'?s |at |on )?\D{0,12}$/i.test(body.slice(0, heats[0]?.from ?? 0)))
+    return /^(?:the |your )?oven (?:on|to|at)\b/i.test(body) && times.length === 0 ? 'heat' : 'bake';
+  for (const p of patterns) if ((!behindVerb || p.strong === true || (p.strong === 'ahead' && ahead)) && p.says.test(body)) return p.verb; // prettier-ignore
   return null;
 }
 
@@ -270,7 +307,7 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
       continue;
     }
     const found =
-      verblessIn(p.text, c.verb !== null || last !== undefined, c.text.slice(p.to)) ??
+      verblessIn(p.text, c.verb !== null || last !== undefined, c.text.slice(p.to), ahead && !out.some((o) => o.own)) ??
       (onlyTime(p.text) &&
       last?.verb !== 'bake' &&
       (towardsOven.has(last?.verb ?? before ?? 'mix') ||
@@ -280,6 +317,7 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
         ? 'bake'
         : null);
     const times = durations(p.text);
+    const timed = times.length > 0 || (last?.verb === 'bake' && furtherOn.test(p.text));
     const time = times[0];
     const timeOnly = time !== undefined && p.text.replace(opening, '').trim().length - (time.to - time.from) < 26;
     const inOven = last && (last.verb === 'bake' || last.verb === 'put in' || (last.verb === 'heat' && !last.own));
@@ -288,8 +326,10 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
       const joins =
         found === 'bake' &&
         last &&
-        ((last.verb === 'bake' && (times.length === 0 || durations(c.text.slice(last.from, last.to)).length === 0)) ||
-          (times.length === 0 && /^(?:heat|lower|raise|put in)$/.test(last.verb ?? '')));
+        ((last.verb === 'bake' && (!timed || durations(c.text.slice(last.from, last.to)).length === 0)) ||
+          (!timed &&
+            (/^(?:heat|lower|raise|put in)$/.test(last.verb ?? '') ||
+              /\boven (?:heats|warms|comes up|gets hot)\b/i.test(c.text.slice(last.from, last.to)))));
       if (joins) last.to = p.to;
       else out.push({ from: pending ?? p.from, to: p.to, verb: found, own: false });
       pending = null;
@@ -302,6 +342,9 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
     else if (last && goesOn.test(p.text) && verb !== null && lists.has(verb) && listed(p.text) && names(p.text))
       out.push({ from: p.from, to: p.to, verb: verb === 'cream' || verb === 'pour' ? 'add' : verb, own: false });
     else if (last) last.to = p.to;
+    // "Sugar.", "Then the eggs, one by one.": what goes in next is named, and no more
+    else if (c.verb === null && before !== null && verbs[before].at === 'mix' && onlyNamed(p.text, names))
+      out.push({ from: pending ?? p.from, to: p.to, verb: 'add', own: false });
     else out.push({ from: pending ?? p.from, to: p.to, verb: null, own: false });
   }
   return out.map((o, n): Clause => {

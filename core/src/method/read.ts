@@ -33,11 +33,20 @@ const whole = /^(?:or|else|otherwise)\b/i;
 
 const asksHeat: ReadonlySet<VerbId> = new Set<VerbId>(['heat', 'bake', 'put in', 'lower', 'raise', 'toast', 'rest']);
 
-/** "350 25-30", "one eighty, twenty to twenty-five": the time behind a heat without its unit. */
-function bakeTime(verb: VerbId, clock: Clock, text: string, behind: number): Clock {
-  if (verb !== 'bake' || clock.forMin !== null || behind === 0) return clock;
+/** "350 25-30", "bake 18-20", "one eighty, twenty to twenty-five": the time behind a heat without its unit. */
+function bakeTime(verb: VerbId, clock: Clock, text: string, heat: number, behindVerb: number): Clock {
+  if (verb !== 'bake' || clock.forMin !== null) return clock;
+  // "bake 18-20", "then another eight": nothing but the figure behind it
+  const alone = heat === 0 ? /^\D{0,3}(?=\d{1,3}\s*[-–])|^.*?\banother\s+/i.exec(text.slice(behindVerb)) : null;
+  const behind = heat > 0 ? heat : alone ? behindVerb + alone[0].length : 0;
+  if (behind === 0) return clock;
+  const least = alone ? 5 : 8;
   const d = durations(text.slice(behind), true).find(
-    (x) => x.early >= 8 && x.late <= 240 && !/^\s*(?:cm|in\b|["”]|g\b|ml)/i.test(text.slice(behind + x.to)),
+    (x) =>
+      x.early >= least &&
+      x.late <= 240 &&
+      (alone === null || x.from === 0) &&
+      !/^\s*(?:cm|in\b|["”]|g\b|ml)/i.test(text.slice(behind + x.to)),
   );
   return d ? { ...clock, forMin: band(d.early, (d.early + d.late) / 2, d.late) } : clock;
 }
@@ -73,7 +82,7 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
       drafts.push({
         clause: c,
         verb: c.verb as VerbId,
-        clock: bakeTime(c.verb as VerbId, clockOf(c.text), c.text, heats[0]?.to ?? 0),
+        clock: bakeTime(c.verb as VerbId, clockOf(c.text), c.text, heats[0]?.to ?? 0, c.verbTo),
         until: untilOf(c.text.slice(c.verbTo)),
         onlyIf: onlyIfOf(c.text),
         // "two hundred grams" is no heat, but beside the oven's own verbs

@@ -42,7 +42,10 @@ export const plainChars = (text: string): string =>
     .replace(/[’‘`´]/g, "'")
     .replace(/\.{3,}|…+|\*{1,3}|_{1,3}(?=\S)|(?<=\S)_{1,3}|[¹²³†‡]/g, (m) => ' '.repeat(m.length))
     // what is said before the list begins: "ok so 4 tbsp flour", "you need 450 g"
-    .replace(/^\s*(?:(?:ok(?:ay)?|so|right|well|um+|you(?:'ll)?\s+(?:need|want)|(?:you\s+)?take|it's|there's)[\s,:]+)+(?=[\d½¼¾⅓⅔])/i, (m) => ' '.repeat(m.length)) // prettier-ignore
+    .replace(
+      /^\s*(?:(?:ok(?:ay)?|so|right|well|um+|you(?:'ll)?\s+(?:need|want)|(?:you\s+)?take|it's|there's)[\s,:]+)+(?=[\d½¼¾⅓⅔])/i,
+      (m) => ' '.repeat(m.length),
+    ) // prettier-ignore
     // a number that only counts the lines
     .replace(/^\s*\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|an?\s)/i, (m) => ' '.repeat(m.length));
 

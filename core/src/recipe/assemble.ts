@@ -488,7 +488,8 @@ function notesOf(parts: readonly Classified[], marks: readonly Mark[], steps: re
 }
 
 const step = (text: string, items: readonly Item[], kitchen: Kitchen): MethodStep => {
-  const bare = text.replace(/^(?:step\s*)?\d+[.):]\s*/i, '');
+  // "180: 18 min" is a heat
+  const bare = text.replace(/^(?:step\s*)?\d{1,2}[.):]\s*(?!\d)/i, '');
   const said = plainText(bare);
   const named = (item: Item): boolean => names(said, ingredientOf(item.ingredient, undefined, kitchen).name);
   return { text: bare, itemIds: items.filter(named).map((i) => i.id) };

@@ -43,6 +43,8 @@ function readYield(line: Prose): { pieces: { pieces: number; name?: string }; ma
     /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text) ??
     titled.exec(line.text.trim());
   if (!m) return null;
+  // "makes one 20 cm round" counts tins, not pieces
+  if (/^\s*\d+(?:[.,]\d+)?\s*-?(?:cm|mm|in\b|inch|")/i.test(line.text.slice(m.index + m[0].length))) return null;
   const said = (m[3] ?? '').toLowerCase();
   const n = m.groups?.['n']
     ? Number(m.groups['n'])

@@ -19,6 +19,7 @@ import {
 } from './headings.js';
 import { isHeadLine, readAboutLine } from './cards.js';
 import { matchIngredient } from './match.js';
+import { bakeNouns } from './titles.js';
 
 export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'story' | 'other';
 /** What a line of the text is, or a part of one: a line may hold the name of a group and its list. */
@@ -52,7 +53,7 @@ export function sameAs(text: string): string | null {
 
 /** A question, with or without its answer: no title. */
 const asks =
-  /\?\s+\S|^(?:so,?\s+|and,?\s+|but,?\s+)?(?:what|how|which|who|when|where|why|do|does|can|could|is|are)\b.*\?/i;
+  /\?\s+\S|^(?:so,?\s+|and,?\s+|but,?\s+)?(?:what|how|which|who|when|where|why|do|does|can|could|is|are)\b.*\?|\b(?:what|how|which|where)\b[^.]*\?\s*$/i;
 /** How a letter ends. */
 const farewell =
   /^(?:(?:much|lots of|all (?:my|our)|with|your(?:s)?|kind|warm|best|as ever)\s+)*(?:love|regards|wishes|yours|cheers|kisses|hugs|fondly|sincerely|affectionately|x{1,4})(?:\s+(?:from|to you all|always|ever|truly))?(?:\s*[,.!–-]|\s*$)/i;
@@ -117,8 +118,7 @@ const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean =>
       matchIngredient(l.replace(/\d.*$/, ''), kitchen) !== null,
   ).length >= 3;
 
-const bakeNoun =
-  /\b(?:cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slice|cornbread|gingerbread|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+|drops|nuggets|wedges|farls|bannocks?|rusks)\b/i;
+const bakeNoun = new RegExp(String.raw`\b(?:${bakeNouns})\b`, 'i');
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
 const namesBake = (text: string): boolean => {
   const before = text.split(/\d/)[0] ?? '';
@@ -368,7 +368,9 @@ function workAmong(parts: readonly Classified[], kitchen: Kitchen): Classified[]
   const steps = parts.flatMap((p, i) => (p.kind === 'method' ? [i] : []));
   const between = (i: number): boolean => i > (steps[0] ?? Infinity) && i < (steps.at(-1) ?? -1);
   return parts.map((p, i) =>
-    p.kind === 'other' && i > first && !isHead(p.text) && (saysWork(p.text, kitchen) || between(i)) ? { ...p, kind: 'method' } : p,
+    p.kind === 'other' && i > first && !isHead(p.text) && (saysWork(p.text, kitchen) || between(i))
+      ? { ...p, kind: 'method' }
+      : p,
   );
 }
 

@@ -442,11 +442,15 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
         grams: false,
       });
     }
-    if (out.some((t) => t.from >= s.at) || /^\W*(?:and|plus|oh|also)?[\s,]*(?:an?|one)\s+(?:\p{L}+\s+){0,2}?\p{L}+\W*$/iu.test(text))
+    if (
+      out.some((t) => t.from >= s.at) ||
+      /^\W*(?:and|plus|oh|also)?[\s,]*(?:an?|one)\s+(?:\p{L}+\s+){0,2}?\p{L}+\W*$/iu.test(text)
+    )
       for (const m of text.matchAll(articled)) {
         const name = m[2] ?? '';
         const found = matchIngredient(name, kitchen);
-        if (!found || found.odd.length > 0 || found.behind || found.id === 'egg' || !counts(found.id, kitchen)) continue;
+        if (!found || found.odd.length > 0 || found.behind || found.id === 'egg' || !counts(found.id, kitchen))
+          continue;
         if (out.some((t) => t.ingredient === found.id || (t.from - s.at < m.index + m[0].length && m.index < t.from - s.at))) continue; // prettier-ignore
         const from = s.at + m.index + m[0].length - name.length;
         out.push({ text: `1 ${name}`, from: from - 2, to: from + name.length, ingredient: found.id, name, role: apart, grams: false }); // prettier-ignore

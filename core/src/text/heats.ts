@@ -68,6 +68,8 @@ const gasBehind = new RegExp(
   `(?:(?:number|no\\.?|mark)\\s*)?${gasMark}\\s*(?:\\(\\s*gas\\s*\\)|(?:on|in) the gas\\b)`,
   'iyu',
 );
+/** "Oven on, seven.": of an oven that has marks. */
+const gasAloud = new RegExp(`oven\\s+on,?(?:\\s+at)?\\s+${gasMark}(?=\\s*[,.;)]|\\s*$)`, 'iyu');
 const marks: Readonly<Record<string, string>> = { one: '1', two: '2', three: '3', four: '4', five: '5', six: '6', seven: '7', eight: '8', nine: '9' }; // prettier-ignore
 const thermostat = /th(?:ermostat|\.)?\s*(\d{1,2})(?:\s*[-/]\s*\d)?(?!\d)/iy;
 const worded =
@@ -118,7 +120,7 @@ function figureAt(text: string, from: number): Heat | null {
 }
 
 function heatAt(text: string, from: number): Heat | null {
-  const g = at(gas, text, from) ?? at(gasBehind, text, from);
+  const g = at(gas, text, from) ?? at(gasBehind, text, from) ?? at(gasAloud, text, from);
   const mark = (g?.[1] ?? '').toLowerCase();
   const c = g ? gasC[marks[mark] ?? mark] : undefined;
   if (g && c !== undefined) {
@@ -239,6 +241,8 @@ export function barelyHeat(text: string, from: number, to: number): boolean {
     value <= 500
   )
     return true;
+  // "180: cupcakes 18 min, round 30"
+  if (text.slice(0, from).trim() === '' && /^\s*:\s[^.]{0,40}?\d\s*-?\s*(?:min|mins|m)\b/i.test(text.slice(to)) && value <= 500) return true; // prettier-ignore
   const next =
     /^[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
       text.slice(to),

@@ -6,7 +6,7 @@ export const fats: readonly Row[] = [
   ['butter', 'Butter, unsalted', 'fat', [16.2, 81.3, 0.6, 0.8, 0, 0], 0.959, 'milk', { acid: [0, 0.3, 0.6] }, 'unsalted butter|sweet butter|melted butter|soft butter|cold butter|butter unsalted|browned butter|brown butter|white butter|makkhan|real butter|good butter|dairy butter|butr|batter butter'],
   ['butter-salted', 'Butter, salted', 'fat', [15.8, 80.5, 0.6, 0.8, 0, 0], 0.959, 'milk', { salt: 1.7, acid: [0, 0.3, 0.6] }, 'salted butter|slightly salted butter'],
   ['ghee', 'Ghee', 'fat', [0.2, 99.6, 0, 0, 0, 0], 0.91, 'milk', {}, 'clarified butter|desi ghee'],
-  ['margarine', 'Baking block', 'fat', [17, 80, 0.3, 0.3, 0, 0], 0.95, 'milk', { salt: 1.2 }, 'margarine|baking margarine|block margarine|hard margarine|marg|oleo|oleomargarine|margerine|stick margarine|cake margarine|dalda|vanaspati'],
+  ['margarine', 'Baking block', 'fat', [17, 80, 0.3, 0.3, 0, 0], 0.95, 'milk', { salt: 1.2 }, 'margarine|baking margarine|block margarine|hard margarine|marg|marge|oleo|oleomargarine|margerine|stick margarine|cake margarine|dalda|vanaspati'],
   ['spread', 'Baking spread, 70 %', 'fat', [28, 70, 0.3, 0.3, 0, 0], 0.95, 'milk', { salt: 1.2 }, 'baking spread|soft margarine|sunflower spread'],
   ['neutral-oil', 'Neutral oil', 'fat', [0, 100, 0, 0, 0, 0], 0.92, '', {}, 'oil|vegetable oil|sunflower oil|rapeseed oil|canola oil|corn oil|neutral-flavoured oil|neutral oil|cooking oil|flavourless oil|flavorless oil|odourless oil|refined oil|light oil|grapeseed oil|safflower oil|avocado oil|salad oil|rice bran oil|neutral-flavored oil|mild oil'],
   ['olive-oil', 'Olive oil', 'fat', [0, 100, 0, 0, 0, 0], 0.915, '', {}, 'extra virgin olive oil|light olive oil|extra-virgin olive oil|fruity olive oil'],

@@ -153,7 +153,11 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   for (const m of text.matchAll(/\bbakes?\s+(?:them\s+|it\s+)?(?:for\s+)?(?:about\s+)?(?=\d)/gi)) {
     const d = durationAt(text, m.index + m[0].length);
     if (!d || d.unit || d.early < 5 || d.late > 120 || d.early >= d.late) continue;
-    if (/^\s*(?:[.,;)&!]|$|and\b|until\b|till?\b)/i.test(text.slice(d.to)) && !out.some((o) => o.from < d.to && d.from < o.to)) // prettier-ignore
+    if (
+      /^\s*(?:[.,;)&!]|$|and\b|until\b|till?\b)/i.test(text.slice(d.to)) &&
+      !out.some((o) => o.from < d.to && d.from < o.to)
+    )
+      // prettier-ignore
       out.push(d);
   }
   // "15 to 18 more"
@@ -193,7 +197,7 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
   // "the small ones take 25 to 28 minutes, the large one 50 to 55"
   if (sure.length > 0)
     for (const m of text.matchAll(
-      /(?<=\b(?:ones?|cakes?|tins?|loa(?:f|ves)|slab|tray|takes?|needs?|for)\s+(?:about\s+)?)\d/gi,
+      /(?<=\b(?:ones?|(?:cup)?cakes?|muffins?|buns?|rounds?|squares?|tins?|loa(?:f|ves)|slab|tray|takes?|needs?|for)\s+(?:about\s+)?)\d/gi,
     )) {
       const x = durationAt(text, m.index);
       if (!x || x.unit || x.early < 5 || x.late > 180 || !/^\s*(?:[.,;)]|$)/.test(text.slice(x.to))) continue;

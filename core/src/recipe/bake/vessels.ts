@@ -78,6 +78,11 @@ interface Window {
   readonly to: number;
 }
 
+/** "Makes one 20 cm round and 6 cupcakes". */
+const givesBoth = /\b(?:makes|gives|enough for|does)\b/i;
+const little =
+  /(?:\d{1,2}|six|eight|nine|ten|twelve)\s+(?:small\s+|mini\s+)?(?:cup\s?cakes|muffins|fairy cakes|buns)\b/gi;
+
 /** The stretch of a sentence that belongs to one vessel: from the end of the one before it to what parts it from the next. */
 function windowsIn(text: string): Window[] {
   const words = [...text.matchAll(vesselWord)];
@@ -131,6 +136,11 @@ function windowsIn(text: string): Window[] {
       to: s.to,
     });
   }
+  // beside a tin in what it makes, small cakes are a tray of cups
+  if (out.length > 0 && givesBoth.test(text))
+    for (const m of text.matchAll(little))
+      if (!out.some((w) => w.from < m.index + m[0].length && m.index < w.to))
+        out.push({ text: m[0], word: 'cupcakes', before: m[0].replace(/\p{L}+$/u, ''), after: '', from: m.index, to: m.index + m[0].length }); // prettier-ignore
   return out.sort((a, b) => a.from - b.from);
 }
 
@@ -160,7 +170,9 @@ function vesselIn(w: Window, whole: string): Mention | null {
   const shaped =
     /^(?:rounds?|squares?|layers?|circles?)$/.test(word) &&
     !/\b(?:tin|pan|greased|lined|papered|buttered)\b/i.test(text) &&
-    (/\b(?:cut|stamp|shape|pat|roll|form|press|flatten|mark|score|divide|knead|make|turn|stir|go)\w*\b/i.test(lead) ||
+    (/\b(?:cut|stamp|shape|pat|roll|form|press|flatten|mark|score|divide|knead|make(?!s\b)|turn|stir|go)\w*\b/i.test(
+      lead,
+    ) ||
       !/\d|\b(?:two|three|four)\s*$/i.test(w.before));
   if (shaped) return null;
   const found = (tin: Tin, count: number, sure: Mention['sure'] = 3, guessed = false): Mention => ({
@@ -406,7 +418,7 @@ export function readVessels(lines: readonly Prose[], made: number | null, shaped
 type Named = Mention & { readonly line: Prose; readonly at: number; readonly text: string };
 
 const rest = /\b(?:the )?(?:rest|remain\w+|surplus|left-?over|extra)\b|\bwhat(?:'s| is|ever is) (?:left|over)\b/i;
-const together = /^[^.;]*?(?:,|\band\b|\bplus\b|&)\s*(?:also\s+)?$/i;
+const together = /^[^.;]*?(?:,|\band\b|\bplus\b|&|\+)\s*(?:also\s+)?(?:\d+\s+)?$/i;
 /**
  * Tins that are filled beside the chosen one: with "the rest" of the batter, or named with it in one breath ("one 2 lb tin and
  * four small ones"); a tin "or" another is no second one.
@@ -422,7 +434,8 @@ function besides(chosen: Named, tins: readonly Named[]): Named[] {
     if (known) continue;
     const here = m.line === last.line && m.at === last.at;
     const before = m.text.slice(here ? last.to : 0, m.from);
-    const one = here && together.test(before) && poured.test(m.text.slice(0, last.from + 1)) && before.length < 16;
+    const lead = m.text.slice(0, last.from + 1);
+    const one = here && together.test(before) && (poured.test(lead) || givesBoth.test(lead)) && before.length < 16;
     if (/\bor\b|\binstead\b|\bif\b/i.test(before) || !(one || rest.test(m.text.slice(here ? last.to : 0, m.to))))
       continue;
     out.push(m);

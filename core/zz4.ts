@@ -1,3 +1,0 @@
-import { recipeCorpus } from './test/support/corpus.js'; import { wholeMethods } from './test/support/methods.js'; import { unseen } from './test/support/unseen.js'; import { readRecipe } from './src/index.js'; import { readFileSync } from 'node:fs';
-const all = [...recipeCorpus().map((r) => r.text), ...wholeMethods().map((m) => m.text), ...unseen('plain').map((u) => u.text), ...unseen('messy').map((u) => u.text), ...JSON.parse(readFileSync('/work/shared/corpus/recipes.json', 'utf8')).map((r: any) => r.text)];
-for (const t of all) { const r = readRecipe(t); for (const g of r.formula.groups) for (const i of g.items) if (i.ingredient === 'unknown') console.log(r.formula.title, '|', i.words, '|', i.grams); }
