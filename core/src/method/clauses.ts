@@ -173,6 +173,8 @@ function headsIn(tokens: readonly Token[]): Head[] {
       if (prev && (/^(?:he|she|it|that|this|they)$/.test(prev.w) || t.w === 'goes')) out.push(next);
       // "Keeps a week in a tin"
       else if (starts && surface.lemma.base === 'keep') out.push(next);
+      // "the honey dissolves in the milk"
+      else if (/^(?:dissolve|melt|soak)$/.test(surface.lemma.base) && /^(?:in|into|with)$/.test(after)) out.push(next);
       return;
     }
     if (form === 'ing') {
@@ -188,6 +190,9 @@ function headsIn(tokens: readonly Token[]): Head[] {
       // told of the past, the one who did it left out: "Rolled it out half an inch", "Dredged with sugar"
       if (/^(?:it|them|that|those|these|the|out)$/.test(after) || (prev === null && after === 'with'))
         return void out.push(next);
+      // "fifty butter, seventy-five flour, fifty sugar, rubbed"
+      if (prev?.w === ',' && out.length === 0 && (after === '' || /^[,.;]$/.test(after)) && /^(?:rub|mix|cream|whisk|stir|fold|sift)$/.test(surface.lemma.base))
+        return void out.push(next); // prettier-ignore
       // "juice of two limes and 60 g of sugar, stirred till it goes clear": the things, and what was done with them
       if (
         prev?.w === ',' &&
@@ -223,9 +228,12 @@ function headsIn(tokens: readonly Token[]): Head[] {
     // "flour folded in", "buttermilk poured on": a noun, the participle, and where to; not "butter melted", which is how it is
     const lastBreak = tokens.slice(0, i).findLastIndex((x) => breaks(x) || x.w === 'then');
     const opens = tokens.slice(lastBreak + 1).find((x) => !/^(?:and|&|then)$/.test(x.w))?.w ?? '';
+    // "butter and sugar beaten, eggs in"
+    const both = tokens.slice(lastBreak + 1, i).some((x) => /^(?:and|&|\+|n)$/.test(x.w));
+    const done = both && /^(?:[,;.]|)$/.test(after) && /^(?:cream|beat|whisk|mix|rub|stir)$/.test(surface.lemma.base);
     if (
       !out.some((h) => h.at > lastBreak) &&
-      prepositions.has(after) &&
+      (prepositions.has(after) || done) &&
       (!surfaceOf(prev.w) || surfaceOf(prev.w)?.lemma.thing === true) &&
       !/^(?:with|of|in|and)$/.test(opens)
     )
@@ -427,6 +435,15 @@ function clausesOf(text: string, at: number, entry: number, sentence: number): C
         tens.test(tokens[k + 1]?.w ?? '')
       )
         continue;
+      // "the lard is rubbed in, and the sugar, seeds and powder are mixed through it"
+      const passive = h.surface.form === 'past' && been.has(tokens[skipBack(tokens, h.at)]?.w ?? '');
+      const seam = passive
+        ? tokens.findIndex((x, m) => m > last && m < k && x.w === ',' && /^(?:and|then)$/.test(tokens[m + 1]?.w ?? ''))
+        : -1;
+      if (seam > last) {
+        cut = seam;
+        break;
+      }
       if (
         breaks(t) ||
         (/^(?:and|then|&|or|but|while|whilst|before|n)$/.test(t.w) &&

@@ -351,6 +351,7 @@ const lemmas: readonly Lemma[] = [
     base: 'go',
     past: ['went', 'gone'],
     senses: [
+      ['fill', new RegExp(String.raw`^(?:es)?\s*(?:in|into)\s+(?:the |a |its |your )?(?:[\p{L}-]+ ){0,2}?${tinWords}\b.*\band (?:straight )?into the oven`, 'iu')],
       ['put in', intoOven],
       ['freeze', inFreezer],
       ['chill', inFridge],
@@ -561,7 +562,7 @@ const lemmas: readonly Lemma[] = [
   { base: 'increase', senses: ['raise'] },
   { base: 'check', thing: true, senses: [['test', /./], 'test'] },
   { base: 'test', thing: true, senses: ['test'] },
-  { base: 'look', thing: true, senses: [['test', /^\s*(?:at it|in|after|through)\b/i]] },
+  { base: 'look', thing: true, senses: [['test', /^\s*(?:at it|in|after|through|at (?:about )?(?:\d|[a-z]+ty\b|[a-z]+teen\b))\b/i]] },
   { base: 'peek', senses: ['test'] },
   { base: 'tap', senses: ['test'] },
   { base: 'knock', senses: ['test'] },
@@ -605,6 +606,7 @@ const lemmas: readonly Lemma[] = [
     base: 'take',
     past: ['took', 'taken'],
     senses: [
+      ['divide', /^\s*(?:off\s+)?(?:pieces|lumps|bits|walnuts|balls)\b/i],
       ['chop', /\b(?:cores?|stones?|pips|skins?)\s+out\b/i],
       [null, /\bcare\b|\bto (?:put together|make|prepare|throw together)\b/i],
       [

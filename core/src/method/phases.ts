@@ -147,6 +147,9 @@ export function phasesOf(read: readonly Draft[], things: Things): Phased[] {
       drafts.slice(i + 1).some((x) => bowl.has(x.verb) && flours(x))
     )
       d.verb = 'beat';
+    // "butter the mould and dust it with flour"
+    const ready = drafts[i - 1]?.verb;
+    if (d.verb === 'dust' && (ready === 'grease' || ready === 'line') && /^\s*(?:it|them)\b/i.test(d.clause.text.slice(d.clause.verbTo))) d.verb = 'grease'; // prettier-ignore
     if (d.verb === 'keep back' && d.clock.forMin !== null) d.verb = 'rest';
     // "tip out, fold over twice, pat out 3 cm thick": out of the bowl
     const raw = !drafts.slice(0, i).some((x) => x.verb === 'bake' || x.verb === 'put in');

@@ -22,6 +22,11 @@ const patterns: readonly Pattern[] = [
   { verb: 'take out', says: r(String.raw`^out$`), strong: true },
   {
     verb: 'fill',
+    says: r(String.raw`^(?:the )?(?:rest of|remaining|other half of) (?:the )?(?:batter|mixture|dough)\b`),
+    strong: true,
+  },
+  {
+    verb: 'fill',
     says: r(
       String.raw`^(?:the )?(?:whole lot|lot|rest|mixture|batter|dough|it all|all of it|everything)(?: goes)?(?: back| straight)? (?:in|into|in to) (?:the |a |an |your )?(?:[\p{L}-]+ ){0,3}?${tinWords}\b`,
     ),
@@ -53,7 +58,7 @@ const patterns: readonly Pattern[] = [
   {
     verb: 'unmould',
     says: r(
-      String.raw`^(?:the )?(?:ring|sides?|paper)\s+off\b|^out (?:of (?:the|its|their) (?:tins?|pans?)|on(?:to)? (?:a |the )?(?:\w+ )?(?:rack|wire|plate))`,
+      String.raw`^(?:the )?(?:ring|sides?|paper)\s+off\b|^out with (?:it|them)\b|^out (?:of (?:the|its|their) (?:tins?|pans?)|on(?:to)? (?:a |the )?(?:\w+ )?(?:rack|wire|plate))`,
     ),
     strong: true,
   },
@@ -146,7 +151,7 @@ const patterns: readonly Pattern[] = [
 ];
 
 /** A verb on its own behind a comma that only goes on: "then the flour", "followed by the carrots". */
-const goesOn = /^(?:[\s,;]*(?:and\s+)?(?:then|followed by|finally|next|lastly|after that)\b)/i;
+const goesOn = /^(?:[\s,;]*(?:and\s+)?(?:then|followed by|finally|next|lastly|after that|last of all)\b)/i;
 
 /** After these a time of its own is the oven's. */
 const towardsOven: ReadonlySet<VerbId> = new Set<VerbId>([
@@ -203,6 +208,9 @@ const lists: ReadonlySet<VerbId> = new Set<VerbId>([
   'pour',
   'spread',
   'sift',
+  'mash',
+  'melt',
+  'rub in',
 ]);
 /** A few words that name something, and no sentence of their own. */
 function listed(text: string): boolean {
@@ -228,7 +236,7 @@ function piecesOf(text: string): Piece[] {
   const out: Piece[] = [];
   let from = 0;
   for (const m of [
-    ...text.matchAll(/(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s|(?<=\boven\b[^,;]{0,24}\d)\s+(?:and|&)\s)/gi),
+    ...text.matchAll(/(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s|(?<=\boven\b[^,;]{0,24}\d)\s+(?:and|&)\s|\s+and\s+(?=(?:straight )?into the oven\b))/gi),
   ]) {
     if (text.slice(from, m.index).trim() !== '') out.push({ from, to: m.index, text: text.slice(from, m.index) });
     from = m.index;
@@ -244,7 +252,7 @@ export const heatsOf = (text: string): ReturnType<typeof heatsIn> =>
 const furtherOn = /\b(?:for|another)\s+(?:another\s+|a further\s+)?\d{1,3}(?!\s*(?:g\b|ml\b|\d|°))/i;
 
 /** What a piece says without a verb; null when nothing. */
-function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: boolean): VerbId | null {
+function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: boolean, inOven: boolean): VerbId | null {
   if (/\?\s*$/.test(text)) return null;
   const body = text.replace(opening, '').replace(/[.!?\s]+$/, '');
   if (body === '') return null;
@@ -278,7 +286,7 @@ function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: bool
   if (hot && !behindVerb) return oven ? 'heat' : 'bake';
   if (hot && /^(?:it'?s |that'?s |at |on )?\D{0,12}$/i.test(body.slice(0, heats[0]?.from ?? 0)))
     return /^(?:the |your )?oven (?:on|to|at)\b/i.test(body) && times.length === 0 ? 'heat' : 'bake';
-  for (const p of patterns) if ((!behindVerb || p.strong === true || (p.strong === 'ahead' && ahead)) && p.says.test(body)) return p.verb; // prettier-ignore
+  for (const p of patterns) if (!(inOven && p.verb === 'place') && (!behindVerb || p.strong === true || (p.strong === 'ahead' && ahead)) && p.says.test(body)) return p.verb; // prettier-ignore
   return null;
 }
 
@@ -307,13 +315,13 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
       continue;
     }
     const found =
-      verblessIn(p.text, c.verb !== null || last !== undefined, c.text.slice(p.to), ahead && !out.some((o) => o.own)) ??
+      verblessIn(p.text, c.verb !== null || last !== undefined, c.text.slice(p.to), ahead && !out.some((o) => o.own), last?.verb === 'bake' || last?.verb === 'put in') ??
       (onlyTime(p.text) &&
       last?.verb !== 'bake' &&
       (towardsOven.has(last?.verb ?? before ?? 'mix') ||
         /\bat that\b/i.test(p.text) ||
         (dressed.has(last?.verb ?? 'mix') && (durationAt(p.text.replace(opening, ''), 0)?.early ?? 0) >= 8) ||
-        (c.verb === null && out.length === 0 && inTheTin.has(before ?? 'mix')))
+        ((c.verb === null || ahead) && out.length === 0 && inTheTin.has(before ?? 'mix')))
         ? 'bake'
         : null);
     const times = durations(p.text);
@@ -340,7 +348,7 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
     } else if (ahead || (last === undefined && leads.test(p.text) && !/[.!?]\s*$/.test(p.text) && p.to < c.text.length))
       pending ??= p.from;
     else if (last && goesOn.test(p.text) && verb !== null && lists.has(verb) && listed(p.text) && names(p.text))
-      out.push({ from: p.from, to: p.to, verb: verb === 'cream' || verb === 'pour' ? 'add' : verb, own: false });
+      out.push({ from: p.from, to: p.to, verb: /^(?:cream|pour|mash|melt|rub in)$/.test(verb) ? 'add' : verb, own: false });
     else if (last) last.to = p.to;
     // "Sugar.", "Then the eggs, one by one.": what goes in next is named, and no more
     else if (c.verb === null && before !== null && verbs[before].at === 'mix' && onlyNamed(p.text, names))

@@ -193,6 +193,23 @@ const stirredIn = /^\s*(?:of\s+)?(?:\p{L}+\s+){0,2}(?:water|milk|coffee|tea|rum|
 
 /** So many amounts behind commas make a line a list. */
 const A_RUN = 4;
+/** What goes in by the hand, without a number. */
+const byHand = /^(?:a\s+)?(?:good\s+|big\s+|small\s+)?(?:pinch|handful|splash|dash|bit|knob|few|some)\s/i;
+
+/**
+ * "150 rye flour, 150 plain, 3 tsp BP", "225 butter / 225 caster / 4 eggs": where an amount begins each of four stretches and
+ * more, each is a thing of its own, known or not; so is what stands between strokes, and what goes in by the hand.
+ */
+function listedBy(line: string, amounts: readonly Found[], inside: (at: number) => boolean): Cut[] {
+  const seams = [...line.matchAll(/[,;]\s*|\s\/\s+|\s\|\s+/g)].filter((m) => !inside(m.index));
+  const begins = (at: number): boolean => amounts.some((a) => a.from >= at && line.slice(at, a.from).trim() === '' && /\p{L}{2}/u.test(line.slice(a.to).split(/[,;]|\s\/\s/)[0] ?? '')); // prettier-ignore
+  const begun = seams.filter((m) => begins(m.index + m[0].length));
+  if (!begins(0) || begun.length < A_RUN - 1) return [];
+  const strokes = begun.some((m) => /[/|]/.test(m[0]));
+  return seams
+    .filter((m) => (strokes && /[/|]/.test(m[0])) || begun.includes(m) || byHand.test(line.slice(m.index + m[0].length)))
+    .map((m) => ({ end: m.index, start: m.index + m[0].length }));
+}
 
 /** Where a line changes from one ingredient to the next: "2 eggs plus 1 yolk". */
 function cuts(
@@ -203,23 +220,15 @@ function cuts(
 ): Cut[] {
   const inside = (at: number): boolean => brackets.some((b) => b.from < at && at < b.to);
   const out: Cut[] = [];
-  // "150 rye flour, 150 plain, 3 tsp BP": where an amount stands behind each comma, each is a thing of its own, known or not
-  const begun = (i: number): boolean => {
-    const [before, here] = [amounts[i - 1]?.to ?? 0, amounts[i]?.from ?? 0];
-    return i === 0 ? line.slice(0, here).trim() === '' : /\p{L}{2}[^,;]*[,;]\s*$/u.test(line.slice(before, here));
-  };
-  const listed = amounts.filter((a, i) => !inside(a.from) && begun(i)).length >= A_RUN && begun(0);
-  // what such a line has at its end by the hand: "…, handful caraway", "…, pinch of salt"
-  const last = amounts.at(-1);
-  const byHand = last ? /[,;]\s*(?=(?:a\s+)?(?:good\s+|big\s+|small\s+)?(?:pinch|handful|splash|dash|bit|knob|few|some)\s)/i.exec(line.slice(last.to)) : null; // prettier-ignore
+  const run = listedBy(line, amounts, inside);
   for (const [i, a] of amounts.entries()) {
     const prev = amounts[i - 1];
     if (!prev || inside(a.from)) continue;
     // "2 cups milk, or 1 cup cream and 1 cup water": all behind it is instead, not besides
     if (/\bor\b/i.test(line.slice(amounts[0]?.to ?? 0, a.from))) break;
-    if (listed && begun(i)) {
-      const comma = Math.max(line.lastIndexOf(',', a.from - 1), line.lastIndexOf(';', a.from - 1));
-      out.push({ end: comma, start: comma + 1 });
+    const here = run.filter((c) => c.start > prev.to && c.start <= a.from);
+    if (here.length > 0) {
+      out.push(...here);
       continue;
     }
     // an amount in brackets belongs to what stands before them
@@ -254,8 +263,8 @@ function cuts(
     if (/[\p{L}]{3}/u.test(words) && (named(words) || named(before)) && named(line.slice(a.to)))
       out.push({ end: prevTo + m.index, start: prevTo + m.index + (m[1]?.length ?? 0) });
   }
-  if (listed && last && byHand) out.push({ end: last.to + byHand.index, start: last.to + byHand.index + 1 });
-  return out;
+  const last = amounts.at(-1)?.to ?? 0;
+  return [...out, ...run.filter((c) => c.start > last)];
 }
 
 /**

@@ -71,7 +71,9 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   if (notListed.test(text)) return false;
   const same = sameAs(text);
   if (same !== null && text.length < 60 && matchIngredient(same, kitchen) !== null) return true;
-  const amounts = scanAmounts(plainChars(text));
+  const plain = plainChars(text);
+  // "2.5 cm, 6 cm cutter" is a size
+  const amounts = scanAmounts(plain).filter((a) => a.unit !== null || !/^\s*(?:cm|mm|inch|mins?\b|°)/i.test(plain.slice(a.to))); // prettier-ignore
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
   // a question and its answer, or sentences that each tell of amounts, are told, not listed
@@ -184,10 +186,10 @@ function listStart(lines: readonly string[], kitchen: Kitchen): number {
 function workBehind(text: string): number {
   if (text.length < 60) return -1;
   const all = sentencesIn(text);
-  const does = (t: string): boolean =>
-    !/^\s*[\d½¼¾⅓⅔]/.test(t) && clausesIn(t, 0).some((c) => c.verb !== null && !c.negated);
-  const first = all.findIndex((x, i) => i > 0 && does(x.text));
-  if (first < 0 || all.slice(first).filter((x) => does(x.text)).length < 2) return -1;
+  const works = (t: string): number =>
+    /^\s*[\d½¼¾⅓⅔]/.test(t) ? 0 : clausesIn(t, 0).filter((c) => c.verb !== null && !c.negated).length;
+  const first = all.findIndex((x, i) => i > 0 && works(x.text) > 0);
+  if (first < 0 || all.slice(first).reduce((n, x) => n + works(x.text), 0) < 2) return -1;
   const at = all[first]?.at ?? -1;
   return at + (/^\s*/.exec(text.slice(at))?.[0].length ?? 0);
 }
@@ -274,6 +276,9 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     }
     // above the list of a page stand stories; heads such as "Serves 12" and "Prep 10 min" are read
     if (above) return add(/\d/.test(text) && text.length < 90 && !/[.!?]$/.test(text) ? 'other' : 'story');
+    // "MORNING: oven 220, tip the bag into a bowl"
+    const when = card || listed === 0 ? null : /^(?:the\s+)?(?:morning|evening|afternoon|night|next (?:day|morning)|day \d|(?:mon|tues|wednes|thurs|fri|satur|sun)day|later|then)(?:\s+\w+)?\s*:\s*(?!\d)/i.exec(text); // prettier-ignore
+    if (when && clausesIn(text.slice(when[0].length), 0).some((c) => c.verb !== null)) return add('method');
     const labelled = card
       ? null
       : section === 'method' || ingredient === false

@@ -49,12 +49,13 @@ export function intoGroups(
   const mixes =
     /\ball[- ]in[- ]one\b|\bbeaters?\b|\bmelted\b/.test(said) ||
     method.some((m) => clausesIn(m.text, 0).some((c) => c.verb !== null && verbs[c.verb].at === 'mix'));
+  const fat = items.some((i) => ingredientFor(formula, i, kitchen).role === 'fat');
   const usual = familyOf(family).methods[0];
   const way = /\bcream\b[^.]*\b(?:sugar|butter)|beat (?:the )?(?:soft )?butter/.test(said)
     ? 'creaming'
     : /\brub\b|cut (?:in )?the (?:cold )?butter/.test(said)
       ? 'rub-in'
-      : !mixes && (usual === 'creaming' || usual === 'rub-in')
+      : !mixes && fat && (usual === 'creaming' || usual === 'rub-in')
         ? usual
         : 'muffin';
   const slotOf = (item: Item): Slot => {

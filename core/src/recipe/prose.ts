@@ -181,6 +181,13 @@ export const packed =
 const same =
   /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
 
+/** What eggs in their shells weigh, where other things are to weigh the same: as the text says, else 60 g each, a usual large egg. */
+function eggsWeigh(line: string, n: number): { readonly grams: string; readonly words: string } {
+  const said = /\b(?:comes?|came|weigh\w*|are|is) (?:to )?(?:about )?(\d{2,3})\s*g\b/i.exec(line)?.[1];
+  const grams = said ? Number(said) : 60 * n;
+  return { grams: `${grams} g`, words: said ? `As much as the eggs weigh, which the text gives as ${grams} g.` : `As much as ${n} eggs in their shells, taken as 60 g each.` }; // prettier-ignore
+}
+
 const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
   [/\b(?:for|make|start|the) (?:the )?(?:icing|frosting|buttercream|glaze)\b|\bfrosting\b/i, 'icing'],
   [/\bfor (?:the )?(?:filling|middle)\b/i, 'filling'],
@@ -239,7 +246,7 @@ const ofWhole =
   /^\s*(?:each|more|extra|less|at a time|of|it|them|this|that|these|all|batter|dough|mix\w*|paste|filling|icing|frosting|glaze|syrup|topping|crumble|streusel|liquid|portions?|pieces?|balls?|rounds?|heaps?|dollops?|tins?|pans?|loa(?:f|ves)|cakes?|bread|deep|high|thick|wide|across|apart)\b/i;
 /** Words that are no part of a name. */
 const noName =
-  /(?:^|\s)(?:once|when|if|they|they're|it's|that's|I|you|we|is|are|was|be|at|back|kind|size|sort|ones?|for|on|so|as|or|but|just|not|the|while|until|till|then|here|there|now|too|only|pot|jar|tub|bag|packet)(?:\s|$)/i;
+  /(?:^|\s)(?:once|when|if|they|they're|it's|that's|I|you|we|is|are|was|be|at|back|kind|size|sort|ones?|for|on|so|as|or|but|just|not|with|without|in|into|to|of|from|by|up|the|while|until|till|then|here|there|now|too|only|pot|jar|tub|bag|packet)(?:\s|$)/i;
 /** A name behind an amount that the larder does not know: "50 g carob powder", where a list is told. */
 function strangeBehind(text: string, a: Found, limit: number): { readonly name: string; readonly to: number } | null {
   if (a.unit === null || /ful$/.test(a.unit) || !['mass', 'volume'].includes(unitOf(a.unit).dimension)) return null;
@@ -332,7 +339,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
       // "four ounces of treacle and four of syrup": the unit is not said again
       if (unit === null && /^\s*of\b/i.test(text.slice(a.to)) && last?.unit && !counts(food.match.id, kitchen)) {
         // "half a kilo of potatoes and a hundred of flour": nobody means a hundred kilos
-        const small = typeof a.value === 'number' && a.value >= 20 ? smaller[last.unit] : undefined;
+        const small: string | undefined = typeof a.value === 'number' && a.value >= 20 ? smaller[last.unit] : undefined;
         unit = small ?? last.unit;
         value = `${value.trim()} ${unit}`;
       }
@@ -483,20 +490,30 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
       });
     }
     for (const m of text.matchAll(same)) {
-      const food = foodBehind(text, m.index + m[0].length, text.length, true, kitchen);
       const told = out.findLast((t) => t.from < s.at + m.index);
       const amount = told && scanAmounts(told.text)[0];
-      const value = told && amount ? told.text.slice(amount.from, amount.to) : last?.value;
-      if (!food || !value || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) continue;
-      out.push({
-        text: `${value} ${text.slice(food.from, food.to).trim()}`,
-        from: s.at + m.index,
-        to: s.at + food.to,
-        ingredient: food.match.id,
-        name: text.slice(food.from, food.to).trim(),
-        role: apart,
-        grams: false,
-      });
+      const shells = told?.ingredient === 'egg' && amount?.unit === null ? eggsWeigh(line, middle(amount.value)) : null;
+      const value = shells?.grams ?? (told && amount ? told.text.slice(amount.from, amount.to) : last?.value);
+      if (!value) continue;
+      // "the same of butter, sugar and self-raising flour"
+      let from = m.index + m[0].length;
+      for (;;) {
+        const food = foodBehind(text, from, text.length, true, kitchen);
+        if (!food || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) break;
+        out.push({
+          text: `${value} ${text.slice(food.from, food.to).trim()}`,
+          from: s.at + (from === m.index + m[0].length ? m.index : food.from),
+          to: s.at + food.to,
+          ingredient: food.match.id,
+          name: text.slice(food.from, food.to).trim(),
+          role: apart,
+          grams: false,
+          ...(shells && { reckoned: shells.words }),
+        });
+        const next = /^\s*(?:,(?:\s*and)?|and|&)\s+/i.exec(text.slice(food.to));
+        if (!next) break;
+        from = food.to + next[0].length;
+      }
     }
   }
   return out.sort((a, b) => a.from - b.from);

@@ -13,10 +13,13 @@ export interface Expected {
 }
 
 export interface WholeMethod {
+  readonly file: string;
   readonly id: string;
   readonly style: string;
   readonly text: string;
   readonly expected: readonly Expected[];
+  /** What its list should weigh, g, by ingredient; names with a stroke between them are as good as one another. */
+  readonly amounts: readonly { readonly ids: readonly string[]; readonly grams: number }[];
 }
 
 const folderOf = (name: string): URL => new URL(`../corpus/${name}/`, import.meta.url);
@@ -61,18 +64,23 @@ export const wholeMethods = (name: 'methods' | 'voices' = 'methods'): WholeMetho
           const [style = '', id = ''] = name.split(': ');
           const [text = '', expected = ''] = lines.join('\n').split('\n--\n');
           return {
+            file: f,
             id,
             style,
             text,
             expected: expected
               .split('\n')
-              .filter((l) => l.trim() !== '')
+              .filter((l) => l.trim() !== '' && !l.startsWith('='))
               .map(expectedOf),
+            amounts: [...(/^= (.*)$/m.exec(expected)?.[1] ?? '').matchAll(/([\w/-]+) ([\d.]+)/g)].map((a) => ({
+              ids: (a[1] ?? '').split('/'),
+              grams: Number(a[2]),
+            })),
           };
         }),
     );
 
-export type MethodFact = 'done, in order' | 'phase' | 'takes' | 'share' | 'minutes' | 'heat' | 'cover' | 'repeat';
+export type MethodFact = 'amount' | 'done, in order' | 'phase' | 'takes' | 'share' | 'minutes' | 'heat' | 'cover' | 'repeat';
 export interface HeldFact {
   readonly kind: MethodFact;
   readonly right: boolean;
@@ -139,6 +147,10 @@ export function judgeMethod(c: WholeMethod): {
   });
   const facts: HeldFact[] = [];
   const put = (kind: MethodFact, right: boolean, words: string): void => void facts.push({ kind, right, words });
+  for (const a of c.amounts) {
+    const grams = formula.groups.flatMap((g) => g.items).filter((i) => a.ids.includes(i.ingredient)).reduce((t, i) => t + i.grams, 0); // prettier-ignore
+    put('amount', Math.abs(grams - a.grams) <= 0.12 * a.grams + 0.5, `${a.ids.join('/')} ${Math.round(grams)}, not ${a.grams}`);
+  }
   const judge = (e: Expected, o: Operation | null): void => {
     const name = e.verbs.join('|');
     put('done, in order', o !== null, name);
