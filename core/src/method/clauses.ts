@@ -158,6 +158,9 @@ function headsIn(tokens: readonly Token[]): Head[] {
         !modals.has(prev.w) &&
         !negators.has(prev.w) &&
         !isOrdinal(prev.w);
+      // "to twelve ounces of flour put a teaspoon of soda"
+      if (noun && tokens[0]?.w === 'to' && out.length === 0 && /^(?:put|add|allow)$/.test(t.w) && /^(?:a|an|the|one|two|half|\d.*)$/.test(after))
+        return void out.push(next); // prettier-ignore
       if (noun && unparted && opensUnparted(prev.w, after)) return void out.push({ ...next, unparted: true });
       if (noun && t.w === 'go' && /^(?:in|into|on|onto|over)$/.test(after)) return void out.push(next);
       if (noun && !(determiners.has(prev.w) ? false : endsNoun(tokens, before) && !surface.lemma.thing)) return;
@@ -172,7 +175,7 @@ function headsIn(tokens: readonly Token[]): Head[] {
     if (form === 's') {
       if (prev && (/^(?:he|she|it|that|this|they)$/.test(prev.w) || t.w === 'goes')) out.push(next);
       // "Keeps a week in a tin"
-      else if (starts && surface.lemma.base === 'keep') out.push(next);
+      else if (starts && /^(?:keep|freeze)$/.test(surface.lemma.base)) out.push(next);
       // "the honey dissolves in the milk"
       else if (/^(?:dissolve|melt|soak)$/.test(surface.lemma.base) && /^(?:in|into|with)$/.test(after)) out.push(next);
       return;
@@ -359,7 +362,8 @@ function objectFollows(tokens: readonly Token[], i: number, begun: boolean): boo
   const here = tokens[i] as Token;
   const next = tokens[i + 1];
   if (!next || breaks(next)) {
-    if (here.w === 'cream' && i === 0) return surfaceOf(tokens[i + 2]?.w ?? '')?.form === 'base';
+    // "cream, eggs, flour": what is done first, and what goes in after
+    if (here.w === 'cream' && i === 0) return surfaceOf(tokens[i + 2]?.w ?? '')?.form === 'base' || tokens.some((x) => /^eggs?$/.test(x.w)); // prettier-ignore
     return (
       /^(?:mix|whisk|cool|rest|wait|swirl|glaze|level|smooth|roll|toss|test|frost|shape|bag|fold)$/.test(here.w) &&
       (i === 0 ||

@@ -141,6 +141,7 @@ const lemmas: readonly Lemma[] = [
   { base: 'sieve', thing: true, senses: [['sift', /./]] },
   { base: 'mix', thing: true, senses: [['mix', /./], 'mix'] },
   { base: 'stir', senses: ['mix'] },
+  { base: 'wet', thing: true, past: ['wetted'], senses: [['mix', /^\s*(?:it|them|the)\b/i]] },
   { base: 'combine', senses: ['mix'] },
   { base: 'incorporate', senses: ['mix'] },
   { base: 'slacken', senses: ['mix'] },
@@ -156,7 +157,7 @@ const lemmas: readonly Lemma[] = [
   { base: 'thin', thing: true, senses: [['mix', /\bwith\b|\bdown\b/i]] },
   { base: 'whisk', thing: true, senses: [['whisk', /./], 'whisk'] },
   { base: 'beat', past: ['beat', 'beaten'], senses: ['beat'] },
-  { base: 'cream', thing: true, senses: [['cream', /^(?:\s|ed|ing)/]] },
+  { base: 'cream', thing: true, senses: [['cream', /^(?!\s+on\b)(?:\s|ed|ing)/]] },
   { base: 'whip', senses: ['whip'] },
   { base: 'rub', senses: [['rub in', /./], 'rub in'] },
   {
@@ -332,7 +333,7 @@ const lemmas: readonly Lemma[] = [
     senses: [
       ['heat', /^\s*(?:on\b[^,;]*\boven|[^,;]*\boven on\b|[^,;]*\boven to \d)/i],
       ['switch off', /\boff\b/i],
-      ['lower', /\bdown\b/i],
+      ['lower', /(?<!\bupside )\bdown\b/i],
       ['raise', /\bup\b(?!side)/i],
       [
         'place',
@@ -351,7 +352,13 @@ const lemmas: readonly Lemma[] = [
     base: 'go',
     past: ['went', 'gone'],
     senses: [
-      ['fill', new RegExp(String.raw`^(?:es)?\s*(?:in|into)\s+(?:the |a |its |your )?(?:[\p{L}-]+ ){0,2}?${tinWords}\b.*\band (?:straight )?into the oven`, 'iu')],
+      [
+        'fill',
+        new RegExp(
+          String.raw`^(?:es)?\s*(?:in|into)\s+(?:the |a |its |your )?(?:[\p{L}-]+ ){0,2}?${tinWords}\b.*\band (?:straight )?into the oven`,
+          'iu',
+        ),
+      ],
       ['put in', intoOven],
       ['freeze', inFreezer],
       ['chill', inFridge],
@@ -556,13 +563,17 @@ const lemmas: readonly Lemma[] = [
   { base: 'tent', senses: ['cover'] },
   { base: 'foil', thing: true, senses: [['cover', /^\s*(?:it|the top|over)\b/i]] },
   { base: 'uncover', senses: ['uncover'] },
-  { base: 'lower', senses: ['lower'] },
+  { base: 'lower', senses: [[null, /^\s*(?:third|shelf|half|rack|part)\b/i], 'lower'] },
   { base: 'reduce', senses: [['lower', /\b(?:heat|oven|temp\w*|to)\b/i], 'simmer'] },
   { base: 'raise', senses: ['raise'] },
   { base: 'increase', senses: ['raise'] },
   { base: 'check', thing: true, senses: [['test', /./], 'test'] },
   { base: 'test', thing: true, senses: ['test'] },
-  { base: 'look', thing: true, senses: [['test', /^\s*(?:at it|in|after|through|at (?:about )?(?:\d|[a-z]+ty\b|[a-z]+teen\b))\b/i]] },
+  {
+    base: 'look',
+    thing: true,
+    senses: [['test', /^\s*(?:at it|in|after|through|at (?:about )?(?:\d|[a-z]+ty\b|[a-z]+teen\b))\b/i]],
+  },
   { base: 'peek', senses: ['test'] },
   { base: 'tap', senses: ['test'] },
   { base: 'knock', senses: ['test'] },
@@ -580,7 +591,7 @@ const lemmas: readonly Lemma[] = [
     past: ['had'],
     senses: [
       ['take from the cold', /\broom temp/i],
-      ['heat', /^\s*(?:the|your|an?)\s+(?:\w+\s+)?oven\b/i],
+      ['heat', /^\s*(?:the|your|an?)\s+(?:\w+\s+)?(?:oven|griddle|skillet|stone)\b/i],
       ['test', /^\s*a look\b/i],
       ['bake', /^\s*[\w\s-]{2,30}?(?:minutes?|mins?|hours?)\s+(?:in there|in the oven|at that)\b/i],
     ],

@@ -165,7 +165,13 @@ export function phasesOf(read: readonly Draft[], things: Things): Phased[] {
       d.verb = 'bake';
     const batter = drafts.slice(0, i).some((x) => bowl.has(x.verb));
     if (d.verb === 'put in' && mixesAfter(i)) {
-      if (!batter && /\b(?:skillet|casserole|tin|pan|pot|griddle|stone|tray)\b/i.test(d.clause.text)) d.verb = 'heat';
+      if (
+        !batter &&
+        /\b(?:skillet|casserole|tin|pan|pot|griddle|stone|tray)\b|\bwhile the oven\b|\bto (?:get )?(?:hot|heat)\b/i.test(
+          d.clause.text,
+        )
+      )
+        d.verb = 'heat';
       else if (!ovenly(d)) d.verb = 'add';
     }
     if (d.verb === 'warm' && drafts[i - 1]?.verb === 'heat' && d.heatC !== null) d.verb = 'heat';

@@ -91,7 +91,7 @@ const patterns: readonly Pattern[] = [
   },
   {
     verb: 'cool',
-    says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b|^(?:wire|cooling) rack\b`),
+    says: r(String.raw`^(?:then )?(?:on|onto) (?:a |the )?(?:\w+ )?(?:rack|wire)\b|^(?:(?:wire|cooling) )?rack\b`),
     strong: true,
   },
   {
@@ -108,6 +108,7 @@ const patterns: readonly Pattern[] = [
     says: r(
       String.raw`^(?:${some})(?:straight )?(?:in|into|in to|between)\s+(?:the |a |an |your |one |two |three |its |\d+ )?(?:[\p{L}\d"”'’.×x-]+\s+){0,5}?${tinWords}\b(?! of\b)`,
     ),
+    strong: 'ahead',
   },
   {
     verb: 'fill',
@@ -132,17 +133,41 @@ const patterns: readonly Pattern[] = [
   { verb: 'add', says: r(String.raw`^(?:all )?(?:the )?(?:dry|flour)\b.{0,30}?\b(?:on top|over)\s*$`), strong: true },
   {
     verb: 'top',
-    says: r(String.raw`^(?!(?:brown|golden|dark|risen)\b)${some}(?:on (?:the )?top|over the top|on them)\s*$`),
+    says: r(
+      String.raw`^(?!(?:brown|golden|dark|risen)\b)${some}(?:on (?:the )?tops?|over the top|on them)(?: only| like .*| in rows.*)?\s*$`,
+    ),
     strong: true,
   },
   {
     verb: 'add',
     says: r(
-      String.raw`^(?!(?:while|whilst|when|once|if|as|until|till)\b)(?!(?:one|half)\b)(?!(?:${some})?(?:minutes?|mins?|hours?|risen)\b)${some}(?:goe?s? )?in(?: (?:last|next|too|then|now|after|with .{2,40}|all at once|(?:one|1|two|2) at a time|one by one|one after (?:the other|another)|bit by bit))?\s*[.!]?$`,
+      String.raw`^(?!(?:while|whilst|when|once|if|as|until|till)\b)(?!(?:one|half)\b)(?!(?:${some})?(?:minutes?|mins?|hours?|risen)\b)${some}(?:goe?s? )?in(?: (?:last|next|too|then|now|after|with .{2,40}|all at once|(?:one|1|two|2) at a time|one by one|1 by 1|one after (?:the other|another)|bit by bit))?\s*[.!]?$`,
     ),
     strong: true,
   },
   { verb: 'add', says: r(String.raw`^(?:the )?[\p{L} +&]{3,40} last\s*$`), strong: true },
+  { verb: 'rest', says: r(String.raw`^(?:${some})(?:minutes?|mins?)[’']? rest\b`), strong: true },
+  {
+    verb: 'cream',
+    says: r(
+      String.raw`^(?:the )?(?:soft )?butter\b.{0,30}?\b(?:till?|until) (?:\w+ (?:and|&) )?(?:fluffy|pale|light|creamy|white)\b`,
+    ),
+  },
+  {
+    verb: 'cut',
+    says: r(String.raw`^(?:\(.*\) )?(?:with )?(?:a |the )?[\d½¼¾.,]+\s*-?(?:cm|inch|in) cutter\b`),
+    strong: true,
+  },
+  {
+    verb: 'rub in',
+    says: r(String.raw`^(?:the )?(?:cold )?(?:butter|fat|lard|marg\w*) (?:in|into)(?: the)? (?:flour|dry)\b`),
+  },
+  { verb: 'mix', says: r(String.raw`^${some}to (?:loosen|slacken|bind)\s*$`), strong: true },
+  {
+    verb: 'sprinkle',
+    says: r(String.raw`^${some}(?:sugar|cinnamon|nuts|seeds|oats|cheese|almonds|crumbs|crumble|streusel) over\s*$`),
+    strong: true,
+  },
   {
     verb: 'add',
     says: r(String.raw`^(?!(?:and|or)\b)${some}(?:one after (?:the other|another)|one (?:by one|at a time))\s*$`),
@@ -236,7 +261,9 @@ function piecesOf(text: string): Piece[] {
   const out: Piece[] = [];
   let from = 0;
   for (const m of [
-    ...text.matchAll(/(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s|(?<=\boven\b[^,;]{0,24}\d)\s+(?:and|&)\s|\s+and\s+(?=(?:straight )?into the oven\b))/gi),
+    ...text.matchAll(
+      /(?:[,;:(](?!\d)|\bthen\b|[–—]|\s-\s|(?<=\boven\b[^,;]{0,24}\d)\s+(?:and|&)\s|\s+and\s+(?=(?:straight )?into the oven\b))/gi,
+    ),
   ]) {
     if (text.slice(from, m.index).trim() !== '') out.push({ from, to: m.index, text: text.slice(from, m.index) });
     from = m.index;
@@ -264,6 +291,11 @@ function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: bool
     (times.length > 0 || furtherOn.test(body) || /\b\d{2}\s?[-–]\s?\d{2}\b/.test(body.slice(heats[0]?.to ?? 0)))
   )
     return 'bake';
+  if (
+    times.length > 0 &&
+    /^(?:on )?(?:the )?(?:top|middle|centre|center|bottom|lower|upper) (?:shelf|rack)\b/i.test(body)
+  )
+    return 'bake';
   // "5 mins in tin": it stays there once it is out
   if (
     heats.length === 0 &&
@@ -285,7 +317,7 @@ function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: bool
   const hot = heats.some((h) => h.marked) || (heats.length > 0 && body.length < 12);
   if (hot && !behindVerb) return oven ? 'heat' : 'bake';
   if (hot && /^(?:it'?s |that'?s |at |on )?\D{0,12}$/i.test(body.slice(0, heats[0]?.from ?? 0)))
-    return /^(?:the |your )?oven (?:on|to|at)\b/i.test(body) && times.length === 0 ? 'heat' : 'bake';
+    return /^(?:the |your )?oven(?: on| to| at)?\s*\d/i.test(body) && times.length === 0 ? 'heat' : 'bake';
   for (const p of patterns) if (!(inOven && p.verb === 'place') && (!behindVerb || p.strong === true || (p.strong === 'ahead' && ahead)) && p.says.test(body)) return p.verb; // prettier-ignore
   return null;
 }
@@ -297,6 +329,8 @@ function verblessIn(text: string, behindVerb: boolean, rest: string, ahead: bool
  * @param names whether words name a thing of the list
  */
 export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: string) => boolean): Clause[] {
+  // who asks does nothing
+  if (c.verb === null && /\?["'’)\s]*$/.test(c.text)) return [c];
   const out: { from: number; to: number; verb: VerbId | null; own: boolean }[] = [];
   let verb = c.verb ?? before;
   /** Where what only leads to the verb, or lists what it is done to, begins. */
@@ -315,7 +349,13 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
       continue;
     }
     const found =
-      verblessIn(p.text, c.verb !== null || last !== undefined, c.text.slice(p.to), ahead && !out.some((o) => o.own), last?.verb === 'bake' || last?.verb === 'put in') ??
+      verblessIn(
+        p.text,
+        c.verb !== null || last !== undefined,
+        c.text.slice(p.to),
+        ahead && !out.some((o) => o.own),
+        last?.verb === 'bake' || last?.verb === 'put in',
+      ) ??
       (onlyTime(p.text) &&
       last?.verb !== 'bake' &&
       (towardsOven.has(last?.verb ?? before ?? 'mix') ||
@@ -348,7 +388,12 @@ export function withoutVerbs(c: Clause, before: VerbId | null, names: (text: str
     } else if (ahead || (last === undefined && leads.test(p.text) && !/[.!?]\s*$/.test(p.text) && p.to < c.text.length))
       pending ??= p.from;
     else if (last && goesOn.test(p.text) && verb !== null && lists.has(verb) && listed(p.text) && names(p.text))
-      out.push({ from: p.from, to: p.to, verb: /^(?:cream|pour|mash|melt|rub in)$/.test(verb) ? 'add' : verb, own: false });
+      out.push({
+        from: p.from,
+        to: p.to,
+        verb: /^(?:cream|pour|mash|melt|rub in)$/.test(verb) ? 'add' : verb,
+        own: false,
+      });
     else if (last) last.to = p.to;
     // "Sugar.", "Then the eggs, one by one.": what goes in next is named, and no more
     else if (c.verb === null && before !== null && verbs[before].at === 'mix' && onlyNamed(p.text, names))

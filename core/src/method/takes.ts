@@ -141,10 +141,15 @@ export function takesOf(
       const kindOnly = (goesInLater && (!DRY.has(own.ingredient.role) || own.ingredient.role === 'flavour')) || role === 'fold-in'; // prettier-ignore
       if (!n.itself && kindOnly) continue;
       if (gently.has(verb) && n.share === 'some' && goesInLater) continue;
-      const kept = n.share === 'rest' && list.slice(i + 1).some((q) => !prepares.has(q.d.verb) && things.all(worded(q)).some((x) => x.itemId === n.itemId && (x.share === 'kept back' || x.share === 'rest'))); // prettier-ignore
-      const part = value(n.share, has, goesInLater, kept);
+      const kept = (n.share === 'rest' || n.share === 1) && list.slice(i + 1).some((q) => !prepares.has(q.d.verb) && things.all(worded(q)).some((x) => x.itemId === n.itemId && (x.share === 'kept back' || x.share === 'rest'))); // prettier-ignore
+      // "beat the egg into the milk … brush with what is left of the milk"
+      const part = kept && n.share === 1 ? (1 - KEPT) * has : value(n.share, has, goesInLater, kept);
       const inWords = typeof n.share !== 'number';
-      const share: Share = inWords ? n.share : n.share === 1 && has < 0.999 ? 'rest' : Math.round(1000 * part) / 1000;
+      const share: Share = inWords
+        ? n.share
+        : n.share === 1 && has < 0.999 && !kept
+          ? 'rest'
+          : Math.round(1000 * part) / 1000;
       takes[i]?.push({ itemId: n.itemId, share });
       left.set(n.itemId, has - part);
     }

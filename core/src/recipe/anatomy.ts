@@ -46,6 +46,8 @@ export const plainChars = (text: string): string =>
       /^\s*(?:(?:ok(?:ay)?|so|right|well|um+|you(?:'ll)?\s+(?:need|want)|(?:you\s+)?take|it's|there's)[\s,:]+)+(?=[\d½¼¾⅓⅔])/i,
       (m) => ' '.repeat(m.length),
     ) // prettier-ignore
+    // "180 c. sugar": nobody takes so many cups
+    .replace(/(?<=(?<![\d/.])\d{2,3}\s)c\.(?=\s+sugar)/i, '  ')
     // a number that only counts the lines
     .replace(/^\s*\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|an?\s)/i, (m) => ' '.repeat(m.length));
 
@@ -207,7 +209,9 @@ function listedBy(line: string, amounts: readonly Found[], inside: (at: number) 
   if (!begins(0) || begun.length < A_RUN - 1) return [];
   const strokes = begun.some((m) => /[/|]/.test(m[0]));
   return seams
-    .filter((m) => (strokes && /[/|]/.test(m[0])) || begun.includes(m) || byHand.test(line.slice(m.index + m[0].length)))
+    .filter(
+      (m) => (strokes && /[/|]/.test(m[0])) || begun.includes(m) || byHand.test(line.slice(m.index + m[0].length)),
+    )
     .map((m) => ({ end: m.index, start: m.index + m[0].length }));
 }
 

@@ -45,6 +45,8 @@ interface Section {
 
 /** A list of fewer lines is none: what the sentences tell is then the list. */
 const A_LIST = 3;
+/** So many things with their amounts in the steps are told there on purpose. */
+const TOLD_TOO = 4;
 
 const wordsOf = (region: RegionId | undefined): RegionWords => (region && regionOf(region)?.words) ?? [];
 
@@ -199,6 +201,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   const there = new Set(listed.map((i) => i.ingredient));
   const weighing = parts.some((p) => /\d\s*g\b|\b(?:grams?|grammes?|kilos?)\b/i.test(p.text));
   const section = (role: Told['role']): Section => sectionFor(r, role);
+  const besides: Doubt[] = [];
   for (const p of parts) {
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
@@ -226,7 +229,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
       if (made && t.reckoned) r.doubts.push(reckonedDoubt(made, place, t.reckoned));
       for (const item of items)
         if (list)
-          r.doubts.push({
+          besides.push({
             id: `${item.id}-told`,
             place,
             kind: 'told',
@@ -253,6 +256,8 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
           });
     }
   }
+  // a slip of the list is asked about; where the steps tell several of the things, they are a part of the list
+  if (besides.length < TOLD_TOO) r.doubts.push(...besides);
 }
 
 /** An amount that no word of the text gives, but what it says comes to. */

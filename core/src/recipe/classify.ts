@@ -313,6 +313,15 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         at: start + labelled.at,
         ...(labelled.group && { inline: true }),
       });
+      // "Melt together: 120 g butter, 150 g syrup" is a step as well
+      const name = text.slice(0, labelled.at).replace(/[\s:–-]+$/, '');
+      if (!card && /\s/.test(name) && clausesIn(name, 0).some((c) => c.verb !== null && !c.negated) && list.length > 3)
+        out.push({
+          kind: 'method',
+          text: work >= 0 ? text.slice(0, labelled.at + work).trimEnd() : text,
+          no,
+          at: start,
+        });
       if (work >= 0) out.push({ kind: 'method', text: labelled.rest.slice(work), no, at: start + labelled.at + work });
       return;
     }
@@ -369,14 +378,13 @@ const saysWork = (text: string, kitchen: Kitchen): boolean =>
 function workAmong(parts: readonly Classified[], kitchen: Kitchen): Classified[] {
   const lines = parts.filter((p) => p.kind === 'ingredient');
   const listed = lines.length > 1 || lines.some((p) => listedIn(p.text, kitchen) > 2);
-  const first = listed ? parts.findLastIndex((p) => p.kind === 'ingredient') : Infinity;
-  const steps = parts.flatMap((p, i) => (p.kind === 'method' ? [i] : []));
-  const between = (i: number): boolean => i > (steps[0] ?? Infinity) && i < (steps.at(-1) ?? -1);
-  return parts.map((p, i) =>
-    p.kind === 'other' && i > first && !isHead(p.text) && (saysWork(p.text, kitchen) || between(i))
-      ? { ...p, kind: 'method' }
-      : p,
-  );
+  // where all is told there is no list to be behind of
+  const told = lines.length === 0 && parts.some((p) => p.kind === 'method');
+  const first = listed ? parts.findLastIndex((p) => p.kind === 'ingredient') : told ? parts.findIndex((p) => p.kind === 'other' || p.kind === 'method') : Infinity; // prettier-ignore
+  const work = parts.map((p, i) => p.kind === 'method' || (p.kind === 'other' && i > first && !isHead(p.text) && saysWork(p.text, kitchen))); // prettier-ignore
+  const [begin, end] = [work.indexOf(true), work.lastIndexOf(true)];
+  const among = (p: Classified, i: number): boolean => i > first && i > begin && i < end && !isHead(p.text);
+  return parts.map((p, i) => (p.kind === 'other' && (work[i] || among(p, i)) ? { ...p, kind: 'method' } : p));
 }
 
 /** "Makes 12", "Oven: 180 °C", "Prep 10 min": a fact of the whole, not a step. */

@@ -471,7 +471,13 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
     if (/\?["'”]?\s*$/.test(text) && amounts.length === 0) {
       const m = matchIngredient(text.replace(/\b(?:how much|what|which|and|the|then|for|about)\b/gi, ' '), kitchen);
       asked = m && !m.behind ? { id: m.id, words: m.words } : null;
-    } else if (amounts.length > 0 || !/\?["'”]?\s*$/.test(text)) asked = null;
+    } else if (amounts.length > 0 || !/\?["'”]?\s*$/.test(text)) {
+      asked = null;
+      // "First the apples. One kilo, peeled."
+      const named = amounts.length === 0 ? /^\W*(?:(?:and|then|now|first|next|also|for)\s+)*(?:the|some|your)\s+([\p{L} -]{3,30})[.:]\s*$/iu.exec(text)?.[1] : undefined; // prettier-ignore
+      const m = named ? matchIngredient(named, kitchen) : null;
+      if (m && !m.behind && m.odd.length === 0) asked = { id: m.id, words: m.words };
+    }
     for (const m of text.matchAll(peelOfOne)) {
       if (out.some((t) => t.from - s.at < m.index + m[0].length && m.index < t.to - s.at)) continue;
       const phrase = m[0].replace(/\bboth\b/i, '2').replace(/\b(?:the|another|an?)\b/i, 'one');

@@ -34,7 +34,8 @@ export function titleOf(text: string): string {
     .replace(/(?:[\s,]*\b(?:pls|plz|please|thanks)\b)?\s*\?+$/i, '');
   if (asked !== bare && asked !== '') return capital(asked);
   // said, not written over it: "Now farls.", "Your maize muffins won the village show"
-  const said = /^(?:so|now|ok(?:ay)?|right|your|these are|this is|here(?:'s| is| are)|today)\b/i.test(bare);
+  const said =
+    /^(?:how|what|can|could|do|so|now|ok(?:ay)?|right|your|these are|this is|here(?:'s| is| are)|today)\b/i.test(bare);
   return (said ? titleIn(bare) : null) ?? bare;
 }
 

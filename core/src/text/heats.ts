@@ -244,7 +244,7 @@ export function barelyHeat(text: string, from: number, to: number): boolean {
   // "180: cupcakes 18 min, round 30"
   if (text.slice(0, from).trim() === '' && /^\s*:\s[^.]{0,40}?\d\s*-?\s*(?:min|mins|m)\b/i.test(text.slice(to)) && value <= 500) return true; // prettier-ignore
   const next =
-    /^(?:\s*,?\s*(?:\(?(?:no fan|fan off|without (?:the )?fan)\)?|(?:middle|top|bottom|centre|center|lower|upper)(?:\s+(?:shelf|rack|of the oven))?)(?=\s*,))?[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
+    /^(?:\s*,?\s*(?:\(?(?:no fan|fan off|without (?:the )?fan)\)?|(?:middle|top|bottom|centre|center|lower|upper)(?:\s+(?:shelf|rack|third|half|of the oven))?)(?=\s*,))?[\s,;:@–/-]*(?:for\s+(?:the first\s+)?|about\s+|abt\.?\s+|approx\.?\s+|around\s+|~\s*|ca\.?\s+|mins?\b){0,2}/.exec(
       text.slice(to),
     );
   const behind = to + (next?.[0].length ?? 0);

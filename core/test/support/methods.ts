@@ -80,7 +80,16 @@ export const wholeMethods = (name: 'methods' | 'voices' = 'methods'): WholeMetho
         }),
     );
 
-export type MethodFact = 'amount' | 'done, in order' | 'phase' | 'takes' | 'share' | 'minutes' | 'heat' | 'cover' | 'repeat';
+export type MethodFact =
+  | 'amount'
+  | 'done, in order'
+  | 'phase'
+  | 'takes'
+  | 'share'
+  | 'minutes'
+  | 'heat'
+  | 'cover'
+  | 'repeat';
 export interface HeldFact {
   readonly kind: MethodFact;
   readonly right: boolean;
@@ -149,7 +158,11 @@ export function judgeMethod(c: WholeMethod): {
   const put = (kind: MethodFact, right: boolean, words: string): void => void facts.push({ kind, right, words });
   for (const a of c.amounts) {
     const grams = formula.groups.flatMap((g) => g.items).filter((i) => a.ids.includes(i.ingredient)).reduce((t, i) => t + i.grams, 0); // prettier-ignore
-    put('amount', Math.abs(grams - a.grams) <= 0.12 * a.grams + 0.5, `${a.ids.join('/')} ${Math.round(grams)}, not ${a.grams}`);
+    put(
+      'amount',
+      Math.abs(grams - a.grams) <= 0.12 * a.grams + 0.5,
+      `${a.ids.join('/')} ${Math.round(grams)}, not ${a.grams}`,
+    );
   }
   const judge = (e: Expected, o: Operation | null): void => {
     const name = e.verbs.join('|');

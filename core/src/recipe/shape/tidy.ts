@@ -8,7 +8,7 @@ import { exactName, matchIngredient } from '../match.js';
  * letter by letter.
  */
 export function tidy(lines: readonly string[]): readonly string[] {
-  const talk = unmessaged(unquoted(lines)).map(unbraced);
+  const talk = unmessaged(unquoted(lines)).map(unbraced).map(unpointed).flatMap(inlined);
   const seen = talk.map(unscanned);
   const apart = uncolumned(seen);
   return unbroken(apart);
@@ -17,6 +17,21 @@ export function tidy(lines: readonly string[]): readonly string[] {
 /** "100 g butter }", "50 g sugar } melt": lines that a card holds together with a brace. */
 const unbraced = (line: string): string =>
   /^[^{[]*[}\]]/.test(line) ? line.replace(/\s*[}\]]\s*(?=\p{L})/u, ', ').replace(/\s*[}\]]\s*$/, '') : line;
+
+/** "--> cream, eggs": an arrow in front of a step. */
+const unpointed = (line: string): string => line.replace(/^\s*(?:[-=]{1,3}>|→|➔|⇒)\s*/, '');
+
+/** "For 2 trays: marg 900, sugar 900, eggs 18, coconut 250.": names with their figures behind them, in one line. */
+function inlined(line: string): readonly string[] {
+  const lead = /^[^:]{0,80}:\s+/.exec(line)?.[0] ?? '';
+  const stop = /\.(?=\s+\p{Lu})|\.?\s*$/u.exec(line.slice(lead.length));
+  const end = lead.length + (stop?.index ?? 0);
+  const pieces = line.slice(lead.length, end).split(/[,;]\s+/);
+  const each = /^\p{L}[\p{L} .'’-]{1,30}?\s\d{1,4}(?:\s?(?:g|kg|ml|l))?$/u;
+  if (pieces.length < 4 || !pieces.every((x) => each.test(x.trim()))) return [line];
+  const rest = line.slice(end).replace(/^[.\s]+/, '');
+  return [...(lead.trim() === '' ? [] : [lead.replace(/:\s*$/, '')]), ...pieces, ...(rest === '' ? [] : [rest])];
+}
 
 const unquoted = (lines: readonly string[]): readonly string[] =>
   lines.filter((l) => /^\s*>/.test(l)).length >= Math.max(3, lines.length / 3)
@@ -48,7 +63,10 @@ function interviewed(lines: readonly string[]): readonly string[] | null {
   const spoken = said.filter((n) => names.has(n)).length;
   const each = [...names].every((n) => said.filter((x) => x === n).length > 1);
   const asks = lines.filter((l) => speaker.test(l) && /\?\s*$/.test(l)).length;
-  if (names.size < 2 || names.size > 3 || spoken < 4 || spoken < 0.6 * said.length || !each || asks < 2) return null;
+  if (names.size < 2 || names.size > 3 || spoken < 4 || spoken < 0.6 * said.length || !each) return null;
+  // two who write to one another, without questions and answers: what each line says, and not who
+  const initials = [...names].every((n) => n.length === 1);
+  if (asks < 2) return initials ? lines.map((l) => (names.has(speaker.exec(l)?.[1] ?? '') ? l.replace(speaker, '') : l)) : null; // prettier-ignore
   const out: string[] = [];
   let [asker, goesOn] = ['', false];
   for (const line of lines) {
