@@ -16,6 +16,7 @@ const everything = (): Formula[] =>
   (read ??= [
     ...recipeCorpus().map((r) => readRecipe(r.text).formula),
     ...wholeMethods().map((m) => readRecipe(m.text).formula),
+    ...wholeMethods('voices').map((m) => readRecipe(m.text).formula),
     ...unseen('plain').map((u) => readRecipe(u.text).formula),
     ...unseen('messy').map((u) => readRecipe(u.text).formula),
   ]);
@@ -37,6 +38,15 @@ describe('the work of a recipe', () => {
       ['heat', 0.92],
     ] as const)
       expect(share(kind)).withContext(kind).toBeGreaterThanOrEqual(least);
+  });
+
+  it('holds on recipes as people tell them, list and work, as well as when last published', () => {
+    const facts = wholeMethods('voices').flatMap((m) => judgeMethod(m).facts);
+    const share = (of: (f: HeldFact) => boolean): number =>
+      facts.filter((f) => of(f) && f.right).length / facts.filter(of).length;
+    expect(share((f) => f.kind === 'amount')).toBeGreaterThanOrEqual(0.95);
+    expect(share((f) => f.kind === 'done, in order')).toBeGreaterThanOrEqual(0.8);
+    expect(share(() => true)).toBeGreaterThanOrEqual(0.88);
   });
 
   it('leaves no word of a method without an operation or a named remark, and no line without its place', () => {

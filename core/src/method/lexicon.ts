@@ -269,7 +269,15 @@ const lemmas: readonly Lemma[] = [
   { base: 'reserve', senses: ['keep back'] },
   { base: 'save', senses: ['keep back'] },
   // moving
-  { base: 'put', past: ['put'], senses: [['heat', /\b(?:the |your )?oven on\b/i], ...moving('add')] },
+  {
+    base: 'put',
+    past: ['put'],
+    senses: [
+      ['test', /\b(?:skewer|toothpick|needle|straw)\b[^,;.]*\bin\b/i],
+      ['heat', /\b(?:the |your )?oven on\b/i],
+      ...moving('add'),
+    ],
+  },
   { base: 'pop', senses: moving('add') },
   { base: 'place', thing: true, senses: moving('place') },
   { base: 'lay', past: ['laid'], senses: moving('place') },

@@ -48,6 +48,7 @@ export const plainChars = (text: string): string =>
     ) // prettier-ignore
     // "180 c. sugar": nobody takes so many cups
     .replace(/(?<=(?<![\d/.])\d{2,3}\s)c\.(?=\s+sugar)/i, '  ')
+    .replace(/^[^\d½¼¾⅓⅔:,;]{3,40}!+\s+(?=\d)/, (m) => ' '.repeat(m.length))
     // a number that only counts the lines
     .replace(/^\s*\d{1,2}[.)]\s+(?=[\d½¼¾⅓⅔]|an?\s)/i, (m) => ' '.repeat(m.length));
 
@@ -247,11 +248,11 @@ function cuts(
       continue;
     }
     // dictated without a pause: "200 g flour 2 tsp baking powder"
-    const apart = prev.unit !== null && a.unit !== null && !/[(/=]|\bor\b|\babout\b/i.test(between);
+    const apart = (prev.unit !== null || a.unit !== null) && !/[(/=]|\bor\b|\babout\b/i.test(between);
     const next = amounts[i + 1]?.from ?? line.length;
     if (
       apart &&
-      /[\p{L}]{3}/u.test(between) &&
+      /[\p{L}]{2}/u.test(between) &&
       named(between) &&
       named(line.slice(a.to, next)) &&
       !connective.test(between)

@@ -3,7 +3,7 @@ import { scanAmounts } from '../quantity/scan.js';
 import { clausesIn } from '../method/clauses.js';
 import { withoutVerbs } from '../method/pieces.js';
 import { durations } from '../text/durations.js';
-import { heatsIn } from '../text/heats.js';
+import { barelyHeat, heatsIn } from '../text/heats.js';
 import { sentencesIn } from '../text/sentences.js';
 import { plainChars } from './anatomy.js';
 import {
@@ -67,6 +67,19 @@ function listedIn(text: string, kitchen: Kitchen): number {
   }).length;
 }
 
+/** A tin by its size, got ready. */
+const ofTin =
+  /^(?:\d+\s*x\s*)?[\d½¼.,]+\s*-?(?:lb|g|kg|cm|in|inch|")?\s*(?:\w+ )?(?:tins?|pans?|moulds?)\s*(?:$|[,.;+&(]|(?:well )?(?:oiled|greased|buttered|lined|floured|papered)\b)/i;
+
+/** Things of a list with what is done with them behind a dash: "1 c. bran, 1 c. buttermilk - soak 10 min." */
+function dashed(text: string, kitchen: Kitchen): number {
+  const m = /\s[-–—]+\s+(?=\p{Ll})/u.exec(text);
+  if (!m || /\p{L}{2}[.!?]+\s/u.test(text.slice(0, m.index)) || listedIn(text.slice(0, m.index), kitchen) < 2)
+    return -1;
+  const [first] = clausesIn(text.slice(m.index + m[0].length), 0);
+  return first && first.verb !== null && first.verbFrom === 0 && !first.negated ? m.index : -1;
+}
+
 function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean): boolean {
   if (notListed.test(text)) return false;
   const same = sameAs(text);
@@ -76,6 +89,8 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   const amounts = scanAmounts(plain).filter((a) => a.unit !== null || !/^\s*(?:cm|mm|inch|mins?\b|°)/i.test(plain.slice(a.to))); // prettier-ignore
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
+  // "2lb tin oiled + lined, seeds on top" and "180 (160 fan) 22 mins, don't open" are no things
+  if (ofTin.test(text) || heatsIn(text, (from, to) => barelyHeat(text, from, to)).some((h) => h.from < 3)) return false;
   // a question and its answer, or sentences that each tell of amounts, are told, not listed
   if (/\?\s+\S/.test(text)) return false;
   const sentences = text.split(/(?<=[\p{L})][.!])\s+(?=\p{Lu})/u).filter((s) => scanAmounts(plainChars(s)).length > 0);
@@ -323,6 +338,14 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
           at: start,
         });
       if (work >= 0) out.push({ kind: 'method', text: labelled.rest.slice(work), no, at: start + labelled.at + work });
+      return;
+    }
+    const done = card || section === 'method' ? -1 : dashed(text, kitchen);
+    if (done > 0) {
+      titled = true;
+      listed++;
+      out.push({ kind: 'ingredient', text: text.slice(0, done).trimEnd(), no, at: start });
+      out.push({ kind: 'method', text, no, at: start });
       return;
     }
     if (ingredient) {

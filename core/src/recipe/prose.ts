@@ -505,7 +505,7 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
       let from = m.index + m[0].length;
       for (;;) {
         const food = foodBehind(text, from, text.length, true, kitchen);
-        if (!food || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) break;
+        if (!food || food.match.odd.length > 0 || scanAmounts(text.slice(food.from, food.to)).length > 0 || out.some((t) => t.from - s.at <= food.from && food.to <= t.to - s.at)) break; // prettier-ignore
         out.push({
           text: `${value} ${text.slice(food.from, food.to).trim()}`,
           from: s.at + (from === m.index + m[0].length ? m.index : food.from),

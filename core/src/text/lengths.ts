@@ -57,6 +57,16 @@ const found = remembered((text): readonly Size[] => {
 const worded =
   /\b(?:(half)(?:\s+an?)?|((?:a\s+)?quarter)\s+of\s+an?|(three[- ]quarters)\s+of\s+an?|an?|one)\s+(inch|centimet(?:re|er)|cm)\b(\s+and\s+a\s+half\b|\s+and\s+a\s+quarter\b)?/gi;
 
+/** By the hand: "three fingers high", "as thick as your thumb"; a finger 18 mm broad, a thumb 20. General knowledge. */
+const byHand = new RegExp(
+  `\\b(${numberPattern}|${spokenPattern}|an?)\\s+fingers?['’]?(?=\\s+(?:high|thick|deep|tall|wide|broad)\\b)|\\bas (?:thick|high) as (?:your|a|my) thumb\\b|\\ba thumb(?=\\s+(?:thick|high|deep)\\b)`,
+  'giu',
+);
+const FINGER_MM = 18;
+const THUMB_MM = 20;
+/** What the hand measures, mm. */
+const handMm = (m: RegExpMatchArray): number => (m[1] === undefined ? THUMB_MM : FINGER_MM * (/^an?$/i.test(m[1]) ? 1 : (valueOf(m[1]) ?? 1))); // prettier-ignore
+
 /** Every length in a text, in figures and in words, in order. */
 export function lengthsIn(text: string): readonly Size[] {
   const inFigures = sizesIn(text);
@@ -66,6 +76,8 @@ export function lengthsIn(text: string): readonly Size[] {
     const unitMm = /^inch/i.test(m[4] ?? '') ? 25.4 : 10;
     return { mm: [(of + more) * unitMm], unit: true, from: m.index, to: m.index + m[0].length };
   });
+  for (const m of text.matchAll(byHand))
+    inWords.push({ mm: [handMm(m)], unit: true, from: m.index, to: m.index + m[0].length });
   const alone = inWords.filter((w) => !inFigures.some((f) => f.from < w.to && w.from < f.to));
   return [...inFigures, ...alone].sort((a, b) => a.from - b.from);
 }

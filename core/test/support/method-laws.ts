@@ -22,7 +22,9 @@ export function lost(f: Formula, made: readonly Step[]): string[] {
   return f.method
     .flatMap((m) => words(m.text))
     .filter(
-      (w) => !said.has(w) && !/ing$|^(?:and|then|but|or|so|before|now|you|ok|okay|well|right|um|uh|oh|er|ah)$/.test(w),
+      (w) =>
+        !said.has(w) &&
+        !/ing$|^(?:and|then|but|or|so|degrees|before|now|you|ok|okay|well|right|um|uh|oh|er|ah)$/.test(w),
     );
 }
 

@@ -232,6 +232,9 @@ function unbroken(lines: readonly string[]): readonly string[] {
   const hyphens = told.filter((l, i) => /\p{L}-\s*$/u.test(l) && /^\s*\p{Ll}/u.test(told[i + 1] ?? '')).length;
   const short = told.length > 0 && told.reduce((s, l) => s + l.trim().length, 0) / told.length < 46;
   if (!(hyphens > 1 || (small >= 3 && small > 0.22 * told.length && large > 0.25 * small && short))) return lines;
+  // a page breaks its lines near its edge
+  const widths = told.map((l) => l.trim().length).sort((a, b) => a - b);
+  const edge = 0.5 * (widths[Math.floor(0.8 * widths.length)] ?? 0);
   const out: string[] = [];
   let fresh = true;
   for (const line of lines) {
@@ -261,6 +264,7 @@ function unbroken(lines: readonly string[]): readonly string[] {
       !isItem(last) &&
       !/[.!?:]$/.test(last) &&
       (last.length > 24 || does.test(last)) &&
+      last.length >= edge &&
       out.length > 1;
     if (half || sentence || (!whole && unfinished.test(last) && !opens.test(text)))
       out[out.length - 1] = `${last} ${text}`;
