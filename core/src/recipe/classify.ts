@@ -69,12 +69,12 @@ function listedIn(text: string, kitchen: Kitchen): number {
 
 /** A tin by its size, got ready. */
 const ofTin =
-  /^(?:\d+\s*x\s*)?[\d½¼.,]+\s*-?(?:lb|g|kg|cm|in|inch|")?\s*(?:\w+ )?(?:tins?|pans?|moulds?)\s*(?:$|[,.;+&(]|(?:well )?(?:oiled|greased|buttered|lined|floured|papered)\b)/i;
+  /^(?:\d+\s*x\s*)?[\d½¼.,]+\s*-?(?:lb|g|kg|cm|in|inch|")\s*(?:\w+ )?(?:tins?|pans?|moulds?)\s*(?:$|[,.;+&]|(?:well )?(?:oiled|greased|buttered|lined|floured|papered)\b)/i;
 
 /** Things of a list with what is done with them behind a dash: "1 c. bran, 1 c. buttermilk - soak 10 min." */
 function dashed(text: string, kitchen: Kitchen): number {
   const m = /\s[-–—]+\s+(?=\p{Ll})/u.exec(text);
-  if (!m || /\p{L}{2}[.!?]+\s/u.test(text.slice(0, m.index)) || listedIn(text.slice(0, m.index), kitchen) < 2)
+  if (!m || /\p{L}{3}[.!?]+\s/u.test(text.slice(0, m.index)) || listedIn(text.slice(0, m.index), kitchen) < 2)
     return -1;
   const [first] = clausesIn(text.slice(m.index + m[0].length), 0);
   return first && first.verb !== null && first.verbFrom === 0 && !first.negated ? m.index : -1;

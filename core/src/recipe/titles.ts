@@ -23,7 +23,7 @@ export function titleOf(text: string): string {
     .replace(/\s*[,(–-]\s*\d+(?:[.,]\d+)?\s*k?g\s+(?:of\s+)?(?:dough|batter)\)?$/i, '')
     // "The choc cake!! makes one round and six cupcakes"
     .replace(
-      /[\s!,.–-]*\b(?:makes|gives|serves)\s+(?:about\s+)?(?:\d|one|two|three|four|six|eight|ten|twelve|a\s).*$/iu,
+      /[\s!,.(–-]*\b(?:makes|gives|serves)\s+(?:about\s+)?(?:\d|one|two|three|four|six|eight|ten|twelve|a\s).*$/iu,
       '',
     )
     .replace(/(?:[:#*]|!{2,})+$/, '')
