@@ -2,6 +2,7 @@ import type { Kitchen } from '../formula/types.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { clausesIn } from '../method/clauses.js';
 import { withoutVerbs } from '../method/pieces.js';
+import { verbs as verbTable } from '../method/verbs.js';
 import { durations } from '../text/durations.js';
 import { barelyHeat, heatsIn } from '../text/heats.js';
 import { sentencesIn } from '../text/sentences.js';
@@ -79,6 +80,12 @@ function dashed(text: string, kitchen: Kitchen): number {
   const [first] = clausesIn(text.slice(m.index + m[0].length), 0);
   return first && first.verb !== null && first.verbFrom === 0 && !first.negated ? m.index : -1;
 }
+
+/** Whether a line of several things says what is done with them. */
+const worksBeside = (text: string): boolean =>
+  /\b(?:rubbed|mixed|melted|warmed|beaten|whisked|creamed|stirred|sifted|sieved|folded|boiled|pour|beat|stir|mix|whisk|fold|rub|melt)\b/i.test(
+    text,
+  ) && clausesIn(text, 0).some((c) => c.verb !== null && !c.negated && verbTable[c.verb].at === 'mix');
 
 function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean): boolean {
   if (notListed.test(text)) return false;
@@ -352,7 +359,12 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       titled = true;
       listed++;
       const work = card ? -1 : workBehind(text);
-      if (work < 0) return add('ingredient');
+      if (work < 0) {
+        add('ingredient');
+        // "115 g dark sugar in, then 115 g syrup and 250 ml milk warmed together": the list and the work in one
+        if (!card && section === 'unknown' && listedIn(text, kitchen) > 1 && worksBeside(text)) add('method');
+        return;
+      }
       // a message that goes on in one breath from the list to what is done with it
       out.push({ kind: 'ingredient', text: text.slice(0, work).replace(/[\s.;]+$/, ''), no, at: start });
       out.push({ kind: 'method', text: text.slice(work), no, at: start + work });

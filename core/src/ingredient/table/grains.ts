@@ -24,7 +24,7 @@ export const grains: readonly Row[] = [
   ['potato-starch', 'Potato starch', 'flour', [17, 0.1, 0, 0.2, 82.3, 0.2], 0.68, '', flour({ acid: [0, 0.1, 0.3] }), 'potato starch flour|farina|potato flour'],
   ['tapioca-starch', 'Tapioca starch', 'flour', [12, 0, 0, 0.2, 87.2, 0.5], 0.51, '', flour({ acid: [0, 0.1, 0.3] }), 'tapioca flour|cassava starch|tapioca'],
   ['wheat-bran', 'Wheat bran', 'flour', [9.5, 4.5, 1, 15.5, 21.5, 43], 0.25, 'wheat', flour({ acid: [1.5, 2.5, 4], drinks: 0.9 }), 'bran|natural bran'],
-  ['ground-almond', 'Ground almonds', 'addin', [5, 51, 4.5, 21, 4.5, 11], 0.41, 'almond', { base: 'nut', drinks: 0.4, structure: 0.4 }, 'almond flour|almond meal|ground almond|blanched almond flour|almonds, ground|finely ground almonds'],
+  ['ground-almond', 'Ground almonds', 'addin', [5, 51, 4.5, 21, 4.5, 11], 0.41, 'almond', { base: 'nut', drinks: 0.4, structure: 0.4 }, 'almond flour|almond meal|ground almond|gr almonds|grd almonds|blanched almond flour|almonds, ground|finely ground almonds'],
   ['coconut-flour', 'Coconut flour', 'flour', [6, 14, 8, 19, 11, 38], 0.47, '', flour({ drinks: 2.5 }), ''],
   ['pastry-flour', 'Pastry flour', 'flour', [12.5, 1.1, 0.5, 9.2, 74.1, 2.4], 0.49, 'wheat', flour(), 'soft pastry flour|white pastry flour'],
   ['light-rye-flour', 'Light rye flour', 'flour', [12, 1.3, 1, 7.5, 69, 9], 0.45, 'rye', flour({ acid: [1, 1.8, 2.8], drinks: 0.09 }), 'white rye flour|medium rye flour'],

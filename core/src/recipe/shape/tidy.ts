@@ -26,9 +26,14 @@ function inlined(line: string): readonly string[] {
   const lead = /^[^:]{0,80}:\s+/.exec(line)?.[0] ?? '';
   const stop = /\.(?=\s+\p{Lu})|\.?\s*$/u.exec(line.slice(lead.length));
   const end = lead.length + (stop?.index ?? 0);
-  const pieces = line.slice(lead.length, end).split(/[,;]\s+/);
-  const each = /^\p{L}[\p{L} .'’-]{1,30}?\s\d{1,4}(?:\s?(?:g|kg|ml|l))?$/u;
-  if (pieces.length < 4 || !pieces.every((x) => each.test(x.trim()))) return [line];
+  const pieces = line.slice(lead.length, end).split(/[,;]\s+|\s\/\s+/);
+  const each = /^\p{L}[\p{L} .'’-]{1,30}?\s\d{1,4}(?:\s?(?:g|kg|ml|l|tsp|tbsp))?(?:\s\p{L}+)?$/u;
+  if (
+    pieces.length < 4 ||
+    /\b(?:mins?|hrs?|hours?|serves|kcal|calories|prep)\b/i.test(line) ||
+    !pieces.every((x) => each.test(x.trim()))
+  )
+    return [line];
   const rest = line.slice(end).replace(/^[.\s]+/, '');
   return [...(lead.trim() === '' ? [] : [lead.replace(/:\s*$/, '')]), ...pieces, ...(rest === '' ? [] : [rest])];
 }
