@@ -2,6 +2,7 @@ import { band } from '../formula/bands.js';
 import type { MethodStep } from '../formula/types.js';
 import { durations } from '../text/durations.js';
 import { clausesIn, type Clause } from './clauses.js';
+import { senseOf, surfaceOf } from './lexicon.js';
 import { clockOf, coverOf, onlyIfOf, untilOf, vesselOf, type Clock } from './clock.js';
 import { heatsOf, withoutVerbs } from './pieces.js';
 import type { LaidOver, Unworked } from './types.js';
@@ -51,11 +52,40 @@ function bakeTime(verb: VerbId, clock: Clock, text: string, heat: number, behind
   return d ? { ...clock, forMin: band(d.early, (d.early + d.late) / 2, d.late) } : clock;
 }
 
+/** "Do you knead it?", "How do you shape it?", "Then you roll it?": work that a question names and its answer only says more of. */
+const asksOf =
+  /\b(?:do|does|should|must|would|can) (?:you|one|we|they|I) (?:then |also |ever )?(\p{L}+)\b(.*)$|^\W*(?:(?:and|then|so)\W+)+(?:you|they) (\p{L}+) (?:it|them)\b(.*)$/iu;
+/** What hands do and a question may name; "what do you bake it in" asks for the tin. */
+const askable: ReadonlySet<VerbId> = new Set<VerbId>(['knead', 'shape', 'roll', 'chill', 'rest', 'sift', 'grease', 'cut', 'slice', 'glaze', 'brush', 'soak', 'toast', 'peel', 'score', 'prick']); // prettier-ignore
+const denied = /^\W*(?:no|none|never|not|nothing|nor|don't|you don't|hardly)\b/i;
+
+/** The verb that a question names; null for any other clause. */
+function askedIn(c: Clause): VerbId | null {
+  const m = /\?["'’)\s]*$/.test(c.text) ? asksOf.exec(c.text) : null;
+  const surface = m ? surfaceOf(m[1] ?? m[3] ?? '') : null;
+  const verb = surface && m ? senseOf(surface, m[2] ?? m[4] ?? '') : null;
+  return verb && askable.has(verb) ? verb : null;
+}
+
+/** Clause by clause: an answer that has no verb of its own does what the question right before it named. */
+function answering(): (c: Clause) => Clause {
+  let asked: { readonly verb: VerbId; readonly entry: number; readonly sentence: number } | null = null;
+  return (c) => {
+    const question = asked;
+    const named = askedIn(c);
+    asked = named ? { verb: named, entry: c.entry, sentence: c.sentence } : null;
+    if (!question || c.verb !== null || named || denied.test(c.text)) return c;
+    const next = c.entry === question.entry ? c.sentence === question.sentence + 1 : c.entry === question.entry + 1 && c.sentence === 0; // prettier-ignore
+    return next ? { ...c, verb: question.verb, verbFrom: 0, verbTo: 0 } : c;
+  };
+}
+
 /** Reads the whole method: its clauses as operations, and what is none with the reason. */
 export function readMethod(method: readonly MethodStep[], names: (text: string) => boolean): ReadMethod {
   const drafts: Draft[] = [];
   const unworked: Unworked[] = [];
   let before: VerbId | null = null;
+  const answered = answering();
   /** What is said before any work is said beside the first. */
   let opening = '';
   method.forEach((step, entry) => {
@@ -64,7 +94,7 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
       before = parts.findLast((p) => p.verb !== null && !p.negated)?.verb ?? before;
       return parts;
     });
-    cut.forEach((c) => {
+    cut.map(answered).forEach((c) => {
       const place = { entry, from: c.from, to: c.to };
       const none = c.verb === null || c.negated || whole.test(c.text);
       if (none) {

@@ -99,7 +99,7 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   // "2lb tin oiled + lined, seeds on top" and "180 (160 fan) 22 mins, don't open" are no things
   if (ofTin.test(text) || heatsIn(text, (from, to) => barelyHeat(text, from, to)).some((h) => h.from < 3)) return false;
   // a question and its answer, or sentences that each tell of amounts, are told, not listed
-  if (/\?\s+\S/.test(text)) return false;
+  if (/\?\s+\S/.test(text) || asks.test(text)) return false;
   const sentences = text.split(/(?<=[\p{L})][.!])\s+(?=\p{Lu})/u).filter((s) => scanAmounts(plainChars(s)).length > 0);
   if (sentences.length > 1 && text.length > 40) return false;
   // "The one with sprinkles. Cuts into 20 squares."
