@@ -93,7 +93,7 @@ function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean):
   if (same !== null && text.length < 60 && matchIngredient(same, kitchen) !== null) return true;
   const plain = plainChars(text);
   // "2.5 cm, 6 cm cutter" is a size
-  const amounts = scanAmounts(plain).filter((a) => a.unit !== null || !/^\s*(?:cm|mm|inch|mins?\b|°)/i.test(plain.slice(a.to))); // prettier-ignore
+  const amounts = scanAmounts(plain).filter((a) => a.unit !== null || !/^\s*(?:cm|mm|inch|min(?:ute)?s?\b|hours?\b|hrs?\b|°)/i.test(plain.slice(a.to))); // prettier-ignore
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
   // "2lb tin oiled + lined, seeds on top" and "180 (160 fan) 22 mins, don't open" are no things
@@ -357,7 +357,8 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     }
     if (ingredient) {
       titled = true;
-      listed++;
+      // a line may hold a whole list
+      listed += text.length > 60 ? Math.max(1, listedIn(text, kitchen)) : 1;
       const work = card ? -1 : workBehind(text);
       if (work < 0) {
         add('ingredient');
