@@ -19,7 +19,7 @@ export interface Stated extends Span {
 }
 
 /** One ingredient of a line: the ways its amount is stated, its name, and what else is said of it. */
-export interface Segment {
+export interface Segment extends Span {
   readonly stated: readonly Stated[];
   /** Text that names the ingredient: without amounts and brackets, up to the first comma. */
   readonly name: string;
@@ -315,6 +315,8 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();
     const rest = stop && stop.index > 0 ? body.slice(stop.index + 1).trim() : '';
     segments.push({
+      from,
+      to,
       stated: gather(line, one ? [one] : kept),
       name,
       nameSpan: { from: from + Math.max(0, start), to: from + Math.max(0, start) + name.length },

@@ -260,6 +260,18 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   if (besides.length < TOLD_TOO) r.doubts.push(...besides);
 }
 
+/** From so many figures without a unit on a list is of grams throughout; one question is enough. */
+const PLAIN_FIGURES = 3;
+/** "225 butter / 225 caster / 250 almonds": what is asked of each is asked once. */
+function plainFigures(doubts: Doubt[]): void {
+  const bare = doubts.filter((d) => d.id.endsWith('-unit') && d.likely === 'g');
+  const [first] = bare;
+  if (!first || bare.length < PLAIN_FIGURES) return;
+  const words = `${bare.length} figures have no unit. They are taken as grams, as such lists mean them.`;
+  const asked: Doubt = { ...first, words, choices: [{ id: 'g', words: 'grams', edit: { kind: 'keep' } }] };
+  doubts.splice(0, doubts.length, ...doubts.flatMap((d) => (d === first ? [asked] : bare.includes(d) ? [] : [d])));
+}
+
 /** An amount that no word of the text gives, but what it says comes to. */
 const reckonedDoubt = (item: Item, place: Place, words: string): Doubt => ({
   id: `${item.id}-reckoned`,
@@ -419,6 +431,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const language = card ? 'en' : languageOf(items);
   const account = accountOf(parts, marks, doubts, formula, kitchen, probe, baking.minutes);
   if (!card) doubts.push(...account.doubts);
+  plainFigures(doubts);
   return {
     formula,
     doubts,

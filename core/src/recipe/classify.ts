@@ -283,7 +283,7 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     const greets =
       /^(?:my )?(?:dear|dearest|hi|hello|hey|good (?:morning|evening|day)|thank you|thanks)(?=[\s,!.]|$)/i.test(text) &&
       text.length < 60;
-    if (greets && !titled) return add('story');
+    if (greets && !titled && !bakeNoun.test(text)) return add('story');
     if (farewell.test(text) && text.split(' ').length < 7) return add('story');
     const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
     const ingredient = section !== 'method' && !above && !named && looksLikeIngredient(text, kitchen, bareList);

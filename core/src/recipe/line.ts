@@ -269,16 +269,19 @@ export function readLine(
     const list: readonly (Match | null)[] = matches.length > 0 ? matches : [null];
     for (const match of list) {
       const itemId = items.length === 0 ? id : `${id}-${items.length + 1}`;
+      // in a line that is a whole list each thing has words of its own
+      const [begin, end] = segments.length > 2 ? ownStretch(text, segment) : [0, text.trimEnd().length];
+      const own = text.slice(begin, end);
       const context: doubt.LineContext = {
         itemId,
-        place: place(0, text.trimEnd().length),
+        place: place(begin, end),
         namePlace: place(segment.nameSpan.from, segment.nameSpan.to),
-        text: text.trim(),
+        text: own.trim(),
       };
       const read = readItem(segment, match, context, {
         source,
-        aside,
-        text,
+        aside: segments.length > 2 && n < segments.length - 1 ? '' : aside,
+        text: own,
         weighed0: n > 0 && segments.slice(0, n).some((x) => x.stated[0]?.parts[0]?.unit === 'g'),
         ...(kitchen && { kitchen }),
       });
@@ -294,6 +297,13 @@ export function readLine(
     }
   }
   return { items, doubts, marks };
+}
+
+/** Where a thing's own words begin and end in a line of several. */
+function ownStretch(text: string, { from, to }: Segment): [from: number, to: number] {
+  const raw = text.slice(from, to);
+  const lead = /^[\s,;/|+&]*(?:and\s+|plus\s+)?/i.exec(raw)?.[0].length ?? 0;
+  return [from + lead, from + Math.max(lead, raw.replace(/[\s,;/|+&]+$/, '').length)];
 }
 
 /** "1 egg made up to 225 ml with milk": the second thing is what is left of the measure. */

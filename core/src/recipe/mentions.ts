@@ -29,6 +29,8 @@ const tooGeneral = new Set([
 /** Whether a method, in plain lower-case words, speaks of this item. */
 export function speaksOf(method: string, item: Item, ingredient: Ingredient): boolean {
   if (together.some(([re, who]) => who(ingredient) && re.test(method))) return true;
+  // "bp", "srf"
+  if (ingredient.aliases.some((a) => /^[a-z]{2,3}$/.test(a) && new RegExp(`\\b${a}\\b`).test(method))) return true;
   const names = [ingredient.name, ...ingredient.aliases, item.words.replace(/\(.*?\)/g, ' ').split(',')[0] ?? ''];
   for (const name of names)
     for (const w of plainText(name).split(' ')) {

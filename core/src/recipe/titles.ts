@@ -12,7 +12,7 @@ const around = new Set(
 );
 /** How a sentence begins that is no title. */
 const sentence =
-  /^(?:so|okay|ok|well|right|now|you|your|I|the|it|my|this|these|we|welcome|today|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and|since|as|if|when|er|um|let)\b/i;
+  /^(?:so|okay|ok|well|right|now|you|your|I|the|it|my|this|these|we|welcome|hey|today|dear|hi|hello|good|here|take|mix|for|what|how|which|who|do|does|can|could|and|since|as|if|when|er|um|let)\b/i;
 
 /** A title as it is called, without the marks and the words around it: "recipe for the plum cake please?" */
 export function titleOf(text: string): string {
