@@ -35,7 +35,9 @@ export function titleOf(text: string): string {
   if (asked !== bare && asked !== '') return capital(asked);
   // said, not written over it: "Now farls.", "Your maize muffins won the village show"
   const said =
-    /^(?:how|what|can|could|do|so|now|ok(?:ay)?|right|your|these are|this is|here(?:'s| is| are)|today)\b/i.test(bare);
+    /^(?:hey|hi|hello|how|what|can|could|do|so|now|ok(?:ay)?|right|your|these are|this is|here(?:'s| is| are)|today)\b/i.test(
+      bare,
+    );
   return (said ? titleIn(bare) : null) ?? bare;
 }
 
