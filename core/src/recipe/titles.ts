@@ -6,7 +6,7 @@ export const bakeNouns = String.raw`cakes?|breads?|loa(?:f|ves)|muffins?|scones?
 const bake = new RegExp(String.raw`\b(?:${bakeNouns})\b(?!\s+(?:tin|pan|flour|mix|of\b))`, 'iu');
 /** Words in front of a bake that are no part of its name. */
 const around = new Set(
-  "so okay ok right well the this that these those it its it's is are was my your our his her here here's a an and or how make makes made for of to about you i me we thing think let er um need want like bring baked batch another with what goes in into one two three four five six eight ten twelve twenty thirty forty fifty dozen".split(
+  "do so okay ok right well now today welcome hey hi hello the this that these those it its it's is are was my your our his her here here's a an and or how make makes made for of to about you i me we thing think let er um need want like bring baked batch another with what goes in into one two three four five six eight ten twelve twenty thirty forty fifty dozen".split(
     ' ',
   ),
 );
