@@ -8,7 +8,7 @@ import { plainChars } from './anatomy.js';
 import { durations } from '../text/durations.js';
 import * as make from './bake/tin-kinds.js';
 import { readYieldLine } from './cards.js';
-import type { Classified } from './classify.js';
+import type { Classified } from './parts.js';
 import type { Doubt, Fate, Mark, Place, Stretch } from './draft.js';
 import { hasKind } from './kin.js';
 import { exactName, matchIngredient } from './match.js';

@@ -16,7 +16,9 @@ import {
   readStatedLine,
   readYieldLine,
 } from './cards.js';
-import { classify, isCard, sameAs, type Classified } from './classify.js';
+import { classify, isCard } from './classify.js';
+import { sameAs } from './list-lines.js';
+import type { Classified } from './parts.js';
 import type { Doubt, Mark, Place, RecipeDraft } from './draft.js';
 import { alone, emptyFormula } from './empty.js';
 import { intoGroups } from './groups.js';

@@ -1,12 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
-import { scanAmounts } from '../quantity/scan.js';
 import { clausesIn } from '../method/clauses.js';
-import { withoutVerbs } from '../method/pieces.js';
-import { verbs as verbTable } from '../method/verbs.js';
-import { durations } from '../text/durations.js';
-import { barelyHeat, heatsIn } from '../text/heats.js';
-import { sentencesIn } from '../text/sentences.js';
-import { plainChars } from './anatomy.js';
+import { scanAmounts } from '../quantity/scan.js';
 import {
   afterHeading,
   furniture,
@@ -18,131 +12,19 @@ import {
   noteHeading,
   type GroupHead,
 } from './headings.js';
-import { isHeadLine, readAboutLine } from './cards.js';
+import { readAboutLine } from './cards.js';
+import { asks, bareAmounts, countedIn, listedIn, looksLikeIngredient, units, verbs } from './list-lines.js';
 import { matchIngredient } from './match.js';
-import { bakeNouns } from './titles.js';
+import type { Classified, Kind } from './parts.js';
+import { bakeNoun } from './titles.js';
+import { dashed, numberedSteps, workAmong, workBehind, worksBeside } from './work-lines.js';
 
-export type Kind = 'title' | 'heading' | 'ingredient' | 'method' | 'blank' | 'note' | 'story' | 'other';
-/** What a line of the text is, or a part of one: a line may hold the name of a group and its list. */
-export interface Classified {
-  readonly kind: Kind;
-  readonly text: string;
-  readonly no: number;
-  /** Where the text begins in its line. */
-  readonly at: number;
-  readonly group?: GroupHead;
-  /** True for a group that ends with its line. */
-  readonly inline?: boolean;
-}
-
-const verbs =
-  /\b(?:preheat|heat|mix|stir|whisk|beat|cream|fold|bake|pour|spoon|grease|line|rub|add|combine|turn|cool|sift|sieve|melt|mash|knead|divide|spread|serve|leave|rest|put|set|place|toss|soak|make|cover|cut|roll|shape|brush|let|remove|drop|fill|tip|scrape|blend|simmer|boil|bring|sprinkle|drizzle|grate|peel|work|pat|press|dust|rühren|verrühren|mischen|unterheben|unterrühren|backen|füllen|schlagen|mélanger|ajouter|verser|cuire|battre|incorporer|préchauffer|fouetter|mezclar|batir|añadir|verter|hornear|precalentar|montare|unire|aggiungere|mescolare|versare|infornare|cuocere|sbattere)\b/i;
 /** What begins a step without being said of what is done with a batter, so that it tells nothing elsewhere. */
 const alsoBegins =
   /^(?:save|share|reserve|transfer|lift|loosen|chill|warm|scatter|swirl|toast|chop|slice|tap|level|smooth|prick|score|crush|wait|halve|slide)\s+\p{L}/iu;
-const notListed =
-  /^(?:(?:bake|makes|serves|yields?|preheat|heat|oven|prep|total|cook(?:ing)?|time|tin|temperature|calories|ready in|tins?:|in:)\b|\d{1,3}\s+(?:pieces|slices|squares|bars|servings|portions)\W*$)/i;
-const units = /\d\s*(?:g|kg|ml|l|dl|cl|oz|lb|tsp|tbsp|cups?|el|tl)\b/i;
-
-const sameWords =
-  /^(?:and\s+)?(?:(?:the\s+|an?\s+)?(?:same|equal)(?:\s+(?:weight|amount|quantity|again))?|(?:their|its|the eggs['’]?)\s+weight)\s*(?:of|in|again of|again)?\s+(?=\p{L})/iu;
-/** What a line says there is as much of as of the thing before it: "the same of sugar". Null when it says nothing of the kind. */
-export function sameAs(text: string): string | null {
-  const m = sameWords.exec(text);
-  return m ? text.slice(m[0].length) : null;
-}
-
-/** A question, with or without its answer: no title. */
-const asks =
-  /\?\s+\S|^(?:so,?\s+|and,?\s+|but,?\s+)?(?:what|how|which|who|when|where|why|do|does|can|could|is|are)\b.*\?|\b(?:what|how|which|where)\b[^.]*\?\s*$/i;
 /** How a letter ends. */
 const farewell =
   /^(?:(?:much|lots of|all (?:my|our)|with|your(?:s)?|kind|warm|best|as ever)\s+)*(?:love|regards|wishes|yours|cheers|kisses|hugs|fondly|sincerely|affectionately|x{1,4})(?:\s+(?:from|to you all|always|ever|truly))?(?:\s*[,.!–-]|\s*$)/i;
-/** Things of a line that have both an amount and a known name. */
-function listedIn(text: string, kitchen: Kitchen): number {
-  const plain = plainChars(text);
-  const amounts = scanAmounts(plain);
-  return amounts.filter((a, i) => {
-    const end = amounts[i + 1]?.from ?? plain.length;
-    return matchIngredient(plain.slice(a.to, end).split(/[,;(]/)[0] ?? '', kitchen) !== null;
-  }).length;
-}
-
-/** A tin by its size, got ready. */
-const ofTin =
-  /^(?:\d+\s*x\s*)?[\d½¼.,]+\s*-?(?:lb|g|kg|cm|in|inch|")\s*(?:\w+ )?(?:tins?|pans?|moulds?)\s*(?:$|[,.;+&]|(?:well )?(?:oiled|greased|buttered|lined|floured|papered)\b)/i;
-
-/** Things of a list with what is done with them behind a dash: "1 c. bran, 1 c. buttermilk - soak 10 min." */
-function dashed(text: string, kitchen: Kitchen): number {
-  const m = /\s[-–—]+\s+(?=\p{Ll})/u.exec(text);
-  if (!m || /\p{L}{3}[.!?]+\s/u.test(text.slice(0, m.index)) || listedIn(text.slice(0, m.index), kitchen) < 2)
-    return -1;
-  const [first] = clausesIn(text.slice(m.index + m[0].length), 0);
-  return first && first.verb !== null && first.verbFrom === 0 && !first.negated ? m.index : -1;
-}
-
-/** Whether a line of several things says what is done with them. */
-const worksBeside = (text: string): boolean =>
-  /\b(?:rubbed|mixed|melted|warmed|beaten|whisked|creamed|stirred|sifted|sieved|folded|boiled|pour|beat|stir|mix|whisk|fold|rub|melt)\b/i.test(
-    text,
-  ) && clausesIn(text, 0).some((c) => c.verb !== null && !c.negated && verbTable[c.verb].at === 'mix');
-
-function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: boolean): boolean {
-  if (notListed.test(text)) return false;
-  const same = sameAs(text);
-  if (same !== null && text.length < 60 && matchIngredient(same, kitchen) !== null) return true;
-  const plain = plainChars(text);
-  // "2.5 cm, 6 cm cutter" is a size
-  const amounts = scanAmounts(plain).filter((a) => a.unit !== null || !/^\s*(?:cm|mm|inch|min(?:ute)?s?\b|hours?\b|hrs?\b|°)/i.test(plain.slice(a.to))); // prettier-ignore
-  // "400 - 20-25 min. 12 cups." is an oven and its time
-  if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
-  // "2lb tin oiled + lined, seeds on top" and "180 (160 fan) 22 mins, don't open" are no things
-  if (ofTin.test(text) || heatsIn(text, (from, to) => barelyHeat(text, from, to)).some((h) => h.from < 3)) return false;
-  // a question and its answer, or sentences that each tell of amounts, are told, not listed
-  if (/\?\s+\S/.test(text) || asks.test(text)) return false;
-  const sentences = text.split(/(?<=[\p{L})][.!])\s+(?=\p{Lu})/u).filter((s) => scanAmounts(plainChars(s)).length > 0);
-  if (sentences.length > 1 && text.length > 40) return false;
-  // "The one with sprinkles. Cuts into 20 squares."
-  if (/^(?:the|this|that|these|it|we|i|my|you|if|when|they)\s/i.test(text) && /[.!]\s+\p{Lu}/u.test(text)) return false;
-  const head = text.split(',')[0] ?? text;
-  const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
-  const leading = amounts[0] !== undefined && amounts[0].from <= 6;
-  const withUnit = amounts.some((a) => a.unit !== null);
-  if (/^\d+[.)]\s+\p{Lu}/u.test(text) && verbs.test(text)) return false;
-  const first = /^[\p{L}]+/u.exec(text)?.[0] ?? '';
-  if (verbs.test(first) && !known) return false;
-  const sentence = verbs.test(text) && (/[.!]$/.test(text) || verbs.test(first)) && text.split(' ').length > 5;
-  const run = text.length > 60 ? listedIn(text, kitchen) : 0;
-  const list = run > 1 && leading && !/[.!]\s+\p{Lu}/u.test(text);
-  if (/^(?:the )?(?:yolks?|whites?) (?:of|from) \w+(?: eggs?)?(?:,|$)/i.test(text)) return true;
-  if (sentence && !list && !/^(?:the )?(?:juice|zest|grated)/i.test(text)) return false;
-  // so long a line is a list, or no line of one
-  if (text.length > 140 && !(leading && withUnit && (run > 1 || known))) return false;
-  return (
-    (leading && (withUnit || known)) ||
-    (withUnit && known) ||
-    (bareList && known && amounts.length === 1 && text.length < 60) ||
-    (known &&
-      amounts.length > 0 &&
-      /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
-    (known &&
-      /to taste|a pinch|for dusting|for greasing|for the (?:tin|pan|board)|as needed|as required|to glaze/i.test(
-        text,
-      )) ||
-    (/^an?\s/i.test(text) && known && text.split(' ').length < 8)
-  );
-}
-
-/** Whether the list gives its amounts behind the names and without units: "butter 100". */
-const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean =>
-  lines.filter(
-    (l) =>
-      /^\s*[\p{L}][\p{L} ,.'-]{2,40}\s\d{1,4}(?:\s+[\p{L} .]{1,24})?\s*$/u.test(l) &&
-      !units.test(l) &&
-      matchIngredient(l.replace(/\d.*$/, ''), kitchen) !== null,
-  ).length >= 3;
-
-const bakeNoun = new RegExp(String.raw`\b(?:${bakeNouns})\b`, 'i');
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
 const namesBake = (text: string): boolean => {
   const before = text.split(/\d/)[0] ?? '';
@@ -167,25 +49,6 @@ const textOf = (raw: string): string =>
 export const isCard = (lines: readonly string[]): boolean =>
   lines.slice(0, 12).some((l) => /^\s*(?:[-*]\s*)?Family: [a-z-]+\s*$/.test(l));
 
-/** Lines numbered from one on of which most begin with words and not with an amount: the steps of the work. */
-function numberedSteps(lines: readonly string[]): ReadonlySet<number> {
-  const found = new Set<number>();
-  let run: { readonly no: number; readonly text: string }[] = [];
-  const close = (): void => {
-    const words = run.filter((l) => !/^(?:\d|[½¼¾⅓⅔]|an?\s)/i.test(l.text));
-    if (run.length > 2 && words.length > run.length / 2) for (const l of run) found.add(l.no);
-    run = [];
-  };
-  lines.forEach((raw, no) => {
-    const m = /^\s*(\d{1,2})[.):]\s+(\S.*)$/.exec(raw);
-    if (!m) return raw.trim() === '' ? undefined : close();
-    if (Number(m[1]) !== run.length + 1) close();
-    if (Number(m[1]) === run.length + 1) run.push({ no, text: m[2] ?? '' });
-  });
-  close();
-  return found;
-}
-
 /** The line over the list of ingredients, when a list follows it; else -1. */
 function listStart(lines: readonly string[], kitchen: Kitchen): number {
   const at = lines.findIndex((l) =>
@@ -204,18 +67,6 @@ function listStart(lines: readonly string[], kitchen: Kitchen): number {
  * Tells title, headings, ingredient lines and method apart, line by line. What a page has around its recipe (ways to
  * share it, ratings, stories above the list, comments below) is story: kept, and not used.
  */
-/** Where in a line of the list sentences begin in which something is done: two of them at least, so that it is no remark. */
-function workBehind(text: string): number {
-  if (text.length < 60) return -1;
-  const all = sentencesIn(text);
-  const works = (t: string): number =>
-    /^\s*[\d½¼¾⅓⅔]/.test(t) ? 0 : clausesIn(t, 0).filter((c) => c.verb !== null && !c.negated).length;
-  const first = all.findIndex((x, i) => i > 0 && works(x.text) > 0);
-  if (first < 0 || all.slice(first).reduce((n, x) => n + works(x.text), 0) < 2) return -1;
-  const at = all[first]?.at ?? -1;
-  return at + (/^\s*/.exec(text.slice(at))?.[0].length ?? 0);
-}
-
 export function classify(lines: readonly string[], kitchen: Kitchen): Classified[] {
   const out: Classified[] = [];
   let section: 'unknown' | 'ingredients' | 'method' | 'notes' | 'after' = 'unknown';
@@ -397,49 +248,4 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
   });
   const counted = out.map((p, i): Classified => (p.kind === 'other' && countedIn(out, i) ? { ...p, kind: 'ingredient' } : p)); // prettier-ignore
   return card ? counted : workAmong(counted, kitchen);
-}
-
-/** What is work by its own words: something is done in it, or it says how hot or how long. */
-const saysWork = (text: string, kitchen: Kitchen): boolean =>
-  clausesIn(text, 0)
-    .flatMap((c) => withoutVerbs(c, null, (words) => matchIngredient(words, kitchen) !== null))
-    .some((c) => c.verb !== null && !c.negated) ||
-  durations(text).length > 0 ||
-  heatsIn(text, () => false).some((h) => h.marked);
-
-/**
- * Behind the list, what tells of work is a step wherever it stands and however few its words; so is what stands between two
- * steps, be it a question or a remark. Heads ("Makes 12") stay what they are.
- */
-function workAmong(parts: readonly Classified[], kitchen: Kitchen): Classified[] {
-  const lines = parts.filter((p) => p.kind === 'ingredient');
-  const listed = lines.length > 1 || lines.some((p) => listedIn(p.text, kitchen) > 2);
-  // where all is told there is no list to be behind of
-  const told = lines.length === 0 && parts.some((p) => p.kind === 'method');
-  const first = listed ? parts.findLastIndex((p) => p.kind === 'ingredient') : told ? parts.findIndex((p) => p.kind === 'other' || p.kind === 'method') : Infinity; // prettier-ignore
-  const work = parts.map((p, i) => p.kind === 'method' || (p.kind === 'other' && i > first && !isHead(p.text) && saysWork(p.text, kitchen))); // prettier-ignore
-  const [begin, end] = [work.indexOf(true), work.lastIndexOf(true)];
-  const among = (p: Classified, i: number): boolean => i > first && i > begin && i < end && !isHead(p.text);
-  return parts.map((p, i) => (p.kind === 'other' && (work[i] || among(p, i)) ? { ...p, kind: 'method' } : p));
-}
-
-/** "Makes 12", "Oven: 180 °C", "Prep 10 min": a fact of the whole, not a step. */
-const isHead = (text: string): boolean =>
-  isHeadLine(text) || (notListed.test(text) && !/^(?:bake|preheat|heat|oven)\b(?!\s*:)/i.test(text)) || /^[\p{L} ]{3,24}:/u.test(text); // prettier-ignore
-
-/** Whether a part is a count of something that nobody knows, in the midst of a list: "2 quinces". */
-function countedIn(all: readonly Classified[], i: number): boolean {
-  const { text } = all[i] as Classified;
-  const [first] = scanAmounts(plainChars(text));
-  return (
-    all[i - 1]?.kind === 'ingredient' &&
-    first?.from === 0 &&
-    /^[\s.]*\p{L}{2}/u.test(text.slice(first.to)) &&
-    text.split(' ').length <= 8 &&
-    !/[.!?:]$/.test(text) &&
-    !verbs.test(text) &&
-    !notListed.test(text) &&
-    !bakeNoun.test(text) &&
-    !/\b(?:min|mins|minutes|hrs?|hours?|days?|servings?|portions?|pieces|serves|people|calories|kcal|degrees|cm|inch(?:es)?|mm|tins?|pans?|°)\b/i.test(text) // prettier-ignore
-  );
 }

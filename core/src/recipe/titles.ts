@@ -2,7 +2,8 @@ import { scanAmounts } from '../quantity/scan.js';
 import { capital } from '../text/plain.js';
 
 /** Names of what is baked, as the last word of a title. */
-export const bakeNouns = String.raw`cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slab|slice|cornbread|gingerbread|parkin|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+|drops|nuggets|wedges|farls|bannocks?|rusks`;
+const bakeNouns = String.raw`cakes?|breads?|loa(?:f|ves)|muffins?|scones?|biscuits?|buns?|brownies?|blondies?|cupcakes?|squares?|sponge|traybake|slab|slice|cornbread|gingerbread|parkin|damper|shortcakes?|rolls|brack|kuchen|gâteau|bizcocho|torta|ciambell\w+|drops|nuggets|wedges|farls|bannocks?|rusks`;
+export const bakeNoun = new RegExp(String.raw`\b(?:${bakeNouns})\b`, 'i');
 const bake = new RegExp(String.raw`\b(?:${bakeNouns})\b(?!\s+(?:tin|pan|flour|mix|of\b))`, 'iu');
 /** Words in front of a bake that are no part of its name. */
 const around = new Set(
