@@ -29,6 +29,8 @@ const UNMOULD_SLACK = 15;
 const WAIT_SLACK = 45;
 /** A cake out of its tin is warm enough to soak for so many minutes. A judgement. */
 const WARM_MIN = 15;
+/** What is to be done straight away may wait so many minutes for a hand. A judgement. */
+const AT_ONCE_MIN = 3;
 const COLD = /\b(?:fridge|cold|chill)\b/i;
 /** Soon after the door has closed, min. */
 const SOON_MIN = 4;
@@ -284,7 +286,8 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     const minutes = up(soaks.reduce((s, x) => s + x.minutes.typical, 0));
     soaked = add('soak', soaks.map((s) => s.words).join(', '), soaks[0]?.detail ?? null, minutes, true);
     after(rackVar, soaked, rackBy, 'it is out of the tin first');
-    after(soaked, rackVar, -(rackBy + WARM_MIN), 'it soaks only while it is warm');
+    const atOnce = soaks.some((s) => /\b(?:straight|at once|as soon as|the (?:minute|moment)|immediately|right away)\b/i.test(s.words)); // prettier-ignore
+    after(soaked, rackVar, -(rackBy + (atOnce ? AT_ONCE_MIN : WARM_MIN)), atOnce ? 'it is done straight away' : 'it soaks only while it is warm'); // prettier-ignore
   }
   const readyV = activities.length + (finish.length > 0 ? 1 : 0);
   let whole = cooled;

@@ -23,6 +23,8 @@ export interface Clause {
   readonly meanwhile: boolean;
   /** The verb's plain form, where its words begin with it in another: "turning", "before cutting". */
   readonly plainly: string | null;
+  /** Its verb is that of the question before it. */
+  readonly answers?: true;
   /** Nothing stands between this verb and the next but "and": "grease and line". */
   readonly bare: boolean;
 }

@@ -12,7 +12,9 @@ export function asLine(text: string, bare = true): string {
 
 /** A clause as a line, its verb in the plain form: "turning the tray" is "Turn the tray". */
 export const clauseLine = (c: Clause): string =>
-  // "then the vanilla" has its verb from the clause before and needs its "then"
-  c.verbTo === 0
-    ? asLine(c.text.replace(/^(?:and|but|so)\s+(?=then\b)/i, ''), false)
-    : asLine(c.plainly === null ? c.text : `${c.plainly}${c.text.slice(c.verbTo)}`);
+  c.answers && c.verb
+    ? asLine(`${c.verb}: ${c.text.charAt(0).toLowerCase()}${c.text.slice(1)}`)
+    : // "then the vanilla" has its verb from the clause before and needs its "then"
+      c.verbTo === 0
+      ? asLine(c.text.replace(/^(?:and|but|so)\s+(?=then\b)/i, ''), false)
+      : asLine(c.plainly === null ? c.text : `${c.plainly}${c.text.slice(c.verbTo)}`);

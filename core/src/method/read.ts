@@ -76,7 +76,7 @@ function answering(): (c: Clause) => Clause {
     asked = named ? { verb: named, entry: c.entry, sentence: c.sentence } : null;
     if (!question || c.verb !== null || named || denied.test(c.text)) return c;
     const next = c.entry === question.entry ? c.sentence === question.sentence + 1 : c.entry === question.entry + 1 && c.sentence === 0; // prettier-ignore
-    return next ? { ...c, verb: question.verb, verbFrom: 0, verbTo: 0 } : c;
+    return next ? { ...c, verb: question.verb, verbFrom: 0, verbTo: 0, answers: true } : c;
   };
 }
 
@@ -86,6 +86,8 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
   const unworked: Unworked[] = [];
   let before: VerbId | null = null;
   const answered = answering();
+  /** What was asked goes with what answers it. */
+  let asking = '';
   /** What is said before any work is said beside the first. */
   let opening = '';
   method.forEach((step, entry) => {
@@ -100,7 +102,8 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
       if (none) {
         unworked.push({ place, reason: c.negated ? 'not to be done' : 'remark' });
         const last = drafts.at(-1);
-        if (last) last.remark = `${last.remark} ${c.text}`.trim();
+        if (/\?["'’)\s]*$/.test(c.text)) asking = `${asking} ${c.text}`.trim();
+        else if (last) last.remark = `${last.remark} ${c.text}`.trim();
         else opening = `${opening} ${c.text}`.trim();
         return;
       }
@@ -119,11 +122,14 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
         heatC: (heats.find((h) => h.marked) ?? (asksHeat.has(c.verb as VerbId) ? heats[0] : undefined))?.ovenC ?? null,
         cover: c.verb === 'cover' || /\bcovered|\blid on\b/i.test(c.text) ? coverOf(c.text) : null,
         vessel: vesselOf(c.text),
-        remark: drafts.length === 0 ? opening : '',
+        remark: `${drafts.length === 0 ? opening : ''} ${asking}`.trim(),
         sentence,
         joined: c.bare,
       });
+      asking = '';
     });
   });
+  const end = drafts.at(-1);
+  if (end && asking !== '') end.remark = `${end.remark} ${asking}`.trim();
   return { drafts, unworked };
 }

@@ -38,7 +38,8 @@ export class WaitPart {
       left: end === null ? null : Math.max(0, end - now),
       words: next?.words ?? '',
       at: end === null ? '' : this.book.at(end).toFormat('HH:mm'),
-      inOven: from === null ? null : Math.floor((now - from) / MIN),
+      // the clock that is shown may be a moment behind what was just pressed
+      inOven: from === null ? null : Math.max(0, Math.floor((now - from) / MIN)),
     };
   });
   /** When it is likely done: by the probe, else as it was predicted. */
