@@ -85,9 +85,10 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
   const outOf = ops.find((o) => o.verb === 'take out');
   const beside = first ? ops.filter((o) => o.meanwhile) : [];
   const mine = ops.filter((o) => !o.meanwhile && (o.load ?? 1) === load);
-  const bakes = mine.filter((o) => o !== outOf && o.by === 'baker' && !(o === into && o.forMin === null));
-  const said = bakes.map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`);
+  // words with a heat of their own stand beside the bake's, which may be another oven's
   const ownInto = first && into?.by === 'baker' && into.forMin === null && into.heatC === undefined;
+  const bakes = mine.filter((o) => o !== outOf && o.by === 'baker' && !(o === into && ownInto));
+  const said = bakes.map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`);
   const name = loadName(p, load);
   return [
     {
@@ -98,7 +99,7 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
       words: ownInto ? into.words : first ? 'Into the oven' : `Into the oven: ${name}`,
       own: ownInto,
       detail: first
-        ? `${whatGoesIn(p, load)}quickly; the door costs heat`
+        ? `${ownInto && into.remark ? `${into.remark} ` : ''}${whatGoesIn(p, load)}quickly; the door costs heat`
         : `${p.said.again ? 'turn the ones before out and fill the tin again; ' : ''}${whatGoesIn(p, load)}${waited(p, load, minutes.typical)}`,
       minutes: band(0.5, 1, 2),
       hands: true,
