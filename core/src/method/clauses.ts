@@ -492,7 +492,9 @@ function clausesOf(text: string, at: number, entry: number, sentence: number): C
     const verbTo = h ? Math.max(0, (tokens[h.at] as Token).to - start) : 0;
     const rest = body.slice(verbTo);
     const lead = h ? body.slice(0, verbFrom) : '';
-    const verb = h ? (senseOf(h.surface, rest) ?? does(h)) : null;
+    const found = h ? (senseOf(h.surface, rest) ?? does(h)) : null;
+    // "freezes well" tells how it keeps
+    const verb = found === 'freeze' && h?.surface.form === 's' ? 'keep' : found;
     out.push({
       entry,
       from: at + start,
