@@ -4,6 +4,7 @@ import { Observable, firstValueFrom } from 'rxjs';
 import tesseract, { type Bbox, type Page, type RecognizeResult, type Worker as Reader } from 'tesseract.js';
 import type { SmallPhoto } from '../compute/photo-jobs';
 import { Shrinking } from '../compute/shrinking';
+import { readyFirst } from './ready-first';
 
 /** What was seen in pictures, and the pictures as they were read: upright, straight, made small. */
 export interface Recognised {
@@ -124,7 +125,13 @@ const pageWords = (done: number, all: number): string =>
   all === 1 ? 'Reading the picture' : `Reading picture ${done + 1} of ${all}`;
 
 /** The engine, set for paper that is lit unevenly. */
-async function makeReader(progress: (share: number) => void): Promise<Reader> {
+/** A reader is ready in two seconds, in ten on a slow device; a worker whose script was lost on the way says nothing. Judgements. */
+const PATIENCE_MS = 12_000;
+const GIVE_UP_MS = 90_000;
+const makeReader = (progress: (share: number) => void): Promise<Reader> =>
+  readyFirst(() => startReader(progress), (late) => void late.terminate(), PATIENCE_MS, GIVE_UP_MS); // prettier-ignore
+
+async function startReader(progress: (share: number) => void): Promise<Reader> {
   const reader = await tesseract.createWorker('eng', tesseract.OEM.LSTM_ONLY, {
     workerPath: `${FOLDER}/worker.min.js`,
     corePath: `${FOLDER}/tesseract-core-simd-lstm.js`,
