@@ -145,11 +145,15 @@ export function takesOf(
       // "beat the egg into the milk … brush with what is left of the milk"
       const part = kept && n.share === 1 ? (1 - KEPT) * has : value(n.share, has, goesInLater, kept);
       const inWords = typeof n.share !== 'number';
-      const share: Share = inWords
-        ? n.share
-        : n.share === 1 && has < 0.999 && !kept
-          ? 'rest'
-          : Math.round(1000 * part) / 1000;
+      // how much of it is left is not said: so much as some
+      const most = kept && n.share === 1;
+      const share: Share = most
+        ? 'some'
+        : inWords
+          ? n.share
+          : n.share === 1 && has < 0.999
+            ? 'rest'
+            : Math.round(1000 * part) / 1000;
       takes[i]?.push({ itemId: n.itemId, share });
       left.set(n.itemId, has - part);
     }

@@ -13,7 +13,7 @@ import {
   type GroupHead,
 } from './headings.js';
 import { readAboutLine } from './cards.js';
-import { asks, bareAmounts, countedIn, listedIn, looksLikeIngredient, units, verbs } from './list-lines.js';
+import { asks, bareAmounts, besideList, countedIn, listedIn, looksLikeIngredient, units, verbs } from './list-lines.js';
 import { matchIngredient } from './match.js';
 import type { Classified, Kind } from './parts.js';
 import { bakeNoun } from './titles.js';
@@ -246,6 +246,6 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
         : 'other',
     );
   });
-  const counted = out.map((p, i): Classified => (p.kind === 'other' && countedIn(out, i) ? { ...p, kind: 'ingredient' } : p)); // prettier-ignore
+  const counted = out.map((p, i): Classified => (p.kind === 'other' && (countedIn(out, i) || (!card && besideList(out, i, kitchen))) ? { ...p, kind: 'ingredient' } : p)); // prettier-ignore
   return card ? counted : workAmong(counted, kitchen);
 }

@@ -447,7 +447,9 @@ function readItem(
   const outside = onTheTin.test(text) && segment.stated.length === 0;
   const bare = segment.stated[0]?.parts[0];
   const likeFirst = weighed0 && bare?.unit === null;
-  if (match && !chosen && bare?.unit === null && !boxed && middle(bare.value) >= 20) {
+  // "walnuts 60" are grams; "60 walnuts" are counted
+  const behind = bare !== undefined && ingredient.role !== 'egg' && bare.from >= segment.nameSpan.to;
+  if (match && (!chosen || behind) && bare?.unit === null && !boxed && middle(bare.value) >= 20) {
     grams = middle(bare.value);
     entered = { value: bare.value, unit: 'g' };
     // "200 g butter, 200 of sugar": what is not said again is as before

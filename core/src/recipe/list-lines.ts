@@ -98,6 +98,24 @@ export const bareAmounts = (lines: readonly string[], kitchen: Kitchen): boolean
       matchIngredient(l.replace(/\d.*$/, ''), kitchen) !== null,
   ).length >= 3;
 
+/** A known name with its figure behind it: "butter 100". */
+const figureLast = (text: string, kitchen: Kitchen): boolean =>
+  /^\p{L}[\p{L} ,.'’-]{1,40}\s\d{1,4}(?:\s+[\p{L} .]{1,24})?$/u.test(text) &&
+  !notListed.test(text) &&
+  matchIngredient(text.replace(/\d.*$/, ''), kitchen) !== null;
+
+/** Whether a part is a thing with a bare figure behind its name, beside lines of the list or others of its kind that are. */
+export function besideList(all: readonly Classified[], i: number, kitchen: Kitchen): boolean {
+  if (!figureLast((all[i] as Classified).text, kitchen)) return false;
+  for (const step of [-1, 1])
+    for (let k = i + step; k >= 0 && k < all.length; k += step) {
+      const { kind, text } = all[k] as Classified;
+      if (kind === 'ingredient') return true;
+      if (kind !== 'other' || !figureLast(text, kitchen)) break;
+    }
+  return false;
+}
+
 /** Whether a part is a count of something that nobody knows, in the midst of a list: "2 quinces". */
 export function countedIn(all: readonly Classified[], i: number): boolean {
   const { text } = all[i] as Classified;

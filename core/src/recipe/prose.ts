@@ -51,7 +51,10 @@ const same =
 
 /** What eggs in their shells weigh, where other things are to weigh the same: as the text says, else 60 g each, a usual large egg. */
 function eggsWeigh(line: string, n: number): { readonly grams: string; readonly words: string } {
-  const said = /\b(?:comes?|came|weigh\w*|are|is) (?:to )?(?:about )?(\d{2,3})\s*g\b/i.exec(line)?.[1];
+  const said =
+    /\b(?:mine|they|these|those|shells|eggs) (?:all )?(?:come|comes|came|weigh|weighed|are|were) (?:to )?(?:about )?(\d{2,3})\s*g\b/i.exec(
+      line,
+    )?.[1];
   const grams = said ? Number(said) : 60 * n;
   return { grams: `${grams} g`, words: said ? `As much as the eggs weigh, which the text gives as ${grams} g.` : `As much as ${n} eggs in their shells, taken as 60 g each.` }; // prettier-ignore
 }

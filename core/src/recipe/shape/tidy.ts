@@ -21,18 +21,23 @@ const unbraced = (line: string): string =>
 /** "--> cream, eggs": an arrow in front of a step. */
 const unpointed = (line: string): string => line.replace(/^\s*(?:[-=]{1,3}>|→|➔|⇒)\s*/, '');
 
+/** Words of times and of what is in a portion: no list of things. */
+const notThings =
+  /\b(?:mins?|hrs?|hours?|serves|kcal|kJ|calories|energy|carbs?|carbohydrates?|protein|sodium|saturates|fibre|fiber|nutrition|prep)\b/i;
+/** A name with its figure behind it. */
+const figureLast =
+  /^\p{L}[\p{L} .'’-]{1,30}?\s(?:\d{1,4}(?:[.,/]\d{1,3})?|[½¼¾⅓⅔]|\d\s?[½¼¾⅓⅔]|\d \d\/\d)(?:\s?(?:g|kg|ml|l|tsp|tbsp|cups?))?(?:\s\p{L}+)?$/u;
+
 /** "For 2 trays: marg 900, sugar 900, eggs 18, coconut 250.": names with their figures behind them, in one line. */
 function inlined(line: string): readonly string[] {
   const lead = /^[^:]{0,80}:\s+/.exec(line)?.[0] ?? '';
   const stop = /\.(?=\s+\p{Lu})|\.?\s*$/u.exec(line.slice(lead.length));
   const end = lead.length + (stop?.index ?? 0);
   const pieces = line.slice(lead.length, end).split(/[,;]\s+|\s\/\s+/);
-  const each = /^\p{L}[\p{L} .'’-]{1,30}?\s\d{1,4}(?:\s?(?:g|kg|ml|l|tsp|tbsp))?(?:\s\p{L}+)?$/u;
-  if (
-    pieces.length < 4 ||
-    /\b(?:mins?|hrs?|hours?|serves|kcal|calories|prep)\b/i.test(line) ||
-    !pieces.every((x) => each.test(x.trim()))
-  )
+  const named = pieces.filter((x) => figureLast.test(x.trim()));
+  const [first] = pieces;
+  // all but a pinch of something have their figures there
+  if (notThings.test(line) || named.length < 4 || named.length < 0.7 * pieces.length || first !== named[0])
     return [line];
   const rest = line.slice(end).replace(/^[.\s]+/, '');
   return [...(lead.trim() === '' ? [] : [lead.replace(/:\s*$/, '')]), ...pieces, ...(rest === '' ? [] : [rest])];
