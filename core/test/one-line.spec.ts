@@ -70,6 +70,17 @@ describe('a list in one line', () => {
   });
 });
 
+describe('a line of a list', () => {
+  it('is no heat for its "c.", whose sugar nobody measures in so many cups', () => {
+    const { formula } = readRecipe(
+      `Plum cake\n\n180 g butter\n180 c. sugar\n3 eggs\n180 g self-raising flour${method}`,
+    );
+    const sugars = formula.groups.flatMap((g) => g.items).filter((i) => /sugar/.test(i.ingredient));
+    expect(sugars.map((i) => i.grams)).toEqual([180]);
+    expect(formula.bake?.ovenC).toBe(180);
+  });
+});
+
 describe('what a recipe tells without a list', () => {
   const told = (text: string): Formula => readRecipe(text).formula;
   const grams = (f: Formula, id: string): number =>

@@ -53,7 +53,8 @@ export function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: bo
   // "400 - 20-25 min. 12 cups." is an oven and its time
   if (/\d\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text) && listedIn(text, kitchen) === 0) return false;
   // "2lb tin oiled + lined, seeds on top" and "180 (160 fan) 22 mins, don't open" are no things
-  if (ofTin.test(text) || heatsIn(text, (from, to) => barelyHeat(text, from, to)).some((h) => h.from < 3)) return false;
+  if (ofTin.test(text) || heatsIn(plain, (from, to) => barelyHeat(plain, from, to)).some((h) => h.from < 3))
+    return false;
   // a question and its answer, or sentences that each tell of amounts, are told, not listed
   if (/\?\s+\S/.test(text) || asks.test(text)) return false;
   const sentences = text.split(/(?<=[\p{L})][.!])\s+(?=\p{Lu})/u).filter((s) => scanAmounts(plainChars(s)).length > 0);
