@@ -78,6 +78,11 @@ describe('the work of a recipe', () => {
     }
   });
 
+  it('goes on over a line that broke off in the middle of the bake', () => {
+    const bakes = own(recipe('Rub the butter into the flour. Stir in everything else. Bake in a 900 g loaf tin\nat 180 °C for 50 minutes.')).filter((o) => o.verb === 'bake'); // prettier-ignore
+    expect(bakes.map((o) => [o.heatC, o.forMin?.typical])).toEqual([[180, 50]]);
+  });
+
   it('goes on as the text does, whatever small words join it', () => {
     const acts = [
       ['rub the butter into the flour', 'rub in'],

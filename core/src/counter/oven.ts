@@ -88,7 +88,10 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
   // words with a heat of their own stand beside the bake's, which may be another oven's
   const ownInto = first && into?.by === 'baker' && into.forMin === null && into.heatC === undefined;
   const bakes = mine.filter((o) => o !== outOf && o.by === 'baker' && !(o === into && ownInto));
-  const said = bakes.map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`);
+  // "Bake." says nothing that the step does not
+  const said = bakes
+    .filter((o) => o.remark || !/^bake\W*$/i.test(o.words))
+    .map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`);
   const name = loadName(p, load);
   return [
     {

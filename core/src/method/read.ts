@@ -112,6 +112,21 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
         .map((x) => x.text)
         .join(' ');
       const heats = heatsOf(c.text);
+      // a line that goes on where the one before it broke off: "bake in a loaf tin / at 180 °C for 50 minutes"
+      const last = drafts.at(-1);
+      const open = last?.verb === 'bake' && last.clock.forMin === null && last.heatC === null && c.entry === last.clause.entry + 1 && !/[.!?]\s*$/.test(method[last.clause.entry]?.text ?? '.'); // prettier-ignore
+      if (last && open && c.verb === 'bake' && /^(?:at|for|until|in|on)\b/.test(c.text)) {
+        const text = `${last.clause.text} ${c.text}`;
+        unworked.push({ place, reason: 'what went before' });
+        drafts[drafts.length - 1] = {
+          ...last,
+          clause: { ...last.clause, text },
+          clock: bakeTime('bake', clockOf(text), text, heatsOf(text)[0]?.to ?? 0, last.clause.verbTo),
+          heatC: heats[0]?.ovenC ?? null,
+          until: untilOf(text.slice(last.clause.verbTo)),
+        };
+        return;
+      }
       drafts.push({
         clause: c,
         verb: c.verb as VerbId,
