@@ -8,6 +8,9 @@ import { thumbOf, type Thumb } from '../leavening/thumb.js';
 import { adviceFor, type Advice } from './advice.js';
 import { allergensOf, cautionsOf, type Caution } from './cautions.js';
 import type { Consistency } from './families.js';
+import type { NamedSuspect } from '../plausible/plausible.js';
+import type { Span, Spans } from '../plausible/spans.js';
+import { heldAgainst } from './held.js';
 import { judgeFamily } from './infer.js';
 import type { Methods } from './methods.js';
 import type { Beam, WaterLine } from './pulls.js';
@@ -51,6 +54,16 @@ export interface Assessment {
   readonly allergens: readonly string[];
   readonly advice: readonly Advice[];
   readonly merit: number;
+  /** How ordinary the whole is, and which line would make it so; null without flour or nuts to judge by. */
+  readonly plausible: {
+    /** Share of ordinary formulas that look as odd as this one or odder, 0–1. */
+    readonly typical: number;
+    readonly suspects: readonly NamedSuspect[];
+    readonly spans: Spans;
+    /** How many ordinary formulas it was held against. */
+    readonly against: number;
+    readonly words: string;
+  } | null;
 }
 
 export interface AssessOptions {
@@ -67,12 +80,14 @@ export interface AssessOptions {
  */
 export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, options: AssessOptions = {}): Assessment {
   const w = weigh(formula, kitchen, true);
-  const { family, totals, lines, lift, ledger, beam, water, methods } = w;
+  const { family, totals, lines, ledger, beam, water, methods } = w;
   const per = totals.flourG > 0 ? 100 / totals.flourG : totals.baseG > 0 ? 100 / totals.baseG : 0;
   const parts = partsOf(lines, totals, family);
   const thumb = thumbOf(lines, totals.baseG, family.id, kitchen);
   const warnings = temperatureWarnings(lines, methods.chosen, w.temperatureC.typical, kitchen.roomC);
-  const verdicts = verdictsOf(formula, lines, totals, lift, ledger, water, family, kitchen);
+  const held = heldAgainst(formula, w, kitchen);
+  const lift = held ? within(w.lift, held.spans.lift) : w.lift;
+  const verdicts = verdictsOf(formula, lines, totals, lift, ledger, family, held, kitchen);
   return {
     items: allItems(formula).map((i) => {
       const grams = usableGrams(i.grams);
@@ -106,7 +121,20 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     family: judgeFamily(formula.family, totals, lift.mmolPer100gBase.typical),
     cautions: cautionsOf(formula, kitchen),
     allergens: allergensOf(formula, kitchen),
-    advice: adviceFor(formula, kitchen, w, options.locked ?? []),
+    advice: adviceFor(formula, kitchen, w, held, options.locked ?? []),
     merit: w.merit,
+    plausible: held && {
+      typical: held.typical,
+      suspects: held.suspects,
+      spans: held.spans,
+      against: held.against,
+      words: held.words,
+    },
   };
+}
+
+/** The lift held against what the rest of the formula leads one to expect. */
+function within(lift: Lift, { low, high }: Span): Lift {
+  const x = lift.mmolPer100gBase.typical;
+  return { ...lift, target: [low, high], state: x < low ? 'low' : x > high ? 'high' : 'ok' };
 }

@@ -134,10 +134,11 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
     out.push({
       id: 'hydration',
       state: dry ? 'low' : 'high',
-      severity: d > 0.35 ? 'faulty' : 'unusual',
+      severity: 'note',
+      short: dry ? 'Stiff once all have drunk.' : 'Loose even once all have drunk.',
       words: dry
-        ? `${who?.name.replace(/,.*/, '')} will drink it dry: ${Math.round(who?.drinksG ?? 0)} g of the ${Math.round(t.waterG)} g of water, leaving ${whole(Math.max(0, water.availablePct))} % (from ${whole(water.usual[0])} %).`
-        : `Wet even once all have drunk: ${whole(water.availablePct)} % is left (up to ${whole(water.usual[1])} %): sets late.`,
+        ? `${who?.name.replace(/,.*/, '')} drinks ${Math.round(who?.drinksG ?? 0)} g of the ${Math.round(t.waterG)} g of water, which leaves ${whole(Math.max(0, water.availablePct))} %: stiffer than most ${family.plural}.`
+        : `Looser than most ${family.plural} even once all have drunk: ${whole(water.availablePct)} % of water is left, and it sets late.`,
       rule: `Water left after cocoa, bran, whole grain and coconut have drunk: ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
     });
   }
@@ -146,11 +147,12 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
   out.push({
     id: 'structure',
     state: lean > LEAN_USUAL ? 'high' : lean < -LEAN_USUAL ? 'low' : 'ok',
-    severity: Math.abs(lean) > 2.4 ? 'faulty' : far ? 'unusual' : 'note',
+    severity: 'note',
+    short: far ? (lean > 0 ? 'More tender than most.' : 'Firmer than most.') : 'In balance.',
     words: far
       ? lean > 0
-        ? `Too tender to hold itself up as ${aFamily(family)}: fat and sugar outweigh flour and egg; it may sink.`
-        : `Too firm for ${aFamily(family)}: flour and egg outweigh fat and sugar; it will be bready and dry out.`
+        ? `More tender than most ${family.plural}: fat and sugar outweigh flour and egg.`
+        : `Firmer than most ${family.plural}: flour and egg outweigh fat and sugar.`
       : lean > 0.45
         ? `A shade tender for ${aFamily(family)}.`
         : lean < -0.45

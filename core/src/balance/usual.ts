@@ -1,6 +1,7 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
-import { measures, rangeOf } from './verdicts.js';
+import type { Span } from '../plausible/spans.js';
+import { heldAgainst } from './held.js';
 import { weigh } from './weigh.js';
 
 /** Where an ingredient's weight usually lies in this formula's family; the scale of its bar. */
@@ -23,20 +24,21 @@ function fullFor(grams: number, high: number | null): number {
 }
 
 /**
- * The usual range of every item: each measure's range in the family, shared among its carriers as they are now; for
- * leaveners, the weights at which the lift meets the edges of its band while everything else stays.
+ * The usual range of every item: where its measure lies in 8 of 10 bakes that are else like this one, shared among its
+ * carriers as they are now; for leaveners, the weights at which the lift meets the ends of its span while everything
+ * else stays.
  */
 export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen): Usual[] {
   const w = weigh(formula, kitchen);
-  const { family, totals: t } = w;
+  const { totals: t } = w;
+  const spans = heldAgainst(formula, w, kitchen)?.spans;
   return w.lines.map(({ item, ingredient, grams }) => {
     const none = { itemId: item.id, low: null, usual: null, high: null, full: fullFor(grams, null) };
-    if (family.id === 'free' || t.flourG <= 0 || grams <= 0) return none;
+    if (!spans || t.flourG <= 0 || grams <= 0) return none;
     const whole = item.pieces ?? ingredient.pieces ?? false;
-    const ranged = (low: number, high: number): Usual => {
-      const lo = Math.max(0, low);
-      const hi = Math.max(lo, high);
-      return { itemId: item.id, low: lo, usual: (lo + hi) / 2, high: hi, full: fullFor(grams, hi) };
+    const ranged = ({ low, usual, high }: Span, gramsAt: (x: number) => number): Usual => {
+      const [lo, mid, hi] = [low, usual, high].map((x) => Math.max(0, gramsAt(x))) as [number, number, number];
+      return { itemId: item.id, low: lo, usual: mid, high: Math.max(lo, hi), full: fullFor(grams, Math.max(lo, hi)) };
     };
     if (ingredient.leavener === 'powder' || ingredient.leavener === 'soda') {
       const own = w.ledger.entries
@@ -44,9 +46,7 @@ export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen)
         .reduce((s, e) => s + e.meq.typical, 0);
       const perGram = ((own / grams) * 100) / t.baseG;
       const now = w.lift.mmolPer100gBase.typical;
-      return perGram > 0
-        ? ranged(grams + (w.lift.target[0] - now) / perGram, grams + (w.lift.target[1] - now) / perGram)
-        : none;
+      return perGram > 0 ? ranged(spans.lift, (x) => grams + (x - now) / perGram) : none;
     }
     if (whole) return none;
     const measure =
@@ -61,20 +61,13 @@ export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen)
               : ingredient.role === 'liquid'
                 ? 'water'
                 : null;
-    if (measure === null || !measures.includes(measure)) return none;
-    const total = { salt: t.saltG, egg: t.eggG, fat: t.fatG, sugar: t.sugarG, water: t.waterG }[measure];
-    if (total <= 0) return none;
-    const [lo, hi] = rangeOf(family, measure, t);
+    if (measure === null) return none;
     if (measure === 'water') {
       // liquids take up what the other water leaves open
       const perGram = ingredient.per100.water / 100;
-      if (perGram <= 0.3) return none;
-      return ranged(
-        grams + ((lo - t.waterPct) * t.flourG) / 100 / perGram,
-        grams + ((hi - t.waterPct) * t.flourG) / 100 / perGram,
-      );
+      return perGram > 0.3 ? ranged(spans.water, (x) => grams + ((x - t.waterPct) * t.flourG) / 100 / perGram) : none;
     }
-    const share = grams / total;
-    return ranged((share * lo * t.flourG) / 100, (share * hi * t.flourG) / 100);
+    const total = { salt: t.saltG, egg: t.eggG, fat: t.fatG, sugar: t.sugarG }[measure];
+    return total > 0 ? ranged(spans[measure], (x) => ((grams / total) * x * t.flourG) / 100) : none;
   });
 }

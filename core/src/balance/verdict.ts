@@ -1,12 +1,21 @@
+import type { NamedSuspect } from '../plausible/plausible.js';
+
 /** A judgement in plain words, with the rule it follows and how grave it is. */
 export interface Verdict {
   readonly id: string;
   readonly state: 'low' | 'ok' | 'high';
   readonly severity: 'note' | 'unusual' | 'faulty';
   readonly words: string;
+  /** The same in a few words, where there are any. */
+  readonly short?: string;
   readonly rule: string;
   /** The school that teaches the rule, where bakers disagree. */
   readonly school?: string;
+  /** What it is about, in its own unit, and where 8 of 10 lie. */
+  readonly figure?: { readonly value: number; readonly unit: string };
+  readonly band?: readonly [low: number, high: number];
+  /** The line at fault and what fits, where the judgement of the whole formula says so. */
+  readonly suspect?: NamedSuspect;
 }
 
 /** Distance outside a range over its width; 0 inside. */

@@ -7,6 +7,10 @@ import type { Line } from '../leavening/parts.js';
 import { aFamily, type Family } from './families.js';
 import { LEAN_USUAL, type Beam, type WaterLine } from './pulls.js';
 import type { Totals } from './totals.js';
+import { capital } from '../text/plain.js';
+import type { NamedSuspect } from '../plausible/plausible.js';
+import type { Spans } from '../plausible/spans.js';
+import type { SuspectRole } from '../plausible/sums.js';
 import { outside, whole, type Verdict } from './verdict.js';
 
 /** What lies a hair outside, up to 3 % of the width, is not counted. */
@@ -51,43 +55,77 @@ export function waterOutside(t: Totals, water: WaterLine, family: Family): numbe
 /** Per cent of flour that must be drunk for it to count as a reason. */
 const drinks = (water: WaterLine): boolean => water.drunkPct > 8;
 
-function measureVerdict(m: Measure, t: Totals, family: Family, water: WaterLine): Verdict {
+/** What the judgement of the whole formula says of one of its measures. */
+export interface Against {
+  readonly spans: Spans;
+  readonly suspects: readonly NamedSuspect[];
+  /** How many ordinary formulas it was held against. */
+  readonly against: number;
+}
+
+const rolesOf: Readonly<Record<Measure, SuspectRole>> = {
+  fat: 'fat',
+  sugar: 'sugar',
+  egg: 'egg',
+  water: 'liquid',
+  salt: 'salt',
+};
+
+/** A verdict from a suspect that is more than a hint; null where there is none of that role. */
+function suspected(id: string, role: SuspectRole, { suspects, against }: Against): Verdict | null {
+  const s = suspects.find((x) => x.role === role && x.sure !== 'hint');
+  if (!s) return null;
+  // too much flour is too little of all else, and the other way round
+  return {
+    id,
+    state: s.factor < 1 ? 'low' : 'high',
+    severity: s.sure === 'plain' ? 'faulty' : 'unusual',
+    short: capital(s.short),
+    words: s.words,
+    rule: `One line against the rest, by ${against} ordinary formulas`,
+    suspect: s,
+  };
+}
+
+function measureVerdict(m: Measure, t: Totals, family: Family, judged: Against): Verdict {
+  const wrong = suspected(m, rolesOf[m], judged);
   const x = pctOf(t, m);
-  const range = rangeOf(family, m, t);
-  if (m === 'water' && x > range[1] && drinks(water) && waterOutside(t, water, family) === 0)
+  const { low, high } = judged.spans[m];
+  const band = [low, high] as const;
+  const figure = { value: x, unit: '%' };
+  const state = x < low ? 'low' : x > high ? 'high' : 'ok';
+  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const rule = `${name[m]} ${whole(low)}–${whole(high)} % of flour in 8 of 10 that are else like this`;
+  if (wrong) return { ...wrong, figure, band };
+  if (state === 'ok')
     return {
       id: m,
-      state: 'ok',
+      state,
       severity: 'note',
-      words: `Water ${whole(x)} %, of which ${whole(water.drunkPct)} is drunk: what is left is usual for ${aFamily(family)}.`,
-      rule: `Water left after drinking ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
+      words: `${name[m]} ${whole(x)} %: usual for ${kind}.`,
+      rule,
+      figure,
+      band,
     };
-  const d = outside(x, range);
-  const state = d === 0 ? 'ok' : x < range[0] ? 'low' : 'high';
-  const rule = `${name[m]} ${whole(range[0])}–${whole(range[1])} % of flour in ${aFamily(family)}`;
-  if (state === 'ok')
-    return { id: m, state, severity: 'note', words: `${name[m]} ${whole(x)} %: usual for ${aFamily(family)}.`, rule };
-  const severity = m === 'salt' && state === 'low' ? 'note' : d > 1 ? 'faulty' : d > 0.03 ? 'unusual' : 'note';
-  const edge = state === 'low' ? range[0] : range[1];
-  const words = `${name[m]} ${whole(x)} % is ${state} for ${aFamily(family)} (${state === 'low' ? 'from' : 'up to'} ${whole(edge)} %): ${says[m][state === 'low' ? 0 : 1]}.`;
-  return { id: m, state, severity, words, rule };
+  const edge = state === 'low' ? `from ${whole(low)}` : `up to ${whole(high)}`;
+  const words = `${name[m]} ${whole(x)} % is ${state} for ${kind} like this (mostly ${edge} %): ${says[m][state === 'low' ? 0 : 1]}.`;
+  return { id: m, state, severity: 'note', words, rule, figure, band };
 }
 
 /** Lift is known less well than a weight: this share of its band's width outside is still its edge. */
 export const LIFT_EDGE = 0.06;
 
-function liftVerdict(lift: Lift, family: Family): Verdict {
+function liftVerdict(lift: Lift, family: Family, judged: Against): Verdict {
   const [lo, hi] = lift.target;
   const x = lift.mmolPer100gBase.typical;
-  const rule = `Lift ${whole(lo)}–${whole(hi)} mmol CO2 per 100 g flour and cocoa in ${aFamily(family)}`;
-  if (family.id === 'free')
-    return {
-      id: 'lift',
-      state: 'ok',
-      severity: 'note',
-      words: 'No family chosen: no band to judge the lift by.',
-      rule,
-    };
+  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const rest = {
+    rule: `Lift ${whole(lo)}–${whole(hi)} mmol CO2 per 100 g flour and cocoa in 8 of 10 that are else like this`,
+    figure: { value: x, unit: 'mmol' },
+    band: lift.target,
+  };
+  const wrong = suspected('lift', 'leavener', judged);
+  if (wrong) return { ...wrong, ...rest };
   if (lift.state === 'ok') {
     const near = (x - lo) / Math.max(hi - lo, 1e-6);
     const shade = near < 0.2 && lo > 0 ? 'Just enough' : near > 0.8 ? 'Plenty' : 'Right';
@@ -98,55 +136,21 @@ function liftVerdict(lift: Lift, family: Family): Verdict {
         : lift.standMin <= 4
           ? 'bake it at once'
           : `it may wait about ${lift.standMin} minutes`;
-    return {
-      id: 'lift',
-      state: 'ok',
-      severity: 'note',
-      words: `${shade} for ${aFamily(family)}${link}${wait}.`,
-      rule,
-    };
+    return { id: 'lift', state: 'ok', severity: 'note', words: `${shade} for ${kind}${link}${wait}.`, ...rest };
   }
-  if (outside(x, lift.target) <= LIFT_EDGE)
-    return {
-      id: 'lift',
-      state: lift.state,
-      severity: 'note',
-      words: `${lift.state === 'low' ? 'Hardly enough' : 'All it can take'} for ${aFamily(family)}: at the very edge of what is usual.`,
-      rule,
-    };
-  const far = lift.state === 'low' ? x < 0.55 * lo : x > 1.6 * hi;
-  const severity = far ? 'faulty' : 'unusual';
   const words =
     lift.state === 'low'
-      ? `Lift is ${far ? 'far too ' : ''}low for ${aFamily(family)}: it will stay flat and dense.`
-      : `Lift is ${far ? 'far too ' : ''}high for ${aFamily(family)}: ${far ? 'it will rise, then fall, with a coarse crumb' : 'likely to dome, then crack or sink'}.`;
-  return { id: 'lift', state: lift.state, severity, words, rule };
+      ? `Less lift than most that are like this: it will stay lower and closer.`
+      : `More lift than most that are like this: it may dome, then crack or sink.`;
+  return { id: 'lift', state: lift.state, severity: 'note', words, ...rest };
 }
 
-/** Strong flavours that hide a soapy taste: cocoa, treacle, spice, ripe banana. */
-export function masks(lines: readonly Line[], t: Totals): boolean {
-  const grams = (ids: readonly string[]): number =>
-    lines.filter((l) => ids.includes(l.ingredient.id)).reduce((s, l) => s + l.grams, 0);
-  const f = Math.max(t.flourG, 1);
-  return (
-    t.cocoaG / f > 0.08 ||
-    grams(['treacle', 'stout', 'malt-extract', 'date-syrup']) / f > 0.1 ||
-    grams(['banana', 'pumpkin-puree', 'carrot', 'parsnip', 'dates', 'prune-puree', 'sweet-potato']) / f > 0.3 ||
-    grams([
-      'cinnamon',
-      'ginger-ground',
-      'mixed-spice',
-      'cardamom',
-      'cloves',
-      'nutmeg',
-      'allspice',
-      'mace',
-      'star-anise',
-    ]) /
-      f >
-      0.008
-  );
-}
+/** Left-over soda, g in 100 g of batter, from which it tastes soapy in nearly any bake; more where it is hidden. */
+export const soapyFrom = (masked: boolean): number => (masked ? LEFT_SODA_STEPS.soapyMasked : LEFT_SODA_STEPS.soapy);
+
+/** Whether strong flavours hide a soapy taste: cocoa, treacle, spice, ripe banana, by the column `masksSoda`. */
+export const masks = (lines: readonly Line[], t: Totals): boolean =>
+  lines.reduce((s, l) => s + (l.ingredient.masksSoda ?? 0) * l.grams, 0) > Math.max(t.flourG, 1);
 
 function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
   const left = ledger.leftSodaGPer100gBatter.typical;
@@ -157,16 +161,16 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
   if (ledger.bicarbonateMmol < 1e-6 && tang < TANG_MEQ)
     return { id: 'ledger', state: 'ok', severity: 'note', words: 'No soda or powder to settle.', rule };
   if (left >= LEFT_SODA_STEPS.dark) {
-    const unusual = masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
-    const faulty = masked ? LEFT_SODA_STEPS.soapyMasked : LEFT_SODA_STEPS.soapy;
-    const severity = left >= faulty ? 'faulty' : left >= unusual ? 'unusual' : 'note';
+    // a taste that is there whatever the bake: the only bound of its own; the rest is for the whole formula to say
+    const severity = left >= soapyFrom(masked) ? 'unusual' : 'note';
     const effect =
-      severity === 'faulty'
+      severity === 'unusual'
         ? 'likely to taste soapy and bake very dark'
         : masked
           ? 'darker and more tender; the strong flavours hide the soda'
           : 'darker and more tender, with a risk of a soapy note';
-    return { id: 'ledger', state: 'high', severity, words: `Too much soda for its acid: ${effect}. ${share}.`, rule };
+    const short = `Too much soda for its acid: ${effect}.`;
+    return { id: 'ledger', state: 'high', severity, short, words: `${short} ${share}.`, rule };
   }
   if (tang >= TANG_MEQ)
     return {
@@ -181,6 +185,7 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
       id: 'ledger',
       state: 'ok',
       severity: 'note',
+      short: 'A little soda to spare: browner and softer.',
       words: `A little soda to spare: browner and softer. ${share}.`,
       rule,
     };
@@ -220,8 +225,8 @@ export function verdictsOf(
   t: Totals,
   lift: Lift,
   ledger: Ledger,
-  water: WaterLine,
   family: Family,
+  judged: Against | null,
   kitchen?: Kitchen,
 ): Verdict[] {
   const out: Verdict[] = amountVerdicts(formula, kitchen);
@@ -238,8 +243,12 @@ export function verdictsOf(
     });
     return out;
   }
-  out.push(liftVerdict(lift, family), ledgerVerdict(ledger, masks(lines, t)));
-  if (family.id !== 'free') for (const m of measures) out.push(measureVerdict(m, t, family, water));
+  out.push(ledgerVerdict(ledger, masks(lines, t)));
+  if (!judged) return out;
+  out.push(liftVerdict(lift, family, judged));
+  const flour = suspected('flour', 'flour', judged);
+  if (flour) out.push(flour);
+  for (const m of measures) out.push(measureVerdict(m, t, family, judged));
   return out;
 }
 

@@ -3,6 +3,11 @@ import { FITS_BETTER, judgeFamily, misfit } from '../balance/infer.js';
 import { textureOf } from '../balance/texture.js';
 import { densityOf, looseness } from '../balance/totals.js';
 import { measures, pctOf, rangeOf } from '../balance/verdicts.js';
+import { outBy } from '../plausible/clues.js';
+import { spanOf } from '../plausible/judge.js';
+import { NAMED } from '../plausible/suspects.js';
+import { measures as measured, type Measured } from '../plausible/view.js';
+import type { Held } from '../balance/held.js';
 import type { Weighed } from '../balance/weigh.js';
 import { exactly } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
@@ -10,12 +15,17 @@ import { plain } from '../quantity/numbers.js';
 import { general, judgement, type Explanation } from './types.js';
 import { capital } from '../text/plain.js';
 
-export function explainMeasure(m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt', w: Weighed): Explanation {
+export function explainMeasure(
+  m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt',
+  w: Weighed,
+  held: Held | null,
+): Explanation {
   const t = w.totals;
   const grams = { fat: t.fatG, sugar: t.sugarG, egg: t.eggG, water: t.waterG, salt: t.saltG }[m];
   const pct = { fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct, salt: t.saltPct }[m];
   const { family } = w;
-  const [lo, hi] = rangeOf(family, m, t);
+  const span = held?.spans[m];
+  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
   const what = {
     fat: `Pure fat of butter, oil, creams and chocolate; fat of milk, yolk and nuts is apart (${Math.round(t.otherFatG)} g here).`,
     sugar: 'All sugars and syrup solids; fruit’s and milk’s own are apart.',
@@ -24,15 +34,52 @@ export function explainMeasure(m: 'fat' | 'sugar' | 'egg' | 'water' | 'salt', w:
     salt: 'Salt, and that of salted butter and cheese.',
   }[m];
   return {
-    words: `${what} ${family.id === 'free' ? 'No family is chosen, so there is no range.' : `${capital(aFamily(family))} usually has ${plain(lo)}–${plain(hi)} % of its flour.`}`,
+    words: `${what} ${span ? `With the rest as it is, ${kind} has about ${plain(span.usual)} %; 8 of 10 have ${plain(span.low)}–${plain(span.high)} % (from ${held?.against} ordinary formulas, those most like it counting most).` : ''}`,
     equation: `${plain(grams)} g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(pct)} %`,
     inputs: [
       { name: m, value: grams, unit: 'g', from: 'composition of the lines' },
       { name: 'all flour', value: t.flourG, unit: 'g', from: 'sum of the flour lines' },
     ],
+    ...(span && { band: { low: span.low, typical: span.usual, high: span.high } }),
     source: general,
   };
 }
+
+/** How ordinary the whole is, what each measure is expected to be, and which lines would explain it. */
+export function explainPlausible(held: Held | null): Explanation {
+  if (!held) return { words: 'There is no flour to judge the rest by.', equation: '0', inputs: [], source: judgement };
+  const { expected, suspects, typical, against, told } = held;
+  const out = measured.map((m) => ({ m, by: outBy(expected[m]) })).sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
+  const odder = Math.round(100 * typical);
+  return {
+    words: `Each measure against what the rest leads one to expect, learned from ${against} ordinary formulas of many countries, those most like this one counting most. ${odder} of 100 ordinary ones look as odd as this or odder; below ${Math.round(100 * NAMED)} a line is named. ${suspects
+      .map((s) => s.words)
+      .slice(0, 3)
+      .join(' ')}`,
+    equation: `log odds of a slip in some line ${told.any.toFixed(1)} → as odd as ${odder} of 100`,
+    inputs: out.slice(0, 6).map(({ m, by }) => ({
+      name: MEASURED[m],
+      value: by,
+      unit: 'spreads',
+      from: `expected ${plain(spanOf(expected[m], m).usual)}, here ${plain(spanOf(expected[m], m).is)}`,
+    })),
+    source: judgement,
+  };
+}
+
+const MEASURED: Readonly<Record<Measured, string>> = {
+  flour: 'flour to 100 of fat, sugar, egg and water',
+  water: 'free water, without the eggs’',
+  fat: 'fat',
+  sugar: 'sugar',
+  egg: 'egg',
+  salt: 'salt',
+  gas: 'gas, mmol',
+  leftSoda: 'soda left over',
+  leftAcid: 'acid left over',
+  soda: 'free soda, mmol',
+  powder: 'soda in powder, mmol',
+};
 
 function explainBeam(w: Weighed): Explanation {
   const { beam } = w;

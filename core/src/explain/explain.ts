@@ -1,3 +1,4 @@
+import { heldAgainst } from '../balance/held.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { OrvinError } from '../errors.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
@@ -5,7 +6,7 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { asMeasured, densityIn } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
-import { explainBatter, explainMeasure } from './balance.js';
+import { explainBatter, explainMeasure, explainPlausible } from './balance.js';
 import {
   explainCrumb,
   explainEntry,
@@ -47,6 +48,7 @@ export const explainable = [
   'density',
   'consistency',
   'merit',
+  'plausible',
 ] as const;
 /** What can be asked of one line, followed by its item id. */
 export const explainableOfItem = ['grams', 'bakersPct', 'pull', 'entry'] as const;
@@ -81,7 +83,9 @@ export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kit
     case 'egg':
     case 'water':
     case 'salt':
-      return explainMeasure(key, w);
+      return explainMeasure(key, w, heldAgainst(formula, w, kitchen));
+    case 'plausible':
+      return explainPlausible(heldAgainst(formula, w, kitchen));
     default: {
       const of = explainBatter(key, w, kitchen);
       if (!of) throw new OrvinError('unknown-key', `Nothing is known under '${key}'.`);

@@ -308,6 +308,21 @@ export interface Ingredient {
   readonly allergens: readonly string[];
   /** From an animal's milk or hive, or from its body, where the allergens do not say so. */
   readonly from?: 'animal' | 'meat';
+  /** For a fat: pours at room temperature, is a paste that never sets, or is firm when cold. */
+  readonly fatState?: 'oil' | 'paste' | 'firm';
+  /** Flour, flakes or bran with the whole grain's or the bran's fibre. */
+  readonly wholeGrain?: boolean;
+  /** A coarse meal that makes a kind of bake of its own. */
+  readonly grain?: 'maize' | 'semolina';
+  /** Grams of alcohol in a gram of it, 0–0.6. */
+  readonly alcohol?: number;
+  /** Makes a bake savoury: cheese, olives, onion, herbs, pepper. */
+  readonly savoury?: boolean;
+  /** Binds in the place of egg or gluten: flax, chia, psyllium, gums, egg replacer. */
+  readonly binder?: boolean;
+  readonly chocolate?: boolean;
+  /** How strongly a gram of it to a gram of flour hides a soapy taste; together 1 hides it. Judgement. */
+  readonly masksSoda?: number;
   readonly basis: Basis;
 }
 

@@ -40,6 +40,14 @@ function fromRow([id, name, role, parts, gPerMl, allergens, more, aliases]: Row)
     ...(more.powder && { powder: more.powder }),
     ...(more.co2 && { co2Mmol: bandOf(more.co2) }),
     ...(more.from && { from: more.from }),
+    ...(more.fatState && { fatState: more.fatState }),
+    ...(more.grain && { grain: more.grain }),
+    ...(more.wholeGrain && { wholeGrain: more.wholeGrain }),
+    ...(more.alcohol && { alcohol: more.alcohol }),
+    ...(more.savoury && { savoury: more.savoury }),
+    ...(more.binder && { binder: more.binder }),
+    ...(more.chocolate && { chocolate: more.chocolate }),
+    ...(more.masksSoda && { masksSoda: more.masksSoda }),
     ...(forms[id] && { gPerMlAs: forms[id] }),
   };
 }

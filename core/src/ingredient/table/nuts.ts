@@ -9,7 +9,7 @@ export const nuts: readonly Row[] = [
   ['hazelnut', 'Hazelnuts', 'addin', [5, 61, 4.3, 15, 2, 9.7], 0.5, 'hazelnut', { piece: [1, 1.3, 1.6], pieces: true }, 'hazelnuts|chopped hazelnuts|toasted hazelnuts|filberts|cobnuts'],
   ['pistachio', 'Pistachios', 'addin', [4.2, 45.5, 7.7, 20.2, 9, 10.5], 0.52, 'pistachio', { pieces: true }, 'pistachios|chopped pistachios|pistachio nuts|shelled pistachios|pista'],
   ['nuts', 'Mixed nuts', 'addin', [4.5, 55, 4, 17, 5, 9], 0.48, 'nuts', { pieces: true }, 'chopped nuts|mixed nuts|nut pieces|nut|mixed chopped nuts|almonds and cashews|nuts of your choice|any nuts|broken nuts|hickory nuts|black walnuts'],
-  ['peanut-butter', 'Peanut butter', 'fat', [1.5, 50, 8, 24, 5, 6.5], 1.08, 'peanut', { salt: 0.9 }, 'smooth peanut butter|crunchy peanut butter|creamy peanut butter|natural peanut butter'],
+  ['peanut-butter', 'Peanut butter', 'fat', [1.5, 50, 8, 24, 5, 6.5], 1.08, 'peanut', { salt: 0.9, fatState: 'paste' }, 'smooth peanut butter|crunchy peanut butter|creamy peanut butter|natural peanut butter'],
   ['sunflower-seed', 'Sunflower seeds', 'addin', [4.7, 51.5, 2.6, 20.8, 8, 8.6], 0.59, '', { pieces: true }, 'sunflower seeds|sunflower kernels'],
   ['pumpkin-seed', 'Pumpkin seeds', 'addin', [5.2, 49, 1.4, 30.2, 3, 6], 0.55, '', { pieces: true }, 'pumpkin seeds|pepitas'],
   ['sesame-seed', 'Sesame seeds', 'addin', [4.7, 49.7, 0.3, 17.7, 5, 11.8], 0.6, 'sesame', { pieces: true }, 'sesame seeds|sesame|til|black sesame'],

@@ -29,6 +29,16 @@ export interface Extra {
   co2?: [number, number, number];
   /** Said where the allergens do not show it: from an animal's milk or hive, or from its body. */
   from?: 'animal' | 'meat';
+  fatState?: 'oil' | 'paste' | 'firm';
+  wholeGrain?: true;
+  grain?: 'maize' | 'semolina';
+  /** Grams of alcohol in a gram. */
+  alcohol?: number;
+  savoury?: true;
+  binder?: true;
+  chocolate?: true;
+  /** How strongly a gram on a gram of flour hides a soapy taste; 1 in all and it is hidden. */
+  masksSoda?: number;
 }
 export type Row = [
   id: string,

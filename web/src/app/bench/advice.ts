@@ -53,7 +53,12 @@ import { Panels } from '../ui/panels';
     } @else {
       <div>
         <h2>{{ closing().head }}</h2>
-        <p class="small quiet">{{ closing().foot }}</p>
+        <p class="small quiet">
+          {{ closing().foot }}
+          @if (desk.assessment()?.plausible) {
+            <button type="button" class="word" (click)="panels.explain('plausible')">why?</button>
+          }
+        </p>
       </div>
       @if (desk.formula(); as f) {
         <div class="presses">
@@ -69,7 +74,7 @@ import { Panels } from '../ui/panels';
 })
 export class AdviceBar {
   protected readonly desk = inject(Desk);
-  private readonly panels = inject(Panels);
+  protected readonly panels = inject(Panels);
   private readonly solving = inject(Solving);
   /** Asked for more than a single piece of advice. */
   readonly more = output<void>();
@@ -87,20 +92,16 @@ export class AdviceBar {
     if (worst)
       return {
         head: worst.words,
-        foot: 'No single change that can be measured mends it; the lines and figures above show where it is off.',
+        foot: worst.suspect?.slip === 'missing' ? 'Add it as a line of its own, or ask for other ways.' : '',
       };
-    if (a?.family.id === 'free')
-      return { head: 'No family to judge it by.', foot: 'Choose one above, and lift and balance are held against it.' };
+    const odd = a?.plausible;
     const warm = a?.verdicts.find(
       (v) => v.id === 'fizzed' || v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load',
     );
-    return {
-      head: 'Nothing to mend.',
-      foot: warm ? warm.words : 'Lift, soda and balance are where they should be.',
-    };
+    return { head: odd?.words ?? 'Nothing to mend.', foot: warm?.words ?? odd?.suspects[0]?.words ?? '' };
   });
 
-  protected readonly off = computed(() => (this.desk.assessment()?.merit ?? 0) > 0.03);
+  protected readonly off = computed(() => this.desk.assessment()?.verdicts.some((v) => v.severity !== 'note') ?? false);
 
   constructor() {
     // what is being tried can be kept with Enter at once

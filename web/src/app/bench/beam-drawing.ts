@@ -48,15 +48,10 @@ export class BeamDrawing {
   protected readonly words = computed(() => {
     const a = this.assessment();
     if (a.totals.baseG <= 0) return a.verdicts.find((v) => v.id === 'flour')?.words ?? '';
-    const dry = a.verdicts.find((x) => x.id === 'hydration');
-    if (dry) return dry.state === 'low' ? 'Dry once all have drunk.' : 'Wet even so.';
-    const v = a.verdicts.find((x) => x.id === 'structure');
+    const v = a.verdicts.find((x) => x.id === 'hydration') ?? a.verdicts.find((x) => x.id === 'structure');
     // beside the name of the family above, the short form is enough
-    return v?.state === 'ok' ? v.words.replace(/ for an? .*$/, '.') : (v?.words ?? 'No family chosen.');
+    return v?.short ?? v?.words ?? 'No family chosen.';
   });
-  protected readonly faulty = computed(() =>
-    this.assessment().verdicts.some((v) => (v.id === 'structure' || v.id === 'hydration') && v.severity === 'faulty'),
-  );
 
   private readonly strongest = computed(() =>
     [...this.beam().pulls]

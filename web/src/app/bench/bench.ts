@@ -162,15 +162,11 @@ export class Bench {
     const out =
       this.a()?.verdicts.filter(
         (v) =>
-          ['fat', 'sugar', 'egg', 'water', 'salt', 'hydration'].includes(v.id) &&
-          v.state !== 'ok' &&
-          v.severity !== 'note',
+          ['flour', 'fat', 'sugar', 'egg', 'water', 'salt'].includes(v.id) && v.state !== 'ok' && v.severity !== 'note',
       ) ?? [];
     const first = out.find((v) => v.severity === 'faulty') ?? out[0];
     if (!first) return null;
-    // the Balance above says already that it is dry
-    const words = first.words.replace(' it dry:', '');
-    return words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
+    return first.words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
   });
   /** What matters most, for screens on which the instruments stand below the sheet: lift, and the gravest fault. */
   protected readonly gist = computed(() => {

@@ -54,8 +54,7 @@ export class LedgerDrawing {
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'ledger'));
   /** The share that meets nothing stands beside what is left over. */
   protected readonly words = computed(
-    () =>
-      this.verdict()?.words.replace(/ \d+ % of the soda has no acid to meet\.$/, '') ?? 'No soda or powder to settle.',
+    () => this.verdict()?.short ?? this.verdict()?.words ?? 'No soda or powder to settle.',
   );
 
   /** Rows from the top: what is dissolved against free soda; powder's acids against powder's soda. */

@@ -45,10 +45,7 @@ export class LiftDrawing {
 
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
-  /** The label before it says already what is meant. */
-  protected readonly words = computed(
-    () => this.verdict()?.words.replace(/^Lift is (.)/, (_, c: string) => c.toUpperCase()) ?? 'Nothing to lift yet.',
-  );
+  protected readonly words = computed(() => this.verdict()?.words ?? 'Nothing to lift yet.');
   protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
   protected readonly hasBand = computed(() => this.family().id !== 'free');
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyFor, type Assessment, type Formula } from '@orvin/core';
+import type { Assessment, Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { pct } from '../ui/figures';
 
@@ -14,7 +14,7 @@ const pctOf = (a: Assessment, m: Measure): number =>
     salt: a.totals.saltPct,
   })[m];
 
-/** Fat, sugar, egg, water and salt in per cent of flour, each against the family's range. */
+/** Fat, sugar, egg, water and salt in per cent of flour, each against where bakes lie that are else like this one. */
 @Component({
   selector: 'orvin-ranges',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,10 +45,10 @@ export class Ranges {
 
   protected readonly rows = computed(() => {
     const a = this.assessment();
-    const f = familyFor(a.family.id, a.totals);
     const b = this.before();
     return measures.map((m) => {
-      const [lo, hi] = f.id === 'free' ? [0, 200] : m === 'egg' && a.totals.eggPct < 0.5 ? [0, f.egg[1]] : f[m];
+      const span = a.plausible?.spans[m];
+      const [lo, hi] = span ? [span.low, span.high] : [0, 200];
       const w = Math.max(hi - lo, 0.1);
       const from = Math.max(0, lo - 0.45 * w);
       const to = hi + 0.45 * w;
@@ -60,12 +60,12 @@ export class Ranges {
       return {
         m,
         at: at(x),
-        zoneLeft: f.id === 'free' ? 0 : at(lo),
-        zoneWidth: f.id === 'free' ? 0 : at(hi) - at(lo),
+        zoneLeft: span ? at(lo) : 0,
+        zoneWidth: span ? at(hi) - at(lo) : 0,
         text: a.totals.flourG > 0 ? pct(x) : '–',
         out,
         was: b && Math.abs(old - x) > 0.05 ? at(old) : null,
-        label: `${m} ${pct(x)} per cent of flour${f.id === 'free' ? '' : `, usual ${pct(lo)} to ${pct(hi)}`}; why?`,
+        label: `${m} ${pct(x)} per cent of flour${span ? `, mostly ${pct(lo)} to ${pct(hi)} where all else is so` : ''}; why?`,
       };
     });
   });

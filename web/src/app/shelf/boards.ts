@@ -84,10 +84,9 @@ function weighUp(f: Formula, kitchen: Kitchen): Weighed {
   const worst = [...assess(f, kitchen).verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
   const fine = !worst || worst.severity === 'note';
   return {
-    verdict: fine ? 'in balance' : firstClause(worst.words),
+    verdict: fine ? 'in balance' : (worst.short ?? worst.words),
     severity: fine ? 'ok' : worst.severity,
     fit: f.tins && f.tins.length > 0 ? (fitTins(f, f.tins, kitchen)[0] ?? null) : null,
   };
 }
 const rank = (s: string): number => ['note', 'unusual', 'faulty'].indexOf(s);
-const firstClause = (words: string): string => words.split(/[:.]/)[0] ?? words;

@@ -1,0 +1,69 @@
+import type { FamilyId, Kitchen } from '../formula/types.js';
+import type { Line } from '../leavening/parts.js';
+import { cluesOf } from './clues.js';
+import { expectedOf, type Expected } from './expect.js';
+import { onlyKin } from './ground.js';
+import { oddEnough, theModel } from './model.js';
+import { roles, type SuspectRole } from './sums.js';
+import { tell, type Told } from './tell.js';
+import { fromLog, toLog, viewOfLines, type Measured } from './view.js';
+
+/** Which measure tells how much there is of a role. */
+export const measureOf: Readonly<Record<SuspectRole, Measured>> = {
+  flour: 'flour',
+  liquid: 'water',
+  fat: 'fat',
+  sugar: 'sugar',
+  egg: 'egg',
+  leavener: 'gas',
+  salt: 'salt',
+};
+
+/** A formula judged: what the rest leads one to expect of each measure, and what a slip would explain. */
+export interface Judged {
+  readonly expected: Readonly<Record<Measured, Expected>>;
+  readonly told: Told;
+  /** Roles by how likely the slip is in one of their lines, likeliest first. */
+  readonly ranked: readonly SuspectRole[];
+  /** Share of ordinary formulas that look as odd as this or odder, 0–1. */
+  readonly typical: number;
+  /** How many ordinary formulas it was held against. */
+  readonly against: number;
+}
+
+/**
+ * @param title words that may say what it is without: "eggless", "vegan"
+ * @returns null where there is neither flour nor nuts to judge by
+ */
+export function judge(lines: readonly Line[], family: FamilyId, title: string, kitchen?: Kitchen): Judged | null {
+  const view = viewOfLines(lines, title, kitchen);
+  if (!view) return null;
+  const { ground, fitted, telling, odds } = theModel();
+  const expected = expectedOf(view, onlyKin(family), ground, fitted);
+  const told = tell(cluesOf(expected), telling);
+  return {
+    expected,
+    told,
+    ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
+    typical: oddEnough(told.any, odds),
+    against: ground.n,
+  };
+}
+
+/** Spreads to either side that hold 8 of 10 formulas; a little more than of a normal distribution, whose tails are thinner. */
+const EIGHT_OF_TEN = 1.4;
+
+/** Where a measure usually lies for the rest of this formula (8 of 10), its middle, and what it is; in its own unit. */
+export function spanOf(e: Expected, m: Measured): { low: number; usual: number; high: number; is: number } {
+  const half = EIGHT_OF_TEN * e.spread;
+  return {
+    low: fromLog(m, e.mean - half),
+    usual: fromLog(m, e.mean),
+    high: fromLog(m, e.mean + half),
+    is: fromLog(m, e.is),
+  };
+}
+
+/** Whether a figure of a measure is about what is expected: within so many spreads. */
+export const fits = (e: Expected, m: Measured, x: number, within = EIGHT_OF_TEN): boolean =>
+  Math.abs(toLog(m, x) - e.mean) <= within * e.spread;

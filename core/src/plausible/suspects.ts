@@ -1,0 +1,152 @@
+import type { Kitchen } from '../formula/types.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
+import type { Line } from '../leavening/parts.js';
+import { powderTypeOf } from '../leavening/parts.js';
+import { powderKind } from '../leavening/powders.js';
+import { gasMmolPerG } from '../leavening/thumb.js';
+import { fits, measureOf, spanOf, type Judged } from './judge.js';
+import { slips, type Slip } from './slips.js';
+import { roleOf, sumsOf, type SuspectRole } from './sums.js';
+import { figures, flourOf } from './view.js';
+
+/** A hint is for whoever asks; likely and plain ones are verdicts. */
+export type Sure = 'hint' | 'likely' | 'plain';
+
+/** One line, or one thing that is missing, which if it were otherwise would make the rest ordinary. */
+export interface Suspect {
+  /** The line, where there is one. */
+  readonly itemId?: string;
+  readonly role: SuspectRole;
+  readonly slip: 'times' | 'missing' | 'unit' | 'name' | 'twice';
+  /** What stands there over what was likely meant; 0 where it is missing. */
+  readonly factor: number;
+  /** Grams of the line that fit the rest; of something usual for it where it is missing. */
+  readonly likelyG: number;
+  /** What it is made with when it comes in anew or under another name. */
+  readonly likely?: string;
+  /** Log odds of this against nothing being wrong. */
+  readonly gain: number;
+  readonly sure: Sure;
+}
+
+/**
+ * Shares of ordinary formulas that may look odder, for a suspect to be named at all and to be called plain. The first is
+ * the false alarms that are accepted; docs/science/plausibility.md has what each finds.
+ */
+export const NAMED = 0.07;
+export const PLAIN = 0.02;
+/** A second suspect is named beside the first when it is so much less likely at most (log odds). */
+const BESIDE = 0.7;
+
+/** What comes in where a role is missing, and grams of the role's measure in a gram of it. */
+const COMES_IN: Readonly<Record<SuspectRole, { readonly ingredient: string; readonly perG: number }>> = {
+  flour: { ingredient: 'plain-flour', perG: 1 },
+  liquid: { ingredient: 'milk', perG: 0.88 },
+  fat: { ingredient: 'butter', perG: 0.81 },
+  sugar: { ingredient: 'white-sugar', perG: 1 },
+  egg: { ingredient: 'egg', perG: 1 },
+  leavener: { ingredient: 'baking-powder', perG: 3.45 },
+  salt: { ingredient: 'salt', perG: 1 },
+};
+
+/** What a role's lines bring of its own measure, in its own unit (% of flour; mmol to 100 of flour and cocoa). */
+function broughtBy(role: SuspectRole, lines: readonly Line[], kitchen: Kitchen | undefined): number {
+  const all = sumsOf(lines, kitchen);
+  if (role === 'flour') return flourOf(all);
+  const without = sumsOf(
+    lines.filter((l) => roleOf(l) !== role),
+    kitchen,
+  );
+  const [a, b] = [
+    figures(all),
+    figures({ ...without, flour: all.flour, nut: all.nut, cocoa: all.cocoa, batter: all.batter }),
+  ];
+  return a[measureOf[role]] - b[measureOf[role]];
+}
+
+/** The line that a slip of a role is in: the largest of what the slip is about. */
+function lineOf(slip: Slip, lines: readonly Line[]): Line | undefined {
+  return lines
+    .filter(
+      (l) => roleOf(l) === slip.role && l.grams > 0 && (slip.only === undefined || l.ingredient.leavener === slip.only),
+    )
+    .sort((a, b) => weightOf(b) - weightOf(a))[0];
+}
+/** Soda counts for more than three times its weight in powder. */
+const weightOf = (l: Line): number => l.grams * (l.ingredient.leavener === 'soda' ? 3.4 : 1);
+
+/** Factor by which a role's lines would have to change for its measure to be what the rest expects. */
+function fitting(role: SuspectRole, lines: readonly Line[], j: Judged, kitchen: Kitchen | undefined): number {
+  const m = measureOf[role];
+  const { usual, is } = spanOf(j.expected[m], m);
+  if (role === 'flour') return is > 0 ? usual / is : 1;
+  const mine = broughtBy(role, lines, kitchen);
+  return mine > 0 ? Math.max(0, (usual - (is - mine)) / mine) : 1;
+}
+
+function likelySlip(role: SuspectRole, j: Judged): { slip: Slip; odds: number } {
+  let best = -1;
+  slips.forEach((s, i) => {
+    if (s.role === role && (best < 0 || (j.told.slips[i] as number) > (j.told.slips[best] as number))) best = i;
+  });
+  return { slip: slips[best] as Slip, odds: j.told.slips[best] as number };
+}
+
+const SPOONS = /^(?:tsp|tbsp|teaspoon|tablespoon)/;
+
+/** The suspects, likeliest first: at most one of each role. */
+export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
+  const first = j.told.roles[j.ranked[0] as SuspectRole];
+  const flour = flourOf(sumsOf(lines, kitchen));
+  const all = j.ranked.map((role): Suspect => {
+    const gain = j.told.roles[role];
+    const near = first - gain <= BESIDE;
+    const sure: Sure = !near || j.typical > NAMED ? 'hint' : j.typical <= PLAIN ? 'plain' : 'likely';
+    const { slip } = likelySlip(role, j);
+    const line = lineOf(slip, lines) ?? lineOf({ ...slip, only: undefined }, lines);
+    const m = measureOf[role];
+    if (slip.kind === 'name' && line) {
+      const soda = line.ingredient.leavener === 'soda';
+      return {
+        itemId: line.item.id, role, slip: 'name', factor: 1, likelyG: line.grams,
+        likely: soda ? 'baking-powder' : 'baking-soda', gain, sure,
+      }; // prettier-ignore
+    }
+    if (!line) {
+      const { ingredient, perG } = COMES_IN[role];
+      const per = role === 'leavener' ? gasMmolPerG(powderKind(powderTypeOf(catalogueRow(ingredient), kitchen))) : perG;
+      const { usual, is } = spanOf(j.expected[m], m);
+      const likelyG = (Math.max(0, usual - is) * flour) / 100 / per;
+      return { role, slip: 'missing', factor: 0, likelyG, likely: ingredient, gain, sure };
+    }
+    const k = fitting(role, lines, j, kitchen);
+    // the round slip where it explains all, else what the rest expects
+    const undone = slip.factor > 0 ? 1 / slip.factor : k;
+    const { is } = spanOf(j.expected[m], m);
+    const mine = role === 'flour' ? is : broughtBy(role, lines, kitchen);
+    const round = slip.factor > 0 && fits(j.expected[m], m, is + (undone - 1) * mine);
+    const by = round ? undone : k;
+    const entered = line.item.entered;
+    const spoons =
+      entered !== null && SPOONS.test(entered.unit) && round && (slip.factor === 3 || slip.factor === 1 / 3);
+    const twice =
+      round && slip.factor === 2 &&
+      lines.some((l) => l !== line && l.ingredient.id === line.ingredient.id && Math.abs(l.grams / line.grams - 1) < 0.02); // prettier-ignore
+    return {
+      itemId: line.item.id,
+      role,
+      slip: twice ? 'twice' : spoons ? 'unit' : 'times',
+      factor: by > 0 ? 1 / by : 0,
+      likelyG: line.grams * by,
+      gain,
+      sure,
+    };
+  });
+  // a hint that hardly differs from what stands there says nothing
+  return all.filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)));
+}
+
+/** Log odds below which a hint is not worth a thought. */
+const FAR_FETCHED = -8;
+const tells = (s: Suspect): boolean =>
+  s.slip === 'name' || (s.slip === 'missing' ? s.likelyG > 0.5 : Math.abs(Math.log(Math.max(1e-3, s.factor))) > 0.1);

@@ -1,0 +1,112 @@
+import { aFamily, type Family } from '../balance/families.js';
+import type { Kitchen } from '../formula/types.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
+import { asMeasured } from '../quantity/amount.js';
+import { onStep } from '../quantity/steps.js';
+import type { Line } from '../leavening/parts.js';
+import type { Ingredient } from '../formula/types.js';
+import type { Suspect } from './suspects.js';
+
+/** Name of an ingredient within a sentence: "plain flour". */
+const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
+
+/** An amount as it is thought of: eggs by the piece, leavener and salt by the spoon, all else in grams. */
+function amount(grams: number, i: Ingredient, batterG: number, kitchen: Kitchen): string {
+  const g = onStep(i, grams, batterG, kitchen);
+  const weighed = `${Number(g >= 10 ? g.toFixed(0) : g.toFixed(1))} g`;
+  const spooned = i.role === 'leavener' || i.role === 'salt' || i.role === 'egg';
+  return spooned ? `${asMeasured(grams, i, kitchen.measures)} (${weighed})` : weighed;
+}
+
+const RATIOS: readonly (readonly [at: number, words: string])[] = [
+  [1 / 4, 'about a quarter of'],
+  [1 / 3, 'about a third of'],
+  [1 / 2, 'about half of'],
+  [2 / 3, 'about two thirds of'],
+  [3 / 2, 'half as much again as'],
+  [2, 'about twice'],
+  [3, 'about three times'],
+  [4, 'about four times'],
+];
+
+/** "about twice": the nearest of what is said; null where it is hardly off, or far beyond. */
+function ratio(factor: number): string | null {
+  if (factor < 0.2) return 'far less than';
+  if (factor > 5) return 'many times';
+  const near = RATIOS.map(([at, words]) => ({ words, d: Math.abs(Math.log(factor / at)) })).sort(
+    (a, b) => a.d - b.d,
+  )[0];
+  const one = Math.abs(Math.log(factor));
+  return near && near.d < one ? near.words : null;
+}
+
+/** What is wrong, with the line and the amount that fits: `short` for a gauge, `long` for a sentence of its own. */
+export interface SuspectWords {
+  readonly short: string;
+  readonly long: string;
+}
+
+export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kitchen: Kitchen): SuspectWords {
+  const batterG = lines.reduce((sum, l) => sum + l.grams, 0);
+  const line = lines.find((l) => l.item.id === s.itemId);
+  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const hint = s.sure === 'hint';
+  if (s.slip === 'missing' || !line) {
+    const i = catalogueRow(s.likely ?? 'plain-flour');
+    const what = MISSING[s.role];
+    const about = `about ${amount(s.likelyG, i, batterG, kitchen)} of ${inSentence(i)}`;
+    return {
+      short: `no ${what}`,
+      long: hint
+        ? `If something is off: there is no ${what}; ${about} would be usual.`
+        : `There is no ${what}: with the rest as it is, ${kind} has ${about}.`,
+    };
+  }
+  const name = line.ingredient.name.replace(/,.*/, '');
+  const now = amount(line.grams, line.ingredient, batterG, kitchen);
+  if (s.slip === 'name' && s.likely) {
+    const other = inSentence(catalogueRow(s.likely));
+    return {
+      short: `${other} rather than ${inSentence(line.ingredient)}?`,
+      long: hint
+        ? `If something is off: is it ${other} rather than ${inSentence(line.ingredient)}?`
+        : `${name} stands where ${other} is likely: ${now} of it does not fit the rest of ${kind}; as ${other} it does.`,
+    };
+  }
+  const fits = amount(s.likelyG, line.ingredient, batterG, kitchen);
+  const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;
+  if (hint)
+    return {
+      short,
+      long: `If something is off, look at the ${inSentence(line.ingredient)} first: ${now}, where about ${fits} would be usual.`,
+    };
+  const times = ratio(s.factor);
+  const why =
+    s.slip === 'twice'
+      ? ' It stands in the list twice.'
+      : s.slip === 'unit'
+        ? ` A ${s.factor > 1 ? 'tablespoon for a teaspoon' : 'teaspoon for a tablespoon'}?`
+        : '';
+  return {
+    short,
+    long: `${name} is ${times ?? 'off'} what fits the rest of ${kind}: ${now} where about ${fits} would be usual.${why}`,
+  };
+}
+
+const MISSING: Readonly<Record<Suspect['role'], string>> = {
+  flour: 'flour',
+  liquid: 'liquid',
+  fat: 'fat',
+  sugar: 'sugar',
+  egg: 'egg',
+  leavener: 'soda or powder',
+  salt: 'salt',
+};
+
+/** The whole in a sentence, by the share of ordinary formulas that look as odd or odder. */
+export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, family: Family): string {
+  const kind = family.id === 'free' ? 'a bake of its own kind' : aFamily(family);
+  if (sure !== undefined && sure !== 'hint') return `Out of the ordinary for ${kind}.`;
+  if (typical >= 0.35) return `Quite ordinary for ${kind}.`;
+  return typical >= 0.15 ? `Ordinary for ${kind}.` : `A little out of the ordinary for ${kind}, as one in ten is.`;
+}
