@@ -7,7 +7,7 @@ import { root } from './lib/run.mjs';
 await ensureInstalled();
 const program = `
   import { writeFileSync } from 'node:fs';
-  import { ordinaryFormulas } from './core/src/plausible/formulas.ts';
+  import { ordinaryFormulas } from './core/src/plausible/data.ts';
   import { learnExpected, learnTelling } from './core/src/plausible/learn.ts';
   import { crossValidated, namedRightly, sharesAt, weightsOf } from './core/test/support/plausible.ts';
 

@@ -7,6 +7,7 @@ import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
 import { weigh, type Weighed } from './weigh.js';
 import { aFamily, type Family } from './families.js';
+import type { SuspectRole } from '../plausible/sums.js';
 import { heldAgainst, type Held } from './held.js';
 import { soapyFrom } from './verdicts.js';
 
@@ -55,6 +56,17 @@ function sodaIdeas(w: Weighed, family: Family, kitchen: Kitchen): Idea[] {
   return out;
 }
 
+/** What more and less of a role does, in a few words. */
+const reasons: Readonly<Record<SuspectRole, readonly [more: string, less: string]>> = {
+  flour: ['holds its shape and sets', 'not dry and tough'],
+  fat: ['more tender, keeps longer', 'less greasy, holds up better'],
+  sugar: ['moister and better coloured', 'sets sooner and will not sink'],
+  egg: ['more to hold it up', 'less springy'],
+  liquid: ['a softer crumb', 'sets through the middle'],
+  leavener: ['it will rise as it should', 'it will not dome and crack'],
+  salt: ['not bland', 'not salty'],
+};
+
 /** A suspect that is more than a hint, undone: its line as what fits the rest. */
 function suspectIdeas(w: Weighed, held: Held, kitchen: Kitchen): Idea[] {
   return held.suspects.flatMap((s) => {
@@ -67,7 +79,7 @@ function suspectIdeas(w: Weighed, held: Held, kitchen: Kitchen): Idea[] {
           {
             id: `suspect-${s.role}`,
             changes: [{ itemId: line.item.id, grams }],
-            why: `it fits the rest of ${aFamily(w.family)}`,
+            why: reasons[s.role][grams > line.grams ? 0 : 1],
           },
         ];
   });
@@ -110,8 +122,8 @@ export function adviceFor(
   const soapy = w.ledger.leftSodaGPer100gBatter.typical > soapyFrom(w.masked);
   if (wrong.length === 0 && !soapy) return [];
   const out: Advice[] = [];
-  // what is missing or goes by another name is said, and mended elsewhere: no weight of what is there would mend it
-  const told = wrong.some((s) => s.slip === 'missing' || s.slip === 'name');
+  // what is missing is said, and mended elsewhere: no weight of what is there would mend it
+  const told = wrong.some((s) => s.slip === 'missing');
   const ideas = [...suspectIdeas(w, held, kitchen), ...(soapy && !told ? sodaIdeas(w, w.family, kitchen) : [])];
   for (const idea of ideas) {
     if (idea.changes.some((c) => locked.includes(c.itemId))) continue;

@@ -102,7 +102,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     water,
     parts,
     methods,
-    texture: textureOf(lines, totals, lift, ledger, beam, water, family, methods.chosen),
+    texture: textureOf(lines, totals, w.lift, ledger, beam, water, family, methods.chosen),
     verdicts:
       totals.baseG <= 0
         ? verdicts

@@ -1,12 +1,12 @@
 import { along, covariance, errorWeight, squareOf, weighFrom, weighTraits, ALIKE, type Ground } from './ground.js';
-import { measures, type Measured, type View } from './view.js';
+import { contextOf, contexts, measures, type Measured, type View } from './view.js';
 
 /** What was fitted for one measure: weights of the formulas, and how far each lies from what the others expect. */
 export interface Fitted {
   readonly mean: number;
   readonly sd: number;
   readonly alpha: Float64Array;
-  /** |error| of each formula when it is left out, in logarithms. */
+  /** |error| of each formula when it is left out, in logarithms; far ones as FAR typical ones. */
   readonly misses: Float64Array;
   /** Typical miss of all. */
   readonly miss: number;
@@ -21,7 +21,9 @@ export interface Expected {
 }
 
 /** A miss beyond so many typical ones is a formula of its own kind, and widens no more. */
-const FAR = 4;
+export const FAR = 4;
+/** The general error, a little on the safe side. */
+const GENERAL_MISS = 1.15;
 /** Mean absolute error to standard deviation. */
 const TO_SD = 1.25;
 
@@ -39,28 +41,37 @@ export function expectedOf(
   const by = along(traits, row);
   const rowSquare = squareOf(row);
   const apart = by.map((p, i) => (traits.squares[i] as number) - 2 * p + rowSquare);
-  const kinOf = Float64Array.from(family, (f) => kin[f] as number);
+  const kinOf = new Float64Array(n);
+  for (let i = 0; i < n; i++) kinOf[i] = kin[family[i] as number] as number;
   const out = {} as Record<Measured, Expected>;
-  for (const m of measures) {
-    const { from } = ground.of[m];
-    const f = fitted[m];
-    const x = weighFrom(view, m, ground);
-    const products = along(from, x);
+  const likeness = new Float64Array(n);
+  const weights = new Float64Array(n);
+  for (const c of contexts) {
+    const { rows } = ground.from[c];
+    const x = weighFrom(view, c, ground);
+    const products = along(rows, x);
     const square = squareOf(x);
-    const most = FAR * f.miss;
-    let sum = 0;
     let weight: number = ALIKE.general;
-    let missed = ALIKE.general * 1.15 * f.miss;
     for (let i = 0; i < n; i++) {
       const p = products[i] as number;
-      const d2 = Math.max(0, (apart[i] as number) + (from.squares[i] as number) - 2 * p + square);
+      const d2 = Math.max(0, (apart[i] as number) + (rows.squares[i] as number) - 2 * p + square);
       const k = kinOf[i] as number;
-      sum += (f.alpha[i] as number) * covariance(d2, k, (by[i] as number) + p);
+      likeness[i] = covariance(d2, k, (by[i] as number) + p);
       const w = errorWeight(d2, k);
+      weights[i] = w;
       weight += w;
-      missed += w * Math.min(f.misses[i] as number, most);
     }
-    out[m] = { mean: f.mean + f.sd * sum, spread: (TO_SD * missed) / weight, is: view.is[m] };
+    for (const m of measures) {
+      if (contextOf[m] !== c) continue;
+      const { alpha, misses, mean, sd, miss } = fitted[m];
+      let sum = 0;
+      let missed = ALIKE.general * GENERAL_MISS * miss;
+      for (let i = 0; i < n; i++) {
+        sum += (alpha[i] as number) * (likeness[i] as number);
+        missed += (weights[i] as number) * (misses[i] as number);
+      }
+      out[m] = { mean: mean + sd * sum, spread: (TO_SD * missed) / weight, is: view.is[m] };
+    }
   }
   return out;
 }

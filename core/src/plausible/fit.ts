@@ -1,6 +1,6 @@
 import { covariance, ALIKE, type Ground, type Rows } from './ground.js';
-import type { Fitted } from './expect.js';
-import { measures, type Measured } from './view.js';
+import { FAR, type Fitted } from './expect.js';
+import { contextOf, measures, type Measured } from './view.js';
 
 /** Lower triangle L of a positive definite n × n matrix, L Lᵀ = A, in place. @throws Error when it is not. */
 function cholesky(a: Float64Array, n: number): void {
@@ -50,7 +50,8 @@ const median = (x: number[]): number => x.sort((a, b) => a - b)[Math.floor(x.len
  */
 export function fitMeasure(ground: Ground, m: Measured): Fitted {
   const { n, traits, family } = ground;
-  const { from, is } = ground.of[m];
+  const { rows: from } = ground.from[contextOf[m]];
+  const is = ground.is[m];
   const mean = is.reduce((s, y) => s + y, 0) / n;
   const sd = Math.sqrt(is.reduce((s, y) => s + (y - mean) ** 2, 0) / n) + 1e-9;
   const a = new Float64Array(n * n);
@@ -79,7 +80,7 @@ export function fitMeasure(ground: Ground, m: Measured): Fitted {
   const misses = alpha.map((v, i) => Math.abs((v / (diagonal[i] as number)) * sd));
   const typical = median([...misses]);
   const miss = misses.reduce((s, v) => s + Math.min(v, 3 * typical), 0) / n;
-  return { mean, sd, alpha, misses, miss };
+  return { mean, sd, alpha, misses: misses.map((v) => Math.min(v, FAR * miss)), miss };
 }
 
 export const fitAll = (ground: Ground): Record<Measured, Fitted> =>
@@ -101,77 +102,98 @@ export interface Telling {
 }
 
 /**
- * Logistic regression over the slips and none, by Adam over small batches in an order that follows from `seed`, with a
- * quadratic penalty.
- * @param penalty per unit of weight²; all examples together count as one
+ * Logistic regression over the slips and none with a quadratic penalty, by limited-memory quasi-Newton steps.
+ * @param penalty per unit of weight², beside the sum over the examples
  */
-export function fitTelling(examples: readonly Example[], classes: number, penalty = 5, epochs = 24, seed = 1): Telling {
+export function fitTelling(examples: readonly Example[], classes: number, penalty = 5, steps = 160): Telling {
   const p = (examples[0]?.clues.length ?? 0) + 1;
-  const mean = new Float64Array(p);
-  const sd = new Float64Array(p).fill(1);
-  for (let j = 1; j < p; j++) {
-    let s = 0;
-    for (const e of examples) s += e.clues[j - 1] as number;
-    const m = s / examples.length;
-    let v = 0;
-    for (const e of examples) v += ((e.clues[j - 1] as number) - m) ** 2;
-    mean[j] = m;
-    sd[j] = Math.sqrt(v / examples.length) + 1e-9;
-  }
-  const x = examples.map((e) =>
-    Float64Array.from({ length: p }, (_, j) =>
-      j === 0 ? 1 : ((e.clues[j - 1] as number) - (mean[j] as number)) / (sd[j] as number),
-    ),
-  );
-  const total = examples.reduce((s, e) => s + e.weight, 0);
-  const rows = new Float64Array(classes * p);
-  const [m1, m2, g] = [new Float64Array(classes * p), new Float64Array(classes * p), new Float64Array(classes * p)];
-  const order = examples.map((_, i) => i);
-  let state = seed >>> 0;
-  const random = (): number => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 4294967296;
-  const BATCH = 64;
+  const { mean, sd } = standard(examples, p);
+  const x = examples.map((e) => {
+    const row = new Float64Array(p).fill(1);
+    for (let j = 1; j < p; j++) row[j] = ((e.clues[j - 1] as number) - (mean[j] as number)) / (sd[j] as number);
+    return row;
+  });
   const score = new Float64Array(classes);
-  let step = 0;
-  const steps = epochs * Math.ceil(examples.length / BATCH);
-  for (let epoch = 0; epoch < epochs; epoch++) {
-    for (let i = order.length - 1; i > 0; i--) {
-      const j = Math.floor(random() * (i + 1));
-      [order[i], order[j]] = [order[j] as number, order[i] as number];
-    }
-    for (let at = 0; at < order.length; at += BATCH) {
-      step++;
-      g.fill(0);
-      let share = 0;
-      for (const i of order.slice(at, at + BATCH)) {
-        const e = examples[i] as Example;
-        const row = x[i] as Float64Array;
-        let most = -Infinity;
-        for (let c = 0; c < classes; c++) {
-          let s = 0;
-          for (let j = 0, k = c * p; j < p; j++, k++) s += (rows[k] as number) * (row[j] as number);
-          score[c] = s;
-          if (s > most) most = s;
-        }
-        let sum = 0;
-        for (let c = 0; c < classes; c++) sum += score[c] = Math.exp((score[c] as number) - most);
-        share += e.weight;
-        for (let c = 0; c < classes; c++) {
-          const v = e.weight * ((score[c] as number) / sum - (c === e.slip ? 1 : 0));
-          if (Math.abs(v) > 1e-7)
-            for (let j = 0, k = c * p; j < p; j++, k++) g[k] = (g[k] as number) + v * (row[j] as number);
-        }
+  const value = (rows: Float64Array, slope: Float64Array): number => {
+    let loss = 0;
+    slope.fill(0);
+    examples.forEach((e, i) => {
+      const row = x[i] as Float64Array;
+      let most = -Infinity;
+      for (let c = 0, k = 0; c < classes; c++) {
+        let s = 0;
+        for (let j = 0; j < p; j++, k++) s += (rows[k] as number) * (row[j] as number);
+        score[c] = s;
+        if (s > most) most = s;
       }
-      const rate = 0.02 * Math.max(0.02, 1 - step / steps);
-      const pull = (2 * penalty * share) / total;
-      for (let k = 0; k < g.length; k++) {
-        const v = ((g[k] as number) + pull * (rows[k] as number)) / Math.max(share, 1e-9);
-        m1[k] = 0.9 * (m1[k] as number) + 0.1 * v;
-        m2[k] = 0.999 * (m2[k] as number) + 0.001 * v * v;
-        const a = (m1[k] as number) / (1 - 0.9 ** step);
-        const b = (m2[k] as number) / (1 - 0.999 ** step);
-        rows[k] = (rows[k] as number) - (rate * a) / (Math.sqrt(b) + 1e-8);
+      let sum = 0;
+      for (let c = 0; c < classes; c++) sum += score[c] = Math.exp((score[c] as number) - most);
+      loss -= e.weight * Math.log((score[e.slip] as number) / sum + 1e-12);
+      for (let c = 0; c < classes; c++) {
+        const v = e.weight * ((score[c] as number) / sum - (c === e.slip ? 1 : 0));
+        if (Math.abs(v) < 1e-6) continue;
+        for (let j = 0, k = c * p; j < p; j++, k++) slope[k] = (slope[k] as number) + v * (row[j] as number);
       }
+    });
+    for (let c = 0; c < classes; c++)
+      for (let j = 1, k = c * p + 1; j < p; j++, k++) {
+        loss += penalty * (rows[k] as number) ** 2;
+        slope[k] = (slope[k] as number) + 2 * penalty * (rows[k] as number);
+      }
+    return loss;
+  };
+  return { classes, mean, sd, rows: least(value, classes * p, steps) };
+}
+
+function standard(examples: readonly Example[], p: number): { mean: Float64Array; sd: Float64Array } {
+  const mean = new Float64Array(p);
+  const sd = new Float64Array(p);
+  const n = examples.length;
+  for (const e of examples) for (let j = 1; j < p; j++) mean[j] = (mean[j] as number) + (e.clues[j - 1] as number) / n;
+  for (const e of examples)
+    for (let j = 1; j < p; j++) sd[j] = (sd[j] as number) + ((e.clues[j - 1] as number) - (mean[j] as number)) ** 2 / n;
+  return { mean, sd: sd.map((v, j) => (j === 0 ? 1 : Math.sqrt(v) + 1e-9)) };
+}
+
+/** Least value of a smooth convex function from 0 on: quasi-Newton steps from the last dozen slopes, halved until they go down. */
+function least(value: (at: Float64Array, slope: Float64Array) => number, n: number, steps: number): Float64Array {
+  const dot2 = (a: Float64Array, b: Float64Array): number => a.reduce((s, v, i) => s + v * (b[i] as number), 0);
+  let at = new Float64Array(n);
+  let slope = new Float64Array(n);
+  let now = value(at, slope);
+  const past: { s: Float64Array; y: Float64Array; r: number }[] = [];
+  for (let step = 0; step < steps; step++) {
+    const way = slope.map((v) => -v);
+    const a: number[] = [];
+    for (const h of [...past].reverse()) {
+      const q = dot2(h.s, way) / h.r;
+      a.push(q);
+      h.y.forEach((v, i) => (way[i] = (way[i] as number) - q * v));
     }
+    const last = past.at(-1);
+    const scale = last ? last.r / dot2(last.y, last.y) : 1 / Math.sqrt(dot2(slope, slope));
+    way.forEach((v, i) => (way[i] = v * scale));
+    past.forEach((h, k) => {
+      const q = (a[past.length - 1 - k] as number) - dot2(h.y, way) / h.r;
+      h.s.forEach((v, i) => (way[i] = (way[i] as number) + q * v));
+    });
+    const down = dot2(way, slope);
+    if (!(down < 0)) break;
+    let t = 1;
+    for (; t > 1e-6; t /= 2) {
+      const next = at.map((v, i) => v + t * (way[i] as number));
+      const nextSlope = new Float64Array(n);
+      const then = value(next, nextSlope);
+      if (then > now + 1e-4 * t * down) continue;
+      const s = next.map((v, i) => v - (at[i] as number));
+      const y = nextSlope.map((v, i) => v - (slope[i] as number));
+      const r = dot2(s, y);
+      if (r > 1e-12) past.push({ s, y, r });
+      if (past.length > 12) past.shift();
+      [at, slope, now] = [next, nextSlope, then];
+      break;
+    }
+    if (t <= 1e-6) break;
   }
-  return { classes, mean, sd, rows };
+  return at;
 }

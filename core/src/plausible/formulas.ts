@@ -1,8 +1,6 @@
 import { catalogueRow } from '../ingredient/catalogue.js';
 import type { Line } from '../leavening/parts.js';
 import type { FamilyId, Group } from '../formula/types.js';
-import { others } from './ordinary/others.js';
-import { own } from './ordinary/own.js';
 
 /**
  * An ordinary formula to judge by. A line of the tables reads
@@ -46,11 +44,6 @@ export function readOrdinary(text: string, ownHand: boolean): Ordinary[] {
       };
     });
 }
-
-let all: readonly Ordinary[] | null = null;
-/** All that are judged by, read when first asked for. */
-export const ordinaryFormulas = (): readonly Ordinary[] =>
-  (all ??= [...readOrdinary(own, true), ...readOrdinary(others, false)]);
 
 /** The batter of an ordinary formula, as lines. */
 export function batterOf(f: Ordinary): Line[] {

@@ -1,6 +1,6 @@
 import { families } from '../balance/families.js';
 import type { FamilyId } from '../formula/types.js';
-import { measures, type Measured, type View } from './view.js';
+import { contexts, measures, type Context, type Measured, type View } from './view.js';
 
 /**
  * How alike two formulas are. Lengths are in standard deviations of the ordinary formulas; traits and the words of the
@@ -57,7 +57,8 @@ export interface Ground {
   readonly traitScale: Scale;
   /** n: which family each is named for. */
   readonly family: Int32Array;
-  readonly of: Readonly<Record<Measured, { readonly from: Rows; readonly scale: Scale; readonly is: Float64Array }>>;
+  readonly from: Readonly<Record<Context, { readonly rows: Rows; readonly scale: Scale }>>;
+  readonly is: Readonly<Record<Measured, Float64Array>>;
 }
 
 function scaleOf(rows: readonly (readonly number[])[]): Scale {
@@ -106,25 +107,24 @@ export const weighTraits = (v: View, scale: Scale): number[] => [
   ),
   ...v.said.map((x) => ALIKE.said * x),
 ];
-export const weighFrom = (v: View, m: Measured, ground: Ground): number[] => scaled(v.from[m], ground.of[m].scale);
+export const weighFrom = (v: View, c: Context, ground: Ground): number[] => scaled(v.from[c], ground.from[c].scale);
 
 export function groundOf(views: readonly View[], family: readonly FamilyId[]): Ground {
   const traitScale = scaleOf(views.map((v) => v.traits));
-  const of = {} as Record<Measured, Ground['of'][Measured]>;
-  for (const m of measures) {
-    const scale = scaleOf(views.map((v) => v.from[m]));
-    of[m] = {
-      scale,
-      from: rowsOf(views.map((v) => scaled(v.from[m], scale))),
-      is: Float64Array.from(views, (v) => v.is[m]),
-    };
+  const from = {} as Record<Context, Ground['from'][Context]>;
+  for (const c of contexts) {
+    const scale = scaleOf(views.map((v) => v.from[c]));
+    from[c] = { scale, rows: rowsOf(views.map((v) => scaled(v.from[c], scale))) };
   }
+  const is = {} as Record<Measured, Float64Array>;
+  for (const m of measures) is[m] = Float64Array.from(views, (v) => v.is[m]);
   return {
     n: views.length,
     traits: rowsOf(views.map((v) => weighTraits(v, traitScale))),
     traitScale,
     family: Int32Array.from(family, familyAt),
-    of,
+    from,
+    is,
   };
 }
 
@@ -132,13 +132,16 @@ const NEAR = 1 / (2 * ALIKE.near * ALIKE.near);
 const FAR = 1 / (2 * ALIKE.far * ALIKE.far);
 const ERRORS = 1 / (2 * ALIKE.errors * ALIKE.errors);
 
-/** Covariance of what two formulas are expected to have, by squared distance, family likeness (0–1) and product. */
-export const covariance = (d2: number, kin: number, product: number): number =>
-  ALIKE.family * kin +
-  (ALIKE.nearShare * (0.5 + 0.5 * kin)) / (1 + d2 * NEAR) +
-  ALIKE.farShare / (1 + d2 * FAR) +
-  ALIKE.line * product +
-  1;
+/**
+ * Covariance of what two formulas are expected to have, by squared distance, family likeness (0–1) and product: what the
+ * family explains, what a near and a far likeness do, and a straight line.
+ */
+export function covariance(d2: number, kin: number, product: number): number {
+  const [near, far] = [1 + d2 * NEAR, 1 + d2 * FAR];
+  // both fractions over one denominator: a division is the dearest step
+  const likeness = (ALIKE.nearShare * (0.5 + 0.5 * kin) * far + ALIKE.farShare * near) / (near * far);
+  return ALIKE.family * kin + likeness + ALIKE.line * product + 1;
+}
 
 /** Weight of another formula's error in one's own. */
 export function errorWeight(d2: number, kin: number): number {

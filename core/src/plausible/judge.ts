@@ -33,12 +33,13 @@ export interface Judged {
 
 /**
  * @param title words that may say what it is without: "eggless", "vegan"
- * @returns null where there is neither flour nor nuts to judge by
+ * @returns null where there is neither flour nor nuts to judge by, or nothing was given yet to judge with
  */
 export function judge(lines: readonly Line[], family: FamilyId, title: string, kitchen?: Kitchen): Judged | null {
   const view = viewOfLines(lines, title, kitchen);
-  if (!view) return null;
-  const { ground, fitted, telling, odds } = theModel();
+  const model = view && theModel();
+  if (!model) return null;
+  const { ground, fitted, telling, odds } = model;
   const expected = expectedOf(view, onlyKin(family), ground, fitted);
   const told = tell(cluesOf(expected), telling);
   return {

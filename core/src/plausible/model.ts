@@ -1,12 +1,11 @@
 import type { FamilyId } from '../formula/types.js';
 import type { Fitted } from './expect.js';
 import type { Telling } from './fit.js';
-import { batterOf, ordinaryFormulas } from './formulas.js';
+import { batterOf, type Ordinary } from './formulas.js';
 import { groundOf, type Ground } from './ground.js';
 import { unpack, type Packed } from './packed.js';
 import { slips } from './slips.js';
-import { measures, viewOfLines, type Measured } from './view.js';
-import { weights } from './weights.js';
+import { measures, viewOfLines, type Measured, type View } from './view.js';
 
 /** All that a formula is judged with: the ordinary formulas, what was fitted to them, and how odd they look themselves. */
 export interface Model {
@@ -35,35 +34,56 @@ export interface Weights {
   readonly odds: readonly number[];
 }
 
+/** The ordinary formulas and what was fitted to them; apart from what works with them, since they are large. */
+export interface JudgementData {
+  readonly formulas: () => readonly Ordinary[];
+  readonly weights: Weights;
+}
+
+let data: JudgementData | null = null;
 let model: Model | null = null;
 
-/** The model, made ready when first asked for (some 20 ms). */
-export function theModel(): Model {
-  if (model) return model;
-  const views = ordinaryFormulas().flatMap((f) => {
+/** Gives what formulas are judged with, once: in Node at once, on a page when it has drawn. */
+export function giveJudgement(given: JudgementData): void {
+  data ??= given;
+}
+
+/** Formulas between two rests: a few milliseconds' worth. */
+const STRETCH = 40;
+
+/** Makes the model ready in stretches of a few milliseconds, so that a page can do something else between them. */
+export function* makingModel(): Generator<void, void> {
+  if (model || !data) return;
+  const all = data.formulas();
+  yield;
+  const seen: { view: View; family: FamilyId }[] = [];
+  for (const [i, f] of all.entries()) {
     const view = viewOfLines(batterOf(f), f.kind);
-    return view ? [{ view, family: f.families[0] as FamilyId }] : [];
-  });
+    if (view) seen.push({ view, family: f.families[0] ?? 'free' });
+    if (i % STRETCH === STRETCH - 1) yield;
+  }
   const ground = groundOf(
-    views.map((v) => v.view),
-    views.map((v) => v.family),
+    seen.map((v) => v.view),
+    seen.map((v) => v.family),
   );
-  const w: Weights = weights;
-  const fitted = Object.fromEntries(
-    measures.map((m) => {
-      const { mean, sd, miss, alpha, misses } = w.expected[m];
-      return [m, { mean, sd, miss, alpha: unpack(alpha, ground.n), misses: unpack(misses, ground.n) }];
-    }),
-  ) as Model['fitted'];
-  const p = w.telling.clues + 1;
+  yield;
+  const { expected, telling: t, odds } = data.weights;
+  const fitted = {} as Record<Measured, Fitted>;
+  for (const m of measures) {
+    const { mean, sd, miss, alpha, misses } = expected[m];
+    fitted[m] = { mean, sd, miss, alpha: unpack(alpha, ground.n), misses: unpack(misses, ground.n) };
+  }
+  yield;
+  const p = t.clues + 1;
   const classes = slips.length + 1;
-  const telling = {
-    classes,
-    mean: unpack(w.telling.mean, p),
-    sd: unpack(w.telling.sd, p),
-    rows: unpack(w.telling.rows, classes * p),
-  };
-  return (model = { ground, fitted, telling, odds: w.odds });
+  const telling = { classes, mean: unpack(t.mean, p), sd: unpack(t.sd, p), rows: unpack(t.rows, classes * p) };
+  model = { ground, fitted, telling, odds };
+}
+
+/** The model; null until what it is made of was given. */
+export function theModel(): Model | null {
+  if (!model && data) for (const _ of makingModel());
+  return model;
 }
 
 /** Share of the ordinary formulas that look as odd as that or odder, 0–1. */

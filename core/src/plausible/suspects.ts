@@ -7,7 +7,7 @@ import { gasMmolPerG } from '../leavening/thumb.js';
 import { fits, measureOf, spanOf, type Judged } from './judge.js';
 import { slips, type Slip } from './slips.js';
 import { roleOf, sumsOf, type SuspectRole } from './sums.js';
-import { figures, flourOf } from './view.js';
+import { figures, flourOf, toLog, type Measured } from './view.js';
 
 /** A hint is for whoever asks; likely and plain ones are verdicts. */
 export type Sure = 'hint' | 'likely' | 'plain';
@@ -52,26 +52,38 @@ const COMES_IN: Readonly<Record<SuspectRole, { readonly ingredient: string; read
 /** What a role's lines bring of its own measure, in its own unit (% of flour; mmol to 100 of flour and cocoa). */
 function broughtBy(role: SuspectRole, lines: readonly Line[], kitchen: Kitchen | undefined): number {
   const all = sumsOf(lines, kitchen);
-  if (role === 'flour') return flourOf(all);
-  const without = sumsOf(
-    lines.filter((l) => roleOf(l) !== role),
+  const mine = sumsOf(
+    lines.filter((l) => roleOf(l) === role),
     kitchen,
   );
-  const [a, b] = [
-    figures(all),
-    figures({ ...without, flour: all.flour, nut: all.nut, cocoa: all.cocoa, batter: all.batter }),
-  ];
-  return a[measureOf[role]] - b[measureOf[role]];
+  const flour = flourOf(all);
+  switch (role) {
+    case 'flour':
+      return flour;
+    case 'leavener': {
+      const rest = sumsOf(
+        lines.filter((l) => roleOf(l) !== role),
+        kitchen,
+      );
+      return figures(all).gas - figures({ ...rest, flour: all.flour, nut: all.nut, cocoa: all.cocoa }).gas;
+    }
+    case 'liquid':
+      return (100 * mine.water) / flour;
+    default:
+      return (100 * mine[role]) / flour;
+  }
+}
+
+/** Whether a line is one that a slip is about, as it stands: powder that is called soda stands there as soda. */
+function isOf(slip: Slip, l: Line): boolean {
+  if (roleOf(l) !== slip.role || l.grams <= 0) return false;
+  if (slip.only === undefined) return true;
+  return (l.ingredient.leavener === slip.only) !== (slip.kind === 'name');
 }
 
 /** The line that a slip of a role is in: the largest of what the slip is about. */
-function lineOf(slip: Slip, lines: readonly Line[]): Line | undefined {
-  return lines
-    .filter(
-      (l) => roleOf(l) === slip.role && l.grams > 0 && (slip.only === undefined || l.ingredient.leavener === slip.only),
-    )
-    .sort((a, b) => weightOf(b) - weightOf(a))[0];
-}
+const lineOf = (slip: Slip, lines: readonly Line[]): Line | undefined =>
+  lines.filter((l) => isOf(slip, l)).sort((a, b) => weightOf(b) - weightOf(a))[0];
 /** Soda counts for more than three times its weight in powder. */
 const weightOf = (l: Line): number => l.grams * (l.ingredient.leavener === 'soda' ? 3.4 : 1);
 
@@ -84,13 +96,36 @@ function fitting(role: SuspectRole, lines: readonly Line[], j: Judged, kitchen: 
   return mine > 0 ? Math.max(0, (usual - (is - mine)) / mine) : 1;
 }
 
-function likelySlip(role: SuspectRole, j: Judged): { slip: Slip; odds: number } {
-  let best = -1;
-  slips.forEach((s, i) => {
-    if (s.role === role && (best < 0 || (j.told.slips[i] as number) > (j.told.slips[best] as number))) best = i;
-  });
-  return { slip: slips[best] as Slip, odds: j.told.slips[best] as number };
+/** The likeliest slip of a role: by the odds, and of leaveners by which, undone, leaves gas, soda and acid as expected. */
+function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitchen: Kitchen | undefined): Slip {
+  const mine = slips
+    .map((slip, i) => ({ slip, odds: j.told.slips[i] as number }))
+    .filter(({ slip }) => slip.role === role);
+  const best = (x: readonly { slip: Slip; odds: number }[]): Slip =>
+    [...x].sort((a, b) => b.odds - a.odds)[0]?.slip as Slip;
+  if (role !== 'leavener' || !lines.some((l) => roleOf(l) === role && l.grams > 0)) return best(mine);
+  const held: readonly Measured[] = ['gas', 'leftSoda', 'leftAcid', 'soda', 'powder'];
+  return best(
+    mine
+      .filter(({ slip }) => slip.kind !== 'missing' && lines.some((l) => isOf(slip, l)))
+      .map(({ slip }) => {
+        const was = figures(sumsOf(undone(lines, slip), kitchen));
+        const off = held.map((m) => (toLog(m, was[m]) - j.expected[m].mean) / j.expected[m].spread);
+        // with the tails of a t of five degrees, as in the fit
+        const odds = Math.log(slip.often) - 3 * off.reduce((sum, z) => sum + Math.log(1 + (z * z) / 5), 0);
+        return { slip, odds };
+      }),
+  );
 }
+
+/** The lines as they would be without a slip. */
+const undone = (lines: readonly Line[], slip: Slip): Line[] =>
+  lines.map((l) => {
+    if (!isOf(slip, l)) return l;
+    return slip.kind === 'name'
+      ? { ...l, ingredient: catalogueRow(slip.only === 'powder' ? 'baking-powder' : 'baking-soda') }
+      : { ...l, grams: l.grams / slip.factor };
+  });
 
 const SPOONS = /^(?:tsp|tbsp|teaspoon|tablespoon)/;
 
@@ -102,7 +137,7 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
     const gain = j.told.roles[role];
     const near = first - gain <= BESIDE;
     const sure: Sure = !near || j.typical > NAMED ? 'hint' : j.typical <= PLAIN ? 'plain' : 'likely';
-    const { slip } = likelySlip(role, j);
+    const slip = likelySlip(role, j, lines, kitchen);
     const line = lineOf(slip, lines) ?? lineOf({ ...slip, only: undefined }, lines);
     const m = measureOf[role];
     if (slip.kind === 'name' && line) {

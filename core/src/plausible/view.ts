@@ -22,6 +22,23 @@ export const measures = [
 ] as const;
 export type Measured = (typeof measures)[number];
 
+/** What a measure is expected from: all the rest, as that measure sees it. Several are expected from the same. */
+export const contextOf = {
+  flour: 'flour',
+  water: 'water',
+  fat: 'fat',
+  sugar: 'sugar',
+  egg: 'egg',
+  salt: 'salt',
+  gas: 'sour',
+  leftSoda: 'sour',
+  leftAcid: 'sour',
+  soda: 'sour',
+  powder: 'powder',
+} as const satisfies Readonly<Record<Measured, string>>;
+export type Context = (typeof contextOf)[Measured];
+export const contexts: readonly Context[] = [...new Set(Object.values(contextOf))];
+
 /** Added before the logarithm, so that none of something is a place of its own and a trace is not far from it. Judgement. */
 const PLUS: Readonly<Record<Measured, number>> = {
   flour: 0,
@@ -37,10 +54,10 @@ const PLUS: Readonly<Record<Measured, number>> = {
   powder: 1,
 };
 
-/** A formula as the judgement sees it: for each measure its logarithm and what it is expected from; and what it is. */
+/** A formula as the judgement sees it: the logarithm of each measure, what they are expected from, and what it is. */
 export interface View {
   readonly is: Readonly<Record<Measured, number>>;
-  readonly from: Readonly<Record<Measured, readonly number[]>>;
+  readonly from: Readonly<Record<Context, readonly number[]>>;
   /** Kind of fat, cocoa, whole grain and the like: what explains, and is not judged. */
   readonly traits: readonly number[];
   /** What the title says it is. */
@@ -126,10 +143,7 @@ export function viewOf(s: Sums, title: string): View {
         (100 * (s.powder - s.powderLines)) / flour / 8,
       ],
       salt: all,
-      gas: sour,
-      leftSoda: sour,
-      leftAcid: sour,
-      soda: sour,
+      sour,
       powder: [...sour, soda],
     },
     traits: traitsOf(s, flour),

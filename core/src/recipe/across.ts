@@ -3,29 +3,18 @@ import { familyOf } from '../balance/families.js';
 import { densityOf } from '../balance/totals.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
-import type { FamilyId, Formula, Item, Kitchen, TinUse } from '../formula/types.js';
+import type { FamilyId, Formula, Kitchen, TinUse } from '../formula/types.js';
 import { degreesIn } from '../quantity/degrees.js';
 import { plain } from '../quantity/numbers.js';
 import { toFahrenheit } from '../quantity/units.js';
 import { capacityOf, outlineOf } from '../tin/geometry.js';
 import type { Baking } from './baking.js';
-import type { Choice, Doubt, Place } from './draft.js';
+import type { Choice, Doubt } from './draft.js';
 import { mentions } from './mentions.js';
+import { outOfKeeping } from './out-of-keeping.js';
+import { amountOf, meant, type Places } from './places.js';
 
-/** Where things stand in the text. */
-export interface Places {
-  readonly item: (id: string) => Place;
-  readonly step: (n: number) => Place | null;
-  /** Where the time of the oven stands. */
-  readonly time: Place | null;
-}
-
-const amountOf = (id: string, words: string, item: Item, grams: number): Choice => ({
-  id,
-  words: `${words}, ${grams.toFixed(1)} g`,
-  edit: { kind: 'amount', itemId: item.id, grams, entered: { value: Math.round(grams * 10) / 10, unit: 'g' } },
-});
-const meant: Choice = { id: 'keep', words: 'it is meant', edit: { kind: 'keep' } };
+export type { Places } from './places.js';
 
 /** Doubts that only the whole recipe shows. */
 export function across(
@@ -36,9 +25,10 @@ export function across(
   kitchen: Kitchen,
 ): Doubt[] {
   const w = weigh(formula, kitchen);
+  const single = [...outOfProportion(formula, w, at), ...spoons(formula, w, at, kitchen)];
   return [
-    ...outOfProportion(formula, w, at),
-    ...spoons(formula, w, at, kitchen),
+    ...single,
+    ...(single.length === 0 ? outOfKeeping(formula, w, at, kitchen) : []),
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),
     ...openTin(formula, baking),

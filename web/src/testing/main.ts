@@ -1,6 +1,7 @@
 import { NgModule } from '@angular/core';
 import { getTestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
+import { giveJudgement, judgementData } from '@orvin/core/judgement';
 import { Compute } from '../app/compute/compute';
 import { Solving } from '../app/compute/solving';
 
@@ -23,3 +24,5 @@ getTestBed().initTestEnvironment([BrowserTestingModule, Kept], platformBrowserTe
   errorOnUnknownElements: true,
   errorOnUnknownProperties: true,
 });
+
+giveJudgement(judgementData);

@@ -23,6 +23,7 @@ import { addLine, removeItem, settle, type Choice, type Doubt } from '@orvin/cor
 import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
+import { Judgement } from '../desk/judgement';
 import { Panels } from '../ui/panels';
 import { bakeWords, degrees, tinWords } from '../ui/words';
 import { AdviceBar } from './advice';
@@ -82,6 +83,7 @@ const consistencies: Readonly<Record<Consistency, string>> = {
 export class Bench {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
+  private readonly judgement = inject(Judgement);
   protected readonly panels = inject(Panels);
   protected readonly backup = inject(Backup);
   protected readonly hand = inject(Hand);
@@ -124,6 +126,7 @@ export class Bench {
   /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
   protected readonly usualById = computed(() => {
     const f = this.desk.ghost()?.formula ?? this.desk.formula();
+    this.judgement.ready();
     return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
   });
   protected readonly beforeById = computed(() => {

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { allItems, assess, beside, ingredientFor, type BesideFigure, type Formula } from '@orvin/core';
+import { allItems, beside, ingredientFor, type BesideFigure, type Formula } from '@orvin/core';
 import { SelectModule } from 'primeng/select';
 import { Desk } from '../desk/desk';
+import { Judgement } from '../desk/judgement';
 import { Around } from './around';
 import { BeamDrawing } from './beam-drawing';
 import { Expect } from './expect';
@@ -35,6 +36,7 @@ import { pct, roleColour, scaleG } from '../ui/figures';
 export class BesideView {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
+  private readonly judgement = inject(Judgement);
   protected readonly around = inject(Around);
   private readonly leftId = signal('now');
   private readonly rightId = signal<string | null>(null);
@@ -74,7 +76,7 @@ export class BesideView {
       .map((o, i) => ({
         side: i === 0 ? 'left' : 'right',
         ...o,
-        assessment: assess(o.formula, kitchen),
+        assessment: this.judgement.assess(o.formula, kitchen),
         colours: this.coloursOf(o.formula),
       }));
   });
@@ -91,6 +93,7 @@ export class BesideView {
   );
   protected readonly both = computed(() => {
     const [a, b] = this.sides();
+    this.judgement.ready();
     return a && b ? beside(a.formula, b.formula, this.desk.kitchen()) : null;
   });
   protected readonly summary = computed(() => {

@@ -1,20 +1,12 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  asMeasured,
-  assess,
-  coverAtFirst,
-  familyOf,
-  ingredientFor,
-  isBatter,
-  wordedMethod,
-  type Item,
-} from '@orvin/core';
+import { asMeasured, coverAtFirst, familyOf, ingredientFor, isBatter, wordedMethod, type Item } from '@orvin/core';
 import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
 import { Desk } from '../desk/desk';
+import { Judgement } from '../desk/judgement';
 import { bakeWords, dialWords, tinWords } from '../ui/words';
 
 type Size = 'a5' | 'a6';
@@ -37,6 +29,7 @@ const COVER = { none: '', tent: ', under foil', lid: ', under a lid' } as const;
 export class Card {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
+  private readonly judgement = inject(Judgement);
   protected readonly backup = inject(Backup);
   private readonly notices = inject(Notices);
   protected readonly formats = otherFormats;
@@ -93,7 +86,7 @@ export class Card {
   protected readonly foot = computed(() => {
     const f = this.formula();
     if (!f) return '';
-    const a = assess(f, this.desk.kitchen());
+    const a = this.judgement.assess(f, this.desk.kitchen());
     const contains = a.allergens.length > 0 ? `Contains ${a.allergens.join(', ')}. ` : '';
     return `${contains}${a.cautions.map((c) => c.words).join(' ')}`;
   });

@@ -4,7 +4,6 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import {
   asMeasured,
-  assess,
   defaultKitchen,
   families,
   familyOf,
@@ -23,6 +22,7 @@ import { SelectModule } from 'primeng/select';
 import { Subject, switchMap } from 'rxjs';
 import { Solving } from '../compute/solving';
 import { Store } from '../data/store';
+import { Judgement } from '../desk/judgement';
 import { Pantry } from '../desk/pantry';
 import { pct, roleColour, scaleG } from '../ui/figures';
 import { Asks } from '../ui/asks';
@@ -62,6 +62,7 @@ const PLAIN = /^(water|salt|baking-|plain-flour|caster-sugar|white-sugar|unknown
 })
 export class ComposeView {
   private readonly store = inject(Store);
+  private readonly judgement = inject(Judgement);
   private readonly solving = inject(Solving);
   private readonly pantry = inject(Pantry);
   private readonly router = inject(Router);
@@ -126,7 +127,7 @@ export class ComposeView {
     const p = this.proposal();
     if (!p) return null;
     const kitchen = this.pantry.kitchen();
-    const a = assess(p.formula, kitchen);
+    const a = this.judgement.assess(p.formula, kitchen);
     const shares = new Map(a.items.map((i) => [i.itemId, i.bakersPct]));
     return {
       formula: p.formula,

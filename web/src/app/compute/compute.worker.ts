@@ -16,9 +16,12 @@ import {
   sampleTimes,
 } from '@orvin/core';
 import { ranked, readPicture, readRecipe, recipesSeen, recipeTexts, written } from '@orvin/core/reading';
+import { giveJudgement, judgementData } from '@orvin/core/judgement';
 import { expose, transfer } from 'comlink';
 import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake, Reckoned } from '@orvin/core';
 import type { Jobs } from './jobs';
+
+giveJudgement(judgementData);
 
 const QUARTER = 15 * 60_000;
 /** The next full quarter of an hour that can still be met, with a moment to begin in. */

@@ -9,8 +9,11 @@ import {
   substitute,
   type Solver,
 } from '@orvin/core';
+import { giveJudgement, judgementData } from '@orvin/core/judgement';
 import { expose } from 'comlink';
 import type { SolveJobs, WasmUrl } from './solve-jobs';
+
+giveJudgement(judgementData);
 
 let solver: Promise<Solver> | null = null;
 const solverAt = (wasm: WasmUrl): Promise<Solver> =>

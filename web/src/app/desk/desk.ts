@@ -1,11 +1,12 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { Advice, Change, Formula, Kitchen, TinUse } from '@orvin/core';
-import { allItems, applyChanges, assess, defaultKitchen, same } from '@orvin/core/first';
+import { allItems, applyChanges, defaultKitchen, same } from '@orvin/core/first';
 import { BehaviorSubject, of, switchMap } from 'rxjs';
 import type { Command, Plan, WorkingRecord } from '../data/records';
 import { Store, type Doc } from '../data/store';
 import { ovenScale } from '../ui/words';
+import { Judgement } from './judgement';
 
 /** How long what was stays visible beside what is. */
 const AFTERGLOW_MS = 1600;
@@ -26,6 +27,7 @@ export interface Ghost {
 @Injectable({ providedIn: 'root' })
 export class Desk {
   private readonly store = inject(Store);
+  private readonly judgement = inject(Judgement);
   private readonly id$ = new BehaviorSubject<string | null>(null);
   readonly id = toSignal(this.id$, { initialValue: null });
   private readonly stored = toSignal(
@@ -64,13 +66,13 @@ export class Desk {
   readonly changing = computed(() => this.drag() !== null || this.ghost() !== null);
   readonly assessment = computed(() => {
     const f = this.shown();
-    return f === null ? null : assess(f, this.kitchen(), { locked: this.plan().locked ?? [] });
+    return f === null ? null : this.judgement.assess(f, this.kitchen(), { locked: this.plan().locked ?? [] });
   });
   /** What the change that is being dragged or tried, or was just made, starts from; null when nothing is. */
   readonly beforeFormula = computed(() => (this.changing() ? this.formula() : this.recent()));
   readonly before = computed(() => {
     const f = this.beforeFormula();
-    return f === null ? null : assess(f, this.kitchen());
+    return f === null ? null : this.judgement.assess(f, this.kitchen());
   });
 
   constructor() {

@@ -4,6 +4,7 @@ import type { Formula, Kitchen, TinFit } from '@orvin/core';
 import { assess, defaultKitchen, fitTins, same } from '@orvin/core/first';
 import type { WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
+import { Judgement } from '../desk/judgement';
 
 /** What a board says of its formula once it has been weighed up. */
 export interface Weighed {
@@ -29,6 +30,7 @@ const AWAY_MS = 50;
 export class Boards {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly judgement = inject(Judgement);
   private readonly kept = new Map<string, Kept>();
   private readonly shown = signal<ReadonlyMap<string, Weighed>>(new Map());
   readonly weighed: Signal<ReadonlyMap<string, Weighed>> = this.shown.asReadonly();
@@ -46,6 +48,8 @@ export class Boards {
     // told of again, it is another value of the same
     if (!same(kitchen, this.kitchen)) this.kitchen = kitchen;
     this.show(records);
+    await this.judgement.load();
+    if (turn !== this.turn) return;
     let until = 0;
     for (const w of records) {
       const known = this.kept.get(w.id);

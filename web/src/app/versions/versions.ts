@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { assess, differences, same } from '@orvin/core';
+import { differences, same } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { switchMap } from 'rxjs';
 import type { VersionRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
+import { Judgement } from '../desk/judgement';
 import { treeOf } from './tree';
 
 /** Height of a row of the drawing, px; each version takes so many as it needs. */
@@ -23,6 +24,7 @@ const LANE_PX = 22;
 export class Versions {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
+  private readonly judgement = inject(Judgement);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly records = toSignal(toObservable(this.id).pipe(switchMap((id) => this.store.versionsOf$(id))), {
@@ -39,7 +41,7 @@ export class Versions {
     return twigs.map((t) => {
       const v = t.version;
       const parent = v.parent ? byId.get(v.parent) : undefined;
-      const a = assess(v.formula, kitchen);
+      const a = this.judgement.assess(v.formula, kitchen);
       const off = a.verdicts.filter((x) => x.severity !== 'note');
       return {
         ...t,

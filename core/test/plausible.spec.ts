@@ -1,0 +1,337 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import {
+  addLine,
+  allItems,
+  applyChanges,
+  assess,
+  explain,
+  families,
+  plausible,
+  readRecipe,
+  removeItem,
+  usualRanges,
+  write,
+  type Formula,
+  type Plausibility,
+  type Suspect,
+} from '../src/index.js';
+import { cluesOf } from '../src/plausible/clues.js';
+import { expectedOf } from '../src/plausible/expect.js';
+import { fitMeasure, fitTelling } from '../src/plausible/fit.js';
+import { ordinaryFormulas } from '../src/plausible/data.js';
+import { batterOf, readOrdinary, type Ordinary } from '../src/plausible/formulas.js';
+import { groundOf, onlyKin } from '../src/plausible/ground.js';
+import { oddEnough, theModel, type Model } from '../src/plausible/model.js';
+import { pack, unpack } from '../src/plausible/packed.js';
+import { planted, slips } from '../src/plausible/slips.js';
+import { roles, sumsOf } from '../src/plausible/sums.js';
+import { tell } from '../src/plausible/tell.js';
+import { figures, fromLog, measures, toLog, viewOfLines } from '../src/plausible/view.js';
+import { demo, demoIds, formula } from './support/make.js';
+import { runs } from './support/runs.js';
+
+/** Formulas that nothing was fitted to; see docs/science/plausibility.md. */
+const unseen = readOrdinary(readFileSync(new URL('./corpus/ordinary-test.txt', import.meta.url), 'utf8'), true);
+
+const asFormula = (o: Ordinary, lines = batterOf(o)): Formula =>
+  formula(
+    lines.map((l) => [l.ingredient.id, l.grams] as const),
+    { title: o.kind, family: o.families[0] ?? 'free' },
+  );
+const loud = (p: Plausibility): readonly Suspect[] => p.suspects.filter((s) => s.sure !== 'hint');
+const share = <T>(of: readonly T[], test: (x: T) => boolean): number => of.filter(test).length / of.length;
+
+describe('the ordinary formulas', () => {
+  it('are of every family and of many countries, each with its flour or nuts, and none twice', () => {
+    const all = ordinaryFormulas();
+    expect(new Set(all.map((f) => f.families[0])).size).toBe(families.length);
+    expect(new Set(all.map((f) => f.country)).size).toBeGreaterThan(40);
+    expect(all.every((f) => viewOfLines(batterOf(f), f.kind) !== null)).toBeTrue();
+    const what = (f: Ordinary): string => JSON.stringify(f.lines);
+    expect(new Set(all.map(what)).size).toBe(all.length);
+    expect(unseen.filter((f) => all.some((g) => what(g) === what(f)))).toEqual([]);
+  });
+
+  it('say where a line of theirs does not read', () => {
+    expect(() => readOrdinary('scone | UK | plain | rub-in | plain-flour lots', true)).toThrowError(/plain-flour lots/);
+    expect(() => readOrdinary('scone | UK | plain', true)).toThrowError(/Not a formula/);
+  });
+});
+
+describe('what was fitted', () => {
+  it('follows from the formulas as they are now: else `npm run fit` is to be run again', () => {
+    const { ground, fitted } = theModel() as Model;
+    const again = fitMeasure(ground, 'flour');
+    expect(fitted.flour.mean).toBeCloseTo(again.mean, 9);
+    const most = Math.max(...again.alpha.map(Math.abs));
+    again.alpha.forEach((a, i) => expect(Math.abs(a - (fitted.flour.alpha[i] ?? 0))).toBeLessThan(2e-4 * most));
+  });
+
+  it('gives each formula its own error when it is left out', () => {
+    const few = ordinaryFormulas().filter((_, i) => i % 23 === 0);
+    const views = few.map((f) => viewOfLines(batterOf(f), f.kind)).filter((v) => v !== null);
+    const ids = few.map((f) => f.families[0] ?? 'free');
+    const all = fitMeasure(groundOf(views, ids), 'sugar');
+    // a model on the same scales, without the first: what it expects of it misses by as much
+    const ground = groundOf(views, ids);
+    const n = views.length;
+    const rest = {
+      ...ground,
+      n: n - 1,
+      family: ground.family.slice(1),
+      is: { ...ground.is, sugar: ground.is.sugar.slice(1) },
+    };
+    const cut = (r: typeof ground.traits) => ({ d: r.d, at: r.at.slice(r.d), squares: r.squares.slice(1) });
+    const without = {
+      ...rest,
+      traits: cut(ground.traits),
+      from: { ...ground.from, sugar: { ...ground.from.sugar, rows: cut(ground.from.sugar.rows) } },
+    };
+    const fitted = fitMeasure(without, 'sugar');
+    const zero = { ...fitted, alpha: new Float64Array(n - 1), misses: new Float64Array(n - 1) };
+    const others = Object.fromEntries(measures.map((m) => [m, m === 'sugar' ? fitted : zero])) as Parameters<
+      typeof expectedOf
+    >[3];
+    const grounds = Object.fromEntries(
+      Object.entries(ground.from).map(([c, { rows, scale }]) => [c, { rows: cut(rows), scale }]),
+    ) as typeof ground.from;
+    const e = expectedOf(
+      views[0] as (typeof views)[0],
+      onlyKin(ids[0] ?? 'free'),
+      { ...without, from: grounds },
+      others,
+    ).sugar;
+    // both models take off their own mean, which a single formula hardly moves
+    expect(Math.abs(Math.abs(e.is - e.mean) - (all.misses[0] ?? 0))).toBeLessThan(0.12);
+  });
+
+  it('tells classes apart that clues tell apart, and leaves a clue without meaning at nothing', () => {
+    const examples = Array.from({ length: 300 }, (_, i) => {
+      const slip = i % 3;
+      return { clues: Float64Array.of(slip === 1 ? 2 : 0, slip === 2 ? 2 : 0, ((i * 7) % 11) / 11), slip, weight: 1 };
+    });
+    const telling = fitTelling(examples, 3, 0.1, 60);
+    const best = (clues: Float64Array): number => {
+      const p = clues.length + 1;
+      const score = [0, 1, 2].map((c) =>
+        [1, ...clues].reduce(
+          (s, x, j) =>
+            s + (telling.rows[c * p + j] ?? 0) * (j === 0 ? 1 : (x - (telling.mean[j] ?? 0)) / (telling.sd[j] ?? 1)),
+          0,
+        ),
+      );
+      return score.indexOf(Math.max(...score));
+    };
+    expect(share(examples, (e) => best(e.clues) === e.slip)).toBe(1);
+    expect(Math.abs(telling.rows[3] ?? 1)).toBeLessThan(0.2);
+  });
+
+  it('is kept to a part in thirty thousand of the largest', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: -50, max: 50, noNaN: true }), { minLength: 1, maxLength: 40 }), (x) => {
+        const back = unpack(pack(x), x.length);
+        const most = Math.max(...x.map(Math.abs));
+        x.forEach((v, i) => expect(Math.abs(v - (back[i] ?? 0))).toBeLessThanOrEqual(most / 60000 + 1e-12));
+      }),
+      { numRuns: runs(200) },
+    );
+    expect(oddEnough(99, [5, 2, 0, -3])).toBe(0);
+    expect(oddEnough(1, [5, 2, 0, -3])).toBeCloseTo(0.5, 9);
+    expect(oddEnough(-9, [5, 2, 0, -3])).toBe(1);
+  });
+});
+
+describe('a formula against the ordinary ones', () => {
+  it('on formulas it has not seen: few are alarmed, gross slips are found, and the line is named', () => {
+    const ordinary = unseen.map((o) => plausible(asFormula(o)));
+    expect(share(ordinary, (p) => loud(p).length > 0)).toBeLessThanOrEqual(0.1);
+    const slipped = unseen
+      .filter((o) => o.families[0] !== 'free')
+      .flatMap((o, n) =>
+        slips
+          .filter((s) => s.often > 2)
+          .filter((_, k) => (k + n) % 2 === 0)
+          .flatMap((slip) => {
+            const lines = planted(batterOf(o), slip);
+            return lines ? [{ slip, p: plausible(asFormula(o, [...lines])) }] : [];
+          }),
+      );
+    expect(slipped.length).toBeGreaterThan(200);
+    expect(share(slipped, ({ p }) => loud(p).length > 0)).toBeGreaterThan(0.8);
+    expect(share(slipped, ({ p, slip }) => p.suspects[0]?.role === slip.role)).toBeGreaterThan(0.85);
+    expect(share(slipped, ({ p, slip }) => p.suspects.slice(0, 3).some((s) => s.role === slip.role))).toBeGreaterThan(
+      0.94,
+    );
+  });
+
+  it('is judged the same in any size', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...unseen), fc.double({ min: 0.2, max: 8, noNaN: true }), (o, k) => {
+        const one = plausible(asFormula(o));
+        const many = plausible(
+          asFormula(
+            o,
+            batterOf(o).map((l) => ({ ...l, grams: l.grams * k })),
+          ),
+        );
+        expect(many.typical).toBeCloseTo(one.typical, 6);
+        expect(many.suspects[0]?.role).toBe(one.suspects[0]?.role);
+      }),
+      { numRuns: runs(100) },
+    );
+  });
+
+  it('is judged as before once a slip is undone, and after it is written and read', () => {
+    for (const id of demoIds) {
+      const f = demo(id);
+      const item = allItems(f)[0];
+      const twice = applyChanges(f, [{ itemId: item?.id ?? '', grams: 2 * (item?.grams ?? 0) }]);
+      const back = applyChanges(twice, [{ itemId: item?.id ?? '', grams: item?.grams ?? 0 }]);
+      const verdicts = (x: Formula): unknown => assess(x).verdicts.map((v) => [v.id, v.state, v.severity]);
+      expect(verdicts(back)).withContext(id).toEqual(verdicts(f));
+      expect(verdicts(readRecipe(write(f, 'json')).formula))
+        .withContext(id)
+        .toEqual(verdicts(f));
+    }
+  });
+
+  it('is total, and asks for flour where there is nothing to judge by', () => {
+    const empty = plausible(formula([]));
+    expect([empty.typical, empty.suspects.length]).toEqual([0, 0]);
+    const none = plausible(formula([['egg', 100], ['white-sugar', 100]])); // prettier-ignore
+    expect([none.suspects[0]?.role, none.suspects[0]?.slip]).toEqual(['flour', 'missing']);
+    expect(assess(formula([['egg', 100]])).plausible).toBeNull();
+    const lone = plausible(formula([['plain-flour', 250]]));
+    expect(loud(lone).length).toBeGreaterThan(0);
+    for (const s of lone.suspects) expect(Number.isFinite(s.likelyG) && Number.isFinite(s.gain)).toBeTrue();
+  });
+});
+
+describe('the one line that may be wrong', () => {
+  const muffins: [string, number][] = [
+    ['plain-flour', 250],
+    ['caster-sugar', 130],
+    ['baking-powder', 10],
+    ['salt', 2],
+    ['egg', 100],
+    ['milk', 200],
+    ['butter', 90],
+  ];
+  const without = (id: string): Formula =>
+    formula(
+      muffins.filter(([i]) => i !== id),
+      { title: 'Muffins' },
+    );
+  const withGrams = (id: string, grams: number): Formula =>
+    formula(
+      muffins.map(([i, g]): [string, number] => [i, i === id ? grams : g]),
+      { title: 'Muffins' },
+    );
+
+  it('is none in an ordinary formula, which still says where to look first', () => {
+    const p = plausible(formula(muffins, { title: 'Muffins' }));
+    expect(loud(p)).toEqual([]);
+    expect(p.suspects.length).toBeGreaterThan(0);
+    expect(p.suspects[0]?.words).toMatch(/^If something is off/);
+    expect(p.words).toMatch(/rdinary for a muffin/);
+  });
+
+  for (const [id, role, grams] of [
+    ['egg', 'egg', [40, 180]],
+    ['caster-sugar', 'sugar', [60, 240]],
+    ['baking-powder', 'leavener', [5, 20]],
+    ['butter', 'fat', [40, 180]],
+  ] as const)
+    it(`is what is missing: ${id}, with about how much, and once it is there all is well`, () => {
+      const f = without(id);
+      const s = plausible(f).suspects[0];
+      expect([s?.role, s?.slip, s?.itemId]).toEqual([role, 'missing', undefined]);
+      expect(s?.sure).not.toBe('hint');
+      expect(s?.likelyG).toBeGreaterThan(grams[0]);
+      expect(s?.likelyG).toBeLessThan(grams[1]);
+      const mended = addLine(f, `${Math.round(s?.likelyG ?? 0)} g ${s?.likely?.replace(/-/g, ' ')}`);
+      expect(mended && loud(plausible(mended.formula))).toEqual([]);
+    });
+
+  it('is powder that was written as soda, and soda three times', () => {
+    const soda = formula(
+      muffins.map(([i, g]): [string, number] => [i === 'baking-powder' ? 'baking-soda' : i, g]),
+      {
+        title: 'Muffins',
+      },
+    );
+    const s = plausible(soda).suspects[0];
+    expect([s?.role, s?.slip, s?.likely, s?.sure]).toEqual(['leavener', 'name', 'baking-powder', 'plain']);
+    expect(s?.words).toMatch(/^Baking soda stands where baking powder is likely/);
+    const thrice = plausible(withGrams('baking-powder', 30)).suspects[0];
+    expect([thrice?.slip, Math.round(thrice?.factor ?? 0)]).toEqual(['times', 3]);
+    expect(thrice?.likelyG).toBeCloseTo(10, 6);
+  });
+
+  it('knows a line that stands twice, and a spoon of another size', () => {
+    const f = formula([...muffins, ['butter', 90]], { title: 'Muffins' });
+    const s = plausible(f).suspects.find((x) => x.role === 'fat');
+    expect(s?.slip).toBe('twice');
+    const spoons = formula(muffins, { title: 'Muffins' });
+    const three = {
+      ...spoons,
+      groups: spoons.groups.map((g) => ({
+        ...g,
+        items: g.items.map((i) =>
+          i.ingredient === 'baking-powder' ? { ...i, grams: 30, entered: { value: 2, unit: 'tbsp' } } : i,
+        ),
+      })),
+    };
+    expect(plausible(three).suspects[0]?.slip).toBe('unit');
+    expect(plausible(three).suspects[0]?.words).toMatch(/A tablespoon for a teaspoon\?$/);
+  });
+
+  it('believes a title that says what it is without', () => {
+    const egg = (title: string): Plausibility => plausible({ ...without('egg'), title });
+    expect(egg('Eggless muffins').typical).toBeGreaterThan(2 * egg('Muffins').typical);
+  });
+
+  it('is in the verdicts with figure and span, on the bars, and can be explained', () => {
+    const f = withGrams('butter', 300);
+    const a = assess(f);
+    const fat = a.verdicts.find((v) => v.id === 'fat');
+    expect([fat?.severity !== 'note', fat?.state, fat?.suspect?.role]).toEqual([true, 'high', 'fat']);
+    expect(fat?.figure?.value).toBeGreaterThan(fat?.band?.[1] ?? Infinity);
+    const bar = usualRanges(f).find((u) => u.itemId === fat?.suspect?.itemId);
+    expect(bar?.high).toBeLessThan(300);
+    const why = explain(f, 'plausible');
+    expect(why.words).toContain(fat?.words ?? '?');
+    expect(why.inputs.some((i) => i.name === 'fat' && i.value > 1)).toBeTrue();
+    expect(explain(f, 'fat').band?.high).toBeCloseTo(a.plausible?.spans.fat.high ?? 0, 6);
+  });
+
+  it('moves with what it is made of: each slip changes its own measure and no other role’s', () => {
+    const lines = batterOf(unseen[30] as Ordinary);
+    const before = figures(sumsOf(lines));
+    for (const role of ['fat', 'sugar', 'egg'] as const) {
+      const slip = slips.find((s) => s.role === role && s.factor === 2);
+      const after = figures(sumsOf((slip && planted(lines, slip)) ?? []));
+      for (const m of ['fat', 'sugar', 'egg'] as const)
+        if (m === role)
+          expect(after[m])
+            .withContext(role)
+            .toBeGreaterThan(1.5 * before[m]);
+        else
+          expect(Math.abs(after[m] - before[m]))
+            .withContext(`${role} ${m}`)
+            .toBeLessThan(2);
+    }
+    for (const m of measures) expect(fromLog(m, toLog(m, before[m]))).toBeCloseTo(before[m], 6);
+  });
+
+  it('is one role of seven, each with the odds of its slips together', () => {
+    const { ground, fitted, telling } = theModel() as Model;
+    const view = viewOfLines(batterOf(unseen[3] as Ordinary), '');
+    const told = view && tell(cluesOf(expectedOf(view, onlyKin('biscuit'), ground, fitted)), telling);
+    expect(told?.slips.length).toBe(slips.length);
+    const all = roles.reduce((s, r) => s + Math.exp(told?.roles[r] ?? 0), 0);
+    expect(Math.log(all)).toBeCloseTo(told?.any ?? 0, 6);
+    expect(removeItem(without('egg'), 'i0').groups[0]?.items.length).toBe(5);
+  });
+});
