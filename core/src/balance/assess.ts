@@ -104,7 +104,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     methods,
     texture: textureOf(lines, totals, w.lift, ledger, beam, water, family, methods.chosen),
     verdicts:
-      totals.baseG <= 0
+      totals.baseG - totals.cocoaG <= 0
         ? verdicts
         : [
             ...verdicts,

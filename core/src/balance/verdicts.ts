@@ -230,7 +230,8 @@ export function verdictsOf(
   kitchen?: Kitchen,
 ): Verdict[] {
   const out: Verdict[] = amountVerdicts(formula, kitchen);
-  if (t.baseG <= 0) {
+  // cocoa alone does not make a crumb
+  if (t.baseG - t.cocoaG <= 0) {
     out.push({
       id: 'flour',
       state: 'low',

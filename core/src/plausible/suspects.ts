@@ -177,8 +177,10 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
       sure,
     };
   });
-  // a hint that hardly differs from what stands there says nothing
-  return all.filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)));
+  // what hardly differs from what stands there is no suspect, and as a hint says nothing
+  return all
+    .map((s) => (tells(s) ? s : { ...s, sure: 'hint' as const }))
+    .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)));
 }
 
 /** Log odds below which a hint is not worth a thought. */

@@ -25,17 +25,22 @@ export function across(
   kitchen: Kitchen,
 ): Doubt[] {
   const w = weigh(formula, kitchen);
+  const listed = listAndMethod(formula, at, kitchen);
+  // the method names what the list lacks: that is asked, and no more
+  const named = listed.some((d) => d.kind === 'unlisted');
   const single = [...outOfProportion(formula, w, at), ...spoons(formula, w, at, kitchen)];
   return [
     ...single,
-    ...(single.length === 0 ? outOfKeeping(formula, w, at, kitchen) : []),
+    ...(single.length === 0
+      ? outOfKeeping(formula, w, at, kitchen).filter((d) => !named || d.itemId !== undefined)
+      : []),
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),
     ...openTin(formula, baking),
     ...uncounted(formula, baking),
     ...hugeTin(baking),
     ...tin(formula, w),
-    ...listAndMethod(formula, at, kitchen),
+    ...listed,
     ...family(formula, guess),
   ];
 }

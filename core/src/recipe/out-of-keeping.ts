@@ -47,7 +47,7 @@ export function outOfKeeping(formula: Formula, w: Weighed, at: Places, kitchen: 
     {
       id: `${item.id}-fits`,
       place: at.item(item.id),
-      kind: s.role === 'leavener' ? 'leavener' : 'amount',
+      kind: s.slip === 'name' ? 'leavener' : 'amount',
       itemId: item.id,
       likely,
       words: s.words,

@@ -4,9 +4,22 @@ import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-
 import { giveJudgement, judgementData } from '@orvin/core/judgement';
 import { Compute } from '../app/compute/compute';
 import { Solving } from '../app/compute/solving';
+import { Judgement } from '../app/desk/judgement';
 
 /** Cannot be ended, so that it outlives the injector of a spec. */
 const kept = (pool: object): object => Object.assign(pool, { ngOnDestroy: undefined });
+
+giveJudgement(judgementData);
+
+/** What formulas are judged with is there from the start; how a page comes by it has a spec of its own. */
+class AtHand extends Judgement {
+  override load(): Promise<void> {
+    return Promise.resolve();
+  }
+  override ready(): boolean {
+    return true;
+  }
+}
 
 /**
  * What every spec starts from. The workers are the same for all specs, since a cold solver costs each a second or more; a
@@ -16,6 +29,7 @@ const kept = (pool: object): object => Object.assign(pool, { ngOnDestroy: undefi
   providers: [
     { provide: Compute, useValue: kept(new Compute()) },
     { provide: Solving, useValue: kept(new Solving()) },
+    { provide: Judgement, useClass: AtHand },
   ],
 })
 class Kept {}
@@ -24,5 +38,3 @@ getTestBed().initTestEnvironment([BrowserTestingModule, Kept], platformBrowserTe
   errorOnUnknownElements: true,
   errorOnUnknownProperties: true,
 });
-
-giveJudgement(judgementData);

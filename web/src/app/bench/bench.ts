@@ -129,6 +129,10 @@ export class Bench {
     this.judgement.ready();
     return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
   });
+  /** Lines that do not fit the rest, when that is more than a hint. */
+  protected readonly suspectIds = computed(
+    () => new Set(this.a()?.verdicts.flatMap((v) => v.suspect?.itemId ?? []) ?? []),
+  );
   protected readonly beforeById = computed(() => {
     const was = this.desk.beforeFormula();
     if (!was) return new Map<string, number>();

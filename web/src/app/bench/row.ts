@@ -38,6 +38,8 @@ export class Row {
   /** Nothing but typing changes it. */
   readonly locked = input(false);
   readonly usual = input<Usual | null>(null);
+  /** Whether it is the line that does not fit the rest. */
+  readonly suspect = input(false);
   readonly kitchen = input.required<Kitchen>();
   readonly source = input.required<Source>();
   /** Grams before the change being dragged or tried; null when this line does not change. */
@@ -88,11 +90,6 @@ export class Row {
     return u && u.low !== null && u.high !== null
       ? { left: this.at(u.low), width: Math.max(1.5, this.at(u.high) - this.at(u.low)) }
       : null;
-  });
-  protected readonly outside = computed(() => {
-    const u = this.usual();
-    const g = this.item().grams;
-    return u !== null && u.low !== null && u.high !== null && (g < u.low - 0.05 || g > u.high + 0.05);
   });
   protected readonly barLabel = computed(() => {
     const u = this.usual();
