@@ -183,7 +183,7 @@ test('undo on the proof sheet takes back answers there and nothing else', async 
   await expect(page.getByRole('button', { name: /^Undo Rye flour/ })).toBeEnabled();
   await paste(
     page,
-    'Small muffins\n2 cups (180 g) plain flour\n2 tsp baking powder\n2 eggs\n150 ml milk\n60 g glimmer',
+    'Small muffins\n2 cups (180 g) plain flour\n2 tsp baking powder\n2 eggs\n150 ml milk\n90 g sugar\n70 g butter\n60 g glimmer',
   );
   await expect(page.getByText('2 places are in doubt')).toBeVisible();
   await page.getByRole('button', { name: '180 g, as weighed' }).click();

@@ -159,7 +159,7 @@ test('a formula without flour is never called well', async ({ page }) => {
   await page.getByRole('button', { name: 'read it' }).click();
   await page.getByRole('button', { name: /to the bench/ }).click();
   await expect(page.getByRole('heading', { name: /No flour/ }).first()).toBeVisible();
-  await expect(page.getByText('Nothing to mend')).toHaveCount(0);
+  await expect(page.getByText(/rdinary for a/)).toHaveCount(0);
   const line = page.getByLabel('Another line');
   await line.fill('250 g plain flour');
   await line.press('Enter');

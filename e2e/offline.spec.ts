@@ -85,7 +85,7 @@ test('starts, edits and restarts with the server gone', async ({ page, browser }
     await powder.fill('2 tsp');
     await powder.press('Enter');
     await expect(powder).toHaveValue('9.1');
-    await expect(page.getByRole('heading', { name: /Lift High for/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Lift Right for/ })).toBeVisible();
     await stored(page);
 
     // the bake model's worker starts offline too

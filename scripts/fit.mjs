@@ -33,4 +33,5 @@ const done = spawnSync(process.execPath, ['--import', 'tsx', '--input-type=modul
   cwd: root,
   stdio: 'inherit',
 });
+if (done.status === 0) spawnSync('npx', ['oxfmt', 'core/src/plausible/weights.ts'], { cwd: root, stdio: 'inherit' });
 process.exit(done.status ?? 1);

@@ -23,7 +23,7 @@ describe('advice', () => {
   });
 
   const faults: [what: string, ingredient: string, grams: number, role: SuspectRole, said: RegExp][] = [
-    ['no powder to speak of', 'baking-powder', 0.5, 'leavener', /^More baking powder, .* it will rise as it should/],
+    ['no powder to speak of', 'baking-powder', 0.2, 'leavener', /^More baking powder, .* it will rise as it should/],
     ['too much powder', 'baking-powder', 26, 'leavener', /^Less baking powder, .* it will not dome and crack/],
     ['too much butter', 'butter', 360, 'fat', /^Less butter, .* less greasy/],
     ['hardly any sugar', 'caster-sugar', 25, 'sugar', /^More caster sugar, .* moister/],

@@ -7,12 +7,12 @@ export interface Packed {
 const SIGNS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
 const STEPS = 32767;
 
-export function pack(x: ArrayLike<number>): Packed {
-  let most = 0;
-  for (let i = 0; i < x.length; i++) most = Math.max(most, Math.abs(x[i] as number));
+export function pack(x: Iterable<number>): Packed {
+  const all = [...x];
+  const most = all.reduce((m, v) => Math.max(m, Math.abs(v)), 0);
   const bytes: number[] = [];
-  for (let i = 0; i < x.length; i++) {
-    const v = most > 0 ? Math.round(((x[i] as number) / most) * STEPS) & 0xffff : 0;
+  for (const one of all) {
+    const v = most > 0 ? Math.round((one / most) * STEPS) & 0xffff : 0;
     bytes.push(v & 0xff, v >> 8);
   }
   let out = '';

@@ -186,4 +186,4 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;
 const tells = (s: Suspect): boolean =>
-  s.slip === 'name' || (s.slip === 'missing' ? s.likelyG > 0.5 : Math.abs(Math.log(Math.max(1e-3, s.factor))) > 0.1);
+  s.slip === 'name' || (s.slip === 'missing' ? s.likelyG > 0.5 : Math.abs(Math.log(Math.max(1e-3, s.factor))) > 0.16);

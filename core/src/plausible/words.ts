@@ -12,7 +12,7 @@ const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerC
 
 /** An amount as it is thought of: eggs by the piece, leavener and salt by the spoon, all else in grams. */
 function amount(grams: number, i: Ingredient, batterG: number, kitchen: Kitchen): string {
-  const g = onStep(i, grams, batterG, kitchen);
+  const g = onStep(i, grams, batterG, kitchen) || grams;
   const weighed = `${Number(g >= 10 ? g.toFixed(0) : g.toFixed(1))} g`;
   const spooned = i.role === 'leavener' || i.role === 'salt' || i.role === 'egg';
   return spooned ? `${asMeasured(grams, i, kitchen.measures)} (${weighed})` : weighed;
