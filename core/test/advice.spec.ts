@@ -64,7 +64,7 @@ describe('advice', () => {
     expect((best(bent('butter', 360))?.changes[0]?.grams ?? 1) % 5).toBe(0);
   });
 
-  it('moves soda to its acid', () => {
+  it('puts powder where soda stands in its place', () => {
     const f = formula(
       [
         ['plain-flour', 250],
@@ -79,8 +79,17 @@ describe('advice', () => {
     );
     const a = assess(f);
     expect(a.verdicts.find((v) => v.id === 'ledger')?.severity).toBe('unusual');
-    const after = assess(applyChanges(f, a.advice[0]?.changes ?? []));
-    expect(after.ledger.leftSodaGPer100gBatter.typical).toBeLessThan(a.ledger.leftSodaGPer100gBatter.typical / 2);
-    expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();
+    expect(a.advice[0]?.words).toMatch(/^Baking powder instead of baking soda/);
+    const after = assess(a.advice[0]?.formula ?? f);
+    expect(after.ledger.leftSodaGPer100gBatter.typical).toBeLessThan(0.1);
+    expect(after.lift.mmolPer100gBase.typical).toBeGreaterThan(8);
+  });
+
+  it('brings in what is missing, in a measure that can be had', () => {
+    const f = formula(cake.filter(([i]) => i !== 'egg'), { family: 'butter-cake-lean' }); // prettier-ignore
+    const [first] = assess(f).advice;
+    expect(first?.words).toMatch(/^Add egg, .* eggs?: more to hold it up/);
+    expect(assess(first?.formula ?? f).verdicts.every((v) => v.severity === 'note')).toBeTrue();
+    expect(assess(f, undefined, { locked: ['i0'] }).advice.length).toBe(1);
   });
 });

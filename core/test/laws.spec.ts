@@ -304,7 +304,7 @@ describe('advice on a formula that was put out of balance', () => {
         for (let step = 0; step < 12; step++) {
           const [best] = assess(now).advice;
           if (!best) return;
-          now = applyChanges(now, best.changes);
+          now = best.formula ?? applyChanges(now, best.changes);
           const next = assess(now);
           expect(next.merit).toBeCloseTo(best.merit, 6);
           expect(next.plausible?.typical).withContext(`${f.id}, ${best.words}`).toBeGreaterThanOrEqual(typical);

@@ -1,4 +1,7 @@
-import { applyChanges } from '../formula/formula.js';
+import { applyChanges, isBatter } from '../formula/formula.js';
+import { ingredientOf } from '../ingredient/catalogue.js';
+import type { NamedSuspect } from '../plausible/plausible.js';
+import { capital } from '../text/plain.js';
 import type { Change, Formula, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
@@ -15,6 +18,8 @@ export interface Advice {
   readonly id: string;
   readonly words: string;
   readonly changes: readonly Change[];
+  /** The whole of it, where more than weights of lines that are there changes: a line comes in, or is another thing. */
+  readonly formula?: Formula;
   /** What the merit falls to when it is followed. */
   readonly merit: number;
 }
@@ -105,6 +110,46 @@ function wordsFor(idea: Idea, w: Weighed, kitchen: Kitchen): string {
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}: ${idea.why}.`;
 }
 
+/** A formula in which what is missing has come in, or what goes by another's name is that; null for other suspects. */
+function restored(
+  formula: Formula,
+  s: NamedSuspect,
+  w: Weighed,
+  kitchen: Kitchen,
+): { words: string; changed: Formula; itemId?: string } | null {
+  if (s.likely === undefined || (s.slip !== 'missing' && s.slip !== 'name')) return null;
+  const ingredient = ingredientOf(s.likely, formula.ingredients, kitchen);
+  const name = ingredient.name.replace(/,.*/, '').toLowerCase();
+  if (s.slip === 'name') {
+    const groups = formula.groups.map((g) => ({
+      ...g,
+      items: g.items.map((i) => (i.id === s.itemId ? { ...i, ingredient: ingredient.id } : i)),
+    }));
+    const was = w.lines.find((l) => l.item.id === s.itemId)?.ingredient.name.toLowerCase() ?? 'it';
+    return {
+      words: `${capital(name)} instead of ${was}: it does not taste, and rises.`,
+      changed: { ...formula, groups },
+      itemId: s.itemId ?? '',
+    };
+  }
+  const grams = onStep(ingredient, s.likelyG, w.totals.batterG, kitchen);
+  const into = formula.groups.findIndex(isBatter);
+  if (into < 0 || grams <= 0) return null;
+  const taken = new Set(formula.groups.flatMap((g) => g.items.map((i) => i.id)));
+  let n = taken.size + 1;
+  while (taken.has(`i${n}`)) n++;
+  const item = {
+    id: `i${n}`,
+    ingredient: ingredient.id,
+    words: `${grams} g ${name}`,
+    entered: { value: grams, unit: 'g' },
+    grams,
+  };
+  const groups = formula.groups.map((g, k) => (k === into ? { ...g, items: [...g.items, item] } : g));
+  const said = asMeasured(grams, ingredient, kitchen.measures);
+  return { words: `Add ${name}, ${said}: ${reasons[s.role][0]}.`, changed: { ...formula, groups } };
+}
+
 /**
  * What to change, at most three: a line that is out of keeping with the rest as what fits it, and soda as what its acid
  * can meet where it would taste. Each is tried on the formula and judged in full before it is offered; locked lines
@@ -122,16 +167,23 @@ export function adviceFor(
   const soapy = w.ledger.leftSodaGPer100gBatter.typical > soapyFrom(w.masked);
   if (wrong.length === 0 && !soapy) return [];
   const out: Advice[] = [];
-  // what is missing is said, and mended elsewhere: no weight of what is there would mend it
-  const told = wrong.some((s) => s.slip === 'missing');
-  const ideas = [...suspectIdeas(w, held, kitchen), ...(soapy && !told ? sodaIdeas(w, w.family, kitchen) : [])];
+  const better = (x: Held | null): boolean => x !== null && x.told.any < Math.max(held.told.any, TRIFLE);
+  const anew = wrong.flatMap((s) => restored(formula, s, w, kitchen) ?? []);
+  for (const { words, changed, itemId } of anew) {
+    if (itemId !== undefined && locked.includes(itemId)) continue;
+    const after = weigh(changed, kitchen);
+    if (better(heldAgainst(changed, after, kitchen)))
+      out.push({ id: 'suspect-restored', words, changes: [], formula: changed, merit: after.merit });
+  }
+  // where a thing is missing or goes by another name, no weight of what is there mends it
+  const ideas =
+    anew.length > 0 ? [] : [...suspectIdeas(w, held, kitchen), ...(soapy ? sodaIdeas(w, w.family, kitchen) : [])];
   for (const idea of ideas) {
     if (idea.changes.some((c) => locked.includes(c.itemId))) continue;
     if (idea.changes.some((c) => sameBySpoon(c, w, kitchen))) continue;
     const changed = applyChanges(formula, idea.changes);
     const after = weigh(changed, kitchen);
-    const odd = heldAgainst(changed, after, kitchen);
-    if (!odd || odd.told.any >= Math.max(held.told.any, TRIFLE)) continue;
+    if (!better(heldAgainst(changed, after, kitchen))) continue;
     out.push({ id: idea.id, words: wordsFor(idea, w, kitchen), changes: idea.changes, merit: after.merit });
   }
   return out.slice(0, 3);

@@ -54,7 +54,8 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
   if (s.slip === 'missing' || !line) {
     const i = catalogueRow(s.likely ?? 'plain-flour');
     const what = MISSING[s.role];
-    const about = `about ${amount(s.likelyG, i, batterG, kitchen)} of ${inSentence(i)}`;
+    const said = amount(s.likelyG, i, batterG, kitchen);
+    const about = i.role === 'egg' ? `about ${said}` : `about ${said} of ${inSentence(i)}`;
     return {
       short: `no ${what}`,
       long: hint

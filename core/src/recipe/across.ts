@@ -23,6 +23,8 @@ export function across(
   guess: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] },
   at: Places,
   kitchen: Kitchen,
+  /** Lines that something is asked about already. */
+  asked: ReadonlySet<string> = new Set(),
 ): Doubt[] {
   const w = weigh(formula, kitchen);
   const listed = listAndMethod(formula, at, kitchen);
@@ -32,7 +34,7 @@ export function across(
   return [
     ...single,
     ...(single.length === 0
-      ? outOfKeeping(formula, w, at, kitchen).filter((d) => !named || d.itemId !== undefined)
+      ? outOfKeeping(formula, w, at, kitchen).filter((d) => (d.itemId === undefined ? !named : !asked.has(d.itemId)))
       : []),
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),

@@ -424,7 +424,14 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     },
   };
   doubts.push(
-    ...across(formula, { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) }, guess, places, kitchen),
+    ...across(
+      formula,
+      { ...baking, ...(firstOf(readOvenLine) && { heatDoubt: null }) },
+      guess,
+      places,
+      kitchen,
+      new Set(doubts.flatMap((d) => d.itemId ?? [])),
+    ),
   );
   const probe = (words: string, no: number): Item => {
     const [item] = readLine(words, no, `x${no}`, source, kitchen, 0, wordsOf(origin?.region)).items;

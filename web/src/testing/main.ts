@@ -1,4 +1,4 @@
-import { NgModule } from '@angular/core';
+import { Injectable, NgModule } from '@angular/core';
 import { getTestBed } from '@angular/core/testing';
 import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 import { giveJudgement, judgementData } from '@orvin/core/judgement';
@@ -12,6 +12,7 @@ const kept = (pool: object): object => Object.assign(pool, { ngOnDestroy: undefi
 giveJudgement(judgementData);
 
 /** What formulas are judged with is there from the start; how a page comes by it has a spec of its own. */
+@Injectable()
 class AtHand extends Judgement {
   override load(): Promise<void> {
     return Promise.resolve();

@@ -173,7 +173,12 @@ export class Desk {
 
   try(advice: Advice): void {
     const f = this.formula();
-    if (f) this.ghost.set({ id: advice.id, words: advice.words, formula: applyChanges(f, advice.changes) });
+    if (f)
+      this.ghost.set({
+        id: advice.id,
+        words: advice.words,
+        formula: advice.formula ?? applyChanges(f, advice.changes),
+      });
   }
 
   drop(): void {
