@@ -23,8 +23,8 @@ export function across(
   guess: { readonly confidence: number; readonly near?: readonly { readonly id: FamilyId }[] },
   at: Places,
   kitchen: Kitchen,
-  /** Lines that something is asked about already. */
-  asked: ReadonlySet<string> = new Set(),
+  /** Whether an amount is in doubt already, on which the judgement of the rest would hang. */
+  unsettled = false,
 ): Doubt[] {
   const w = weigh(formula, kitchen);
   const listed = listAndMethod(formula, at, kitchen);
@@ -33,8 +33,8 @@ export function across(
   const single = [...outOfProportion(formula, w, at), ...spoons(formula, w, at, kitchen)];
   return [
     ...single,
-    ...(single.length === 0
-      ? outOfKeeping(formula, w, at, kitchen).filter((d) => (d.itemId === undefined ? !named : !asked.has(d.itemId)))
+    ...(single.length === 0 && !unsettled
+      ? outOfKeeping(formula, w, at, kitchen).filter((d) => d.itemId !== undefined || !named)
       : []),
     ...heat(formula, baking, at, kitchen),
     ...time(formula, at),

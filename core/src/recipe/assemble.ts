@@ -430,7 +430,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
       guess,
       places,
       kitchen,
-      new Set(doubts.flatMap((d) => d.itemId ?? [])),
+      doubts.some((d) => UNSETTLED.has(d.kind)),
     ),
   );
   const probe = (words: string, no: number): Item => {
@@ -454,6 +454,9 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
     confidence: confidenceOf(account, parts, doubts),
   };
 }
+
+/** Doubts that an amount hangs on. */
+const UNSETTLED: ReadonlySet<string> = new Set(['disagree', 'no-amount', 'unknown-ingredient', 'amount', 'scan']);
 
 const mixedRoles = new Set(['batter', 'dry', 'wet', 'fat-sugar', 'egg', 'fold-in']);
 const isMixed = (s: { readonly role: string }): boolean => mixedRoles.has(s.role);
