@@ -82,12 +82,12 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await does(page, '10 ×');
   await expect(page.locator('orvin-probe-chart')).toBeVisible();
   await expect(withProbe).toContainText(/min more|done, or nearly/, { timeout: 60_000 });
-  await does(page, '60 ×');
   expect(await barriers(page)).toEqual([]);
   await does(page, 'unplug the probe');
   await expect(withProbe).toContainText('The probe is silent');
   await does(page, 'plug the probe in');
   await expect(withProbe).toContainText(/\d+ °C/);
+  await does(page, '60 ×');
 
   // what is due rings; out, cooled, judged
   await expect(page.getByRole('alert')).toBeVisible({ timeout: 60_000 });

@@ -43,6 +43,8 @@ const stop = (child: ChildProcess): Promise<void> =>
   });
 
 test('starts, edits and restarts with the server gone', async ({ page, browser }) => {
+  // two servers, a picture read and a whole application kept: slow on a slow machine
+  test.setTimeout(300_000);
   let server = await serve();
   try {
     await page.goto(`${base}/shelf`);

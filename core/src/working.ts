@@ -17,7 +17,7 @@ export type { Suspect, Sure } from './plausible/suspects.js';
 export type { Gauge, Span, Spans } from './plausible/spans.js';
 export type { SuspectRole } from './plausible/sums.js';
 export { effectOf, keepingTotal, moveTo, placeOnMap, toTotal, type Axis, type ItemEffect } from './balance/change.js';
-export { allergensOf, type Caution } from './balance/cautions.js';
+export { allergensOf, cautionsOf, type Caution } from './balance/cautions.js';
 export type { Verdict } from './balance/verdict.js';
 export type { Totals } from './balance/totals.js';
 export type { Beam, Pull, WaterLine, Wet } from './balance/pulls.js';

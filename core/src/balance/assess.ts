@@ -63,6 +63,8 @@ export interface Assessment {
     /** How many ordinary formulas it was held against. */
     readonly against: number;
     readonly words: string;
+    /** Where to look first, if it is a little odd; else empty. */
+    readonly hint: string;
   } | null;
 }
 
@@ -129,6 +131,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
       spans: held.spans,
       against: held.against,
       words: held.words,
+      hint: held.hint,
     },
   };
 }

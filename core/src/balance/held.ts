@@ -3,7 +3,7 @@ import { pressureRatio } from '../leavening/volume.js';
 import { judge, type Judged } from '../plausible/judge.js';
 import { namedSuspects, type NamedSuspect } from '../plausible/plausible.js';
 import { spansOf, type Spans } from '../plausible/spans.js';
-import { wholeWords } from '../plausible/words.js';
+import { hintOf, wholeWords } from '../plausible/words.js';
 import type { Weighed } from './weigh.js';
 
 /** A weighed formula held against ordinary ones: where each gauge usually stands, and which line may be wrong. */
@@ -12,6 +12,8 @@ export interface Held extends Judged {
   readonly suspects: readonly NamedSuspect[];
   /** The whole in a sentence. */
   readonly words: string;
+  /** Where to look first, if it is a little odd; else empty. */
+  readonly hint: string;
 }
 
 /** @returns null where there is neither flour nor nuts to judge by */
@@ -28,5 +30,6 @@ export function heldAgainst(
     spans: spansOf(judged, w.totals, pressureRatio(kitchen.altitudeM)),
     suspects,
     words: wholeWords(judged.typical, suspects[0]?.sure, w.family),
+    hint: hintOf(judged.typical, suspects[0]?.words),
   };
 }

@@ -133,7 +133,7 @@ const SPOONS = /^(?:tsp|tbsp|teaspoon|tablespoon)/;
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
   const flour = flourOf(sumsOf(lines, kitchen));
-  const all = j.ranked.map((role): Suspect => {
+  const all = j.ranked.slice(0, MOST).map((role): Suspect => {
     const gain = j.told.roles[role];
     const near = first - gain <= BESIDE;
     const sure: Sure = !near || j.typical > NAMED ? 'hint' : j.typical <= PLAIN ? 'plain' : 'likely';
@@ -182,6 +182,9 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
     .map((s) => (tells(s) ? s : { ...s, sure: 'hint' as const }))
     .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)));
 }
+
+/** How many roles are looked at: one line is wrong, and a baker asks for a few at most. */
+const MOST = 4;
 
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;

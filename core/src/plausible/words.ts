@@ -104,6 +104,9 @@ const MISSING: Readonly<Record<Suspect['role'], string>> = {
   salt: 'salt',
 };
 
+/** Where to look first, where fewer than one in five ordinary formulas look so odd; else nothing. */
+export const hintOf = (typical: number, first: string | undefined): string => (typical < 0.2 ? (first ?? '') : '');
+
 /** The whole in a sentence, by the share of ordinary formulas that look as odd or odder. */
 export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, family: Family): string {
   const kind = family.id === 'free' ? 'a bake of its own kind' : aFamily(family);

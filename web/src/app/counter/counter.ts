@@ -3,7 +3,7 @@ import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  assess,
+  cautionsOf,
   counting,
   fitTins,
   frozenFits,
@@ -149,7 +149,7 @@ export class Counter implements OnDestroy {
   /** What has to be minded with these ingredients, said before anything is begun. */
   protected readonly cautions = computed(() => {
     const kitchen = this.desk.kitchen();
-    const all = this.book.bakes().flatMap((b) => assess(b.formula, kitchen).cautions.map((c) => c.words));
+    const all = this.book.bakes().flatMap((b) => cautionsOf(b.formula, kitchen).map((c) => c.words));
     return [...new Set(all)];
   });
 
