@@ -79,7 +79,7 @@ describe('advice', () => {
     );
     const a = assess(f);
     expect(a.verdicts.find((v) => v.id === 'ledger')?.severity).toBe('unusual');
-    expect(a.advice[0]?.words).toMatch(/^Baking powder instead of baking soda/);
+    expect(a.advice[0]?.words).toMatch(/^Baking powder, .* tsp, instead of baking soda: no soda is left/);
     const after = assess(a.advice[0]?.formula ?? f);
     expect(after.ledger.leftSodaGPer100gBatter.typical).toBeLessThan(0.1);
     expect(after.lift.mmolPer100gBase.typical).toBeGreaterThan(8);

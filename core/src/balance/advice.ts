@@ -1,8 +1,8 @@
-import { applyChanges, isBatter } from '../formula/formula.js';
+import { applyChanges, withItem } from '../formula/formula.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { NamedSuspect } from '../plausible/plausible.js';
 import { capital } from '../text/plain.js';
-import type { Change, Formula, Kitchen } from '../formula/types.js';
+import type { Change, Formula, Item, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
 import { powderTypeOf } from '../leavening/parts.js';
@@ -120,34 +120,25 @@ function restored(
   if (s.likely === undefined || (s.slip !== 'missing' && s.slip !== 'name')) return null;
   const ingredient = ingredientOf(s.likely, formula.ingredients, kitchen);
   const name = ingredient.name.replace(/,.*/, '').toLowerCase();
-  if (s.slip === 'name') {
-    const groups = formula.groups.map((g) => ({
-      ...g,
-      items: g.items.map((i) => (i.id === s.itemId ? { ...i, ingredient: ingredient.id } : i)),
-    }));
-    const was = w.lines.find((l) => l.item.id === s.itemId)?.ingredient.name.toLowerCase() ?? 'it';
-    return {
-      words: `${capital(name)} instead of ${was}: it does not taste, and rises.`,
-      changed: { ...formula, groups },
-      itemId: s.itemId ?? '',
-    };
-  }
   const grams = onStep(ingredient, s.likelyG, w.totals.batterG, kitchen);
-  const into = formula.groups.findIndex(isBatter);
-  if (into < 0 || grams <= 0) return null;
-  const taken = new Set(formula.groups.flatMap((g) => g.items.map((i) => i.id)));
-  let n = taken.size + 1;
-  while (taken.has(`i${n}`)) n++;
-  const item = {
-    id: `i${n}`,
-    ingredient: ingredient.id,
-    words: `${grams} g ${name}`,
-    entered: { value: grams, unit: 'g' },
-    grams,
-  };
-  const groups = formula.groups.map((g, k) => (k === into ? { ...g, items: [...g.items, item] } : g));
+  if (grams <= 0) return null;
   const said = asMeasured(grams, ingredient, kitchen.measures);
-  return { words: `Add ${name}, ${said}: ${reasons[s.role][0]}.`, changed: { ...formula, groups } };
+  const entered = { value: grams, unit: 'g' };
+  const line = w.lines.find((l) => l.item.id === s.itemId);
+  if (!line) {
+    const item: Item = { id: 'i1', ingredient: ingredient.id, words: `${grams} g ${name}`, entered, grams };
+    return { words: `Add ${name}, ${said}: ${reasons[s.role][0]}.`, changed: withItem(formula, item) };
+  }
+  const groups = formula.groups.map((g) => ({
+    ...g,
+    items: g.items.map((i): Item => (i === line.item ? { ...i, ingredient: ingredient.id, grams, entered } : i)),
+  }));
+  const why = ingredient.leavener === 'powder' ? 'no soda is left to taste' : 'as much as its acid asks for';
+  return {
+    words: `${capital(name)}, ${said}, instead of ${line.ingredient.name.toLowerCase()}: ${why}.`,
+    changed: { ...formula, groups },
+    itemId: line.item.id,
+  };
 }
 
 /**

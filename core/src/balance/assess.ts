@@ -9,7 +9,7 @@ import { adviceFor, type Advice } from './advice.js';
 import { allergensOf, cautionsOf, type Caution } from './cautions.js';
 import type { Consistency } from './families.js';
 import type { NamedSuspect } from '../plausible/plausible.js';
-import type { Span, Spans } from '../plausible/spans.js';
+import { waterLeft, type Span, type Spans } from '../plausible/spans.js';
 import { heldAgainst } from './held.js';
 import { judgeFamily } from './infer.js';
 import type { Methods } from './methods.js';
@@ -101,7 +101,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     crumb: crumbOf(lines, ledger, totals, w.masked, kitchen),
     thumb,
     beam,
-    water,
+    water: held ? { ...water, usual: waterLeft(held.spans, water) } : water,
     parts,
     methods,
     texture: textureOf(lines, totals, w.lift, ledger, beam, water, family, methods.chosen),

@@ -6,6 +6,16 @@ import { spansOf, type Spans } from '../plausible/spans.js';
 import { hintOf, wholeWords } from '../plausible/words.js';
 import type { Weighed } from './weigh.js';
 
+/** Where each gauge of a weighed formula usually stands; null where there is neither flour nor nuts to judge by. */
+export function spansFor(
+  formula: Formula,
+  { lines, totals }: Pick<Weighed, 'lines' | 'totals'>,
+  kitchen: Kitchen,
+): Spans | null {
+  const judged = judge(lines, formula.family, formula.title, kitchen);
+  return judged && spansOf(judged, totals, pressureRatio(kitchen.altitudeM));
+}
+
 /** A weighed formula held against ordinary ones: where each gauge usually stands, and which line may be wrong. */
 export interface Held extends Judged {
   readonly spans: Spans;

@@ -1,13 +1,13 @@
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import type { Span } from '../plausible/spans.js';
-import { heldAgainst } from './held.js';
+import { spansFor } from './held.js';
 import { weigh } from './weigh.js';
 
-/** Where an ingredient's weight usually lies in this formula's family; the scale of its bar. */
+/** Where an ingredient's weight usually lies, all else being as it is; the scale of its bar. */
 export interface Usual {
   readonly itemId: string;
-  /** Grams at the edges of the usual range and in its middle; null when the family says nothing about it. */
+  /** Grams at the edges of the usual range and in its middle; null when nothing is said about it. */
   readonly low: number | null;
   readonly usual: number | null;
   readonly high: number | null;
@@ -31,7 +31,7 @@ function fullFor(grams: number, high: number | null): number {
 export function usualRanges(formula: Formula, kitchen: Kitchen = defaultKitchen): Usual[] {
   const w = weigh(formula, kitchen);
   const { totals: t } = w;
-  const spans = heldAgainst(formula, w, kitchen)?.spans;
+  const spans = spansFor(formula, w, kitchen);
   return w.lines.map(({ item, ingredient, grams }) => {
     const none = { itemId: item.id, low: null, usual: null, high: null, full: fullFor(grams, null) };
     if (!spans || t.flourG <= 0 || grams <= 0) return none;

@@ -75,7 +75,6 @@ const rolesOf: Readonly<Record<Measure, SuspectRole>> = {
 function suspected(id: string, role: SuspectRole, { suspects, against }: Against): Verdict | null {
   const s = suspects.find((x) => x.role === role && x.sure !== 'hint');
   if (!s) return null;
-  // too much flour is too little of all else, and the other way round
   return {
     id,
     state: s.factor < 1 ? 'low' : 'high',

@@ -5,6 +5,7 @@ import { densityOf, looseness } from '../balance/totals.js';
 import { measures, pctOf, rangeOf } from '../balance/verdicts.js';
 import { outBy } from '../plausible/clues.js';
 import { spanOf } from '../plausible/judge.js';
+import { waterLeft } from '../plausible/spans.js';
 import { NAMED } from '../plausible/suspects.js';
 import { measures as measured, type Measured } from '../plausible/view.js';
 import type { Held } from '../balance/held.js';
@@ -127,11 +128,13 @@ function explainPull(w: Weighed, itemId: string): Explanation {
   };
 }
 
-function explainHydration(w: Weighed): Explanation {
+export function explainHydration(w: Weighed, held: Held | null): Explanation {
   const t = w.totals;
+  const [low, high] = held ? waterLeft(held.spans, w.water) : w.water.usual;
+  const kind = w.family.id === 'free' ? 'Such a bake' : capital(aFamily(w.family));
   const drinkers = w.water.entries.filter((e) => e.drinksG > 0.5).sort((a, b) => b.drinksG - a.drinksG);
   return {
-    words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${capital(aFamily(w.family))} usually keeps ${plain(w.water.usual[0])}–${plain(w.water.usual[1])} % of its flour.`,
+    words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${kind} that is else like this mostly keeps ${plain(low)}–${plain(high)} % of its flour.`,
     equation: `(${plain(t.waterG)} − ${plain(t.drunkG)}) g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(t.availablePct)} %`,
     inputs: drinkers.slice(0, 5).map((e) => ({
       name: `${e.name.toLowerCase()} drinks`,
@@ -195,8 +198,6 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
       return explainBeam(w);
     case 'family':
       return explainFamily(w);
-    case 'hydration':
-      return explainHydration(w);
     case 'method': {
       const fits = w.methods.fits.filter((f) => f.fit !== 'poor');
       const mine = w.methods.fits.find((f) => f.method === w.methods.chosen);

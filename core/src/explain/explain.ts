@@ -6,7 +6,7 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { asMeasured, densityIn } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
-import { explainBatter, explainMeasure, explainPlausible } from './balance.js';
+import { explainBatter, explainHydration, explainMeasure, explainPlausible } from './balance.js';
 import {
   explainCrumb,
   explainEntry,
@@ -84,6 +84,8 @@ export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kit
     case 'water':
     case 'salt':
       return explainMeasure(key, w, heldAgainst(formula, w, kitchen));
+    case 'hydration':
+      return explainHydration(w, heldAgainst(formula, w, kitchen));
     case 'plausible':
       return explainPlausible(heldAgainst(formula, w, kitchen));
     default: {

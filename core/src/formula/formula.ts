@@ -1,5 +1,5 @@
 import { ingredientOf } from '../ingredient/catalogue.js';
-import type { Change, Formula, Group, Ingredient, Item, Kitchen } from './types.js';
+import type { Change, Formula, Group, GroupRole, Ingredient, Item, Kitchen } from './types.js';
 import { withGrams } from '../quantity/amount.js';
 
 /** Groups that are not batter: what lies on top, between or around stays out of baker's %. */
@@ -32,6 +32,24 @@ export function applyChanges(formula: Formula, changes: readonly Change[]): Form
     ),
   };
 }
+
+/** The formula with one line more, under an id of its own, in the first group of a role or of the batter. */
+export function withItem(f: Formula, item: Item, role?: GroupRole): Formula {
+  const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
+  let id = item.id;
+  let n = taken.size + 1;
+  while (taken.has(id)) id = `i${n++}`;
+  const made = { ...item, id };
+  const at = role ? f.groups.findIndex((g) => g.role === role) : f.groups.findIndex(isBatter);
+  if (at < 0)
+    return {
+      ...f,
+      groups: [...f.groups, { id: role ?? 'g1', name: role ? '' : 'Batter', role: role ?? 'batter', items: [made] }],
+    };
+  return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, made] } : g)) };
+}
+
+/** An ingredient that the method speaks of, put at the end of the batter's first group; its amount is still to come. */
 
 export interface Difference {
   readonly kind: 'added' | 'removed' | 'replaced' | 'amount' | 'title' | 'family' | 'bake' | 'tins' | 'method';

@@ -1,6 +1,7 @@
+import type { WaterLine } from '../balance/pulls.js';
 import type { Totals } from '../balance/totals.js';
 import { spanOf, type Judged } from './judge.js';
-import { flourOf, type Measured } from './view.js';
+import { EGG_WATER, flourOf, type Measured } from './view.js';
 
 /** Where 8 of 10 bakes like this one lie, all else being as it is, and the middle of them. */
 export interface Span {
@@ -12,8 +13,6 @@ export interface Span {
 /** The measures that have a gauge, in its unit: % of flour, and mmol to 100 g of flour and cocoa for `lift`. */
 export type Gauge = 'fat' | 'sugar' | 'egg' | 'water' | 'salt' | 'lift';
 export type Spans = Readonly<Record<Gauge, Span>>;
-
-const EGG_WATER = 0.76;
 
 /**
  * The spans as the gauges have them: water with the eggs' and with what is drunk, lift with less where the air is thin.
@@ -41,3 +40,9 @@ export function spansOf(j: Judged, t: Totals, thin: number): Spans {
     lift: of('gas', thin),
   };
 }
+
+/** The span of the water line, which is of what is left once all have drunk. */
+export const waterLeft = ({ water }: Spans, { drunkPct }: Pick<WaterLine, 'drunkPct'>): readonly [number, number] => [
+  Math.max(0, water.low - drunkPct),
+  Math.max(0, water.high - drunkPct),
+];

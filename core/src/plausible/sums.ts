@@ -1,6 +1,9 @@
-import { acidOf, bicarbonateOf, type Line } from '../leavening/parts.js';
 import { typically } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
+import { SPLIT } from '../leavening/lift.js';
+import { bicarbonateOf, type Line } from '../leavening/parts.js';
+import { pool } from '../leavening/pool.js';
+import { pressureRatio } from '../leavening/volume.js';
 
 /**
  * The lines that may be wrong as one: flour, what is poured, fat, sugar, egg, what raises, salt. A suspect names one of
@@ -32,11 +35,17 @@ export interface Sums {
   salt: number;
   /** Salt that comes with cheese, olives, salted butter. */
   saltAlong: number;
-  /** mmol of free soda, of powder's soda, of that in powder lines alone; meq of acid. */
+  /** mmol of free soda, of powder's soda, of that in powder lines alone; meq of acid, never below 0. */
   soda: number;
   powder: number;
   powderLines: number;
   acid: number;
+  /** What they settle to (docs/science/leavening.md): gas and soda left over, mmol; acid left over, meq. */
+  gas: number;
+  leftSoda: number;
+  leftAcid: number;
+  /** Pressure over that at the sea, dry: where the air is thin less gas does as much. */
+  thin: number;
   pieces: number;
   oil: number;
   maize: number;
@@ -45,7 +54,7 @@ export interface Sums {
   wholeGrain: number;
   bran: number;
   starch: number;
-  glutenFree: number;
+  wheatless: number;
   selfRaising: number;
   puree: number;
   driedFruit: number;
@@ -59,10 +68,10 @@ export interface Sums {
   animal: number;
 }
 
-export const noSums = (): Sums => ({
+const noSums = (): Sums => ({
   batter: 0, flour: 0, nut: 0, cocoa: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, saltAlong: 0, soda: 0, powder: 0,
-  powderLines: 0, acid: 0, pieces: 0, oil: 0, maize: 0, semolina: 0, syrup: 0, wholeGrain: 0, bran: 0, starch: 0,
-  glutenFree: 0, selfRaising: 0, puree: 0, driedFruit: 0, savoury: 0, chocolate: 0, binder: 0, milky: 0, sweetMilk: 0,
+  powderLines: 0, acid: 0, gas: 0, leftSoda: 0, leftAcid: 0, thin: 1, pieces: 0, oil: 0, maize: 0, semolina: 0, syrup: 0, wholeGrain: 0, bran: 0, starch: 0,
+  wheatless: 0, selfRaising: 0, puree: 0, driedFruit: 0, savoury: 0, chocolate: 0, binder: 0, milky: 0, sweetMilk: 0,
   alcohol: 0, animal: 0,
 }); // prettier-ignore
 
@@ -89,11 +98,7 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
       if (i.fatCounts) s.fat += c.fat * share;
       if (i.sugarCounts) s.sugar += c.sugar * share;
     }
-    const gas = bicarbonateOf(line, typically, kitchen);
-    s.soda += gas.free;
-    s.powder += gas.powder;
-    if (i.leavener === 'powder') s.powderLines += gas.powder;
-    s.acid += acidOf(line, typically);
+    if (i.leavener === 'powder') s.powderLines += bicarbonateOf(line, typically, kitchen).powder;
     if (i.fatState === 'oil') s.oil += grams;
     if (i.grain === 'maize') s.maize += grams;
     if (i.grain === 'semolina') s.semolina += grams;
@@ -102,7 +107,7 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
     if (i.wholeGrain) s.wholeGrain += grams;
     if (flour && c.fibre > 15) s.bran += grams;
     if (flour && c.protein < 1) s.starch += grams;
-    if (flour && i.grain !== 'maize' && !i.allergens.includes('wheat')) s.glutenFree += grams;
+    if (flour && i.grain !== 'maize' && !i.allergens.includes('wheat')) s.wheatless += grams;
     if (i.co2Mmol) s.selfRaising += grams;
     if (i.role === 'fruit') {
       if (c.water > 60) s.puree += grams;
@@ -115,22 +120,13 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
     s.alcohol += (i.alcohol ?? 0) * grams;
     if (i.from || i.allergens.includes('milk') || i.allergens.includes('egg')) s.animal = 1;
   }
+  const p = pool(lines, typically, kitchen);
+  s.soda = p.freeSoda;
+  s.powder = p.powderSoda;
+  s.acid = p.acid;
+  s.leftSoda = p.leftSoda;
+  s.leftAcid = p.leftAcid;
+  s.gas = p.metFree + p.metPowder + p.metOwn + SPLIT.typical * p.leftSoda;
+  s.thin = pressureRatio(kitchen?.altitudeM ?? 0);
   return s;
 }
-
-/** Gas (mmol), soda left over (mmol) and acid left over (meq), as the pool of docs/science/leavening.md settles them. */
-export function settled(s: Sums): { gas: number; leftSoda: number; leftAcid: number } {
-  const acid = Math.max(0, s.acid);
-  const free = Math.min(acid, s.soda);
-  const byAcid = Math.min(acid - free, s.powder);
-  const open = s.soda - free + s.powder - byAcid;
-  const own = Math.min(s.powder, open);
-  const leftSoda = open - own;
-  return {
-    gas: free + byAcid + own + HEAT_SPLITS * leftSoda,
-    leftSoda,
-    leftAcid: acid - free - byAcid + s.powder - own,
-  };
-}
-/** Share of left-over soda that heat splits, as in leavening/lift.ts. */
-const HEAT_SPLITS = 0.25;

@@ -1,7 +1,8 @@
-import type { Kitchen } from '../formula/types.js';
+import type { Ingredient, Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
 import type { Line } from '../leavening/parts.js';
 import { powderTypeOf } from '../leavening/parts.js';
+import { units } from '../quantity/units.js';
 import { powderKind } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
 import { fits, measureOf, spanOf, type Judged } from './judge.js';
@@ -38,16 +39,38 @@ export const PLAIN = 0.02;
 /** A second suspect is named beside the first when it is so much less likely at most (log odds). */
 const BESIDE = 0.7;
 
-/** What comes in where a role is missing, and grams of the role's measure in a gram of it. */
-const COMES_IN: Readonly<Record<SuspectRole, { readonly ingredient: string; readonly perG: number }>> = {
-  flour: { ingredient: 'plain-flour', perG: 1 },
-  liquid: { ingredient: 'milk', perG: 0.88 },
-  fat: { ingredient: 'butter', perG: 0.81 },
-  sugar: { ingredient: 'white-sugar', perG: 1 },
-  egg: { ingredient: 'egg', perG: 1 },
-  leavener: { ingredient: 'baking-powder', perG: 3.45 },
-  salt: { ingredient: 'salt', perG: 1 },
+/** What comes in where a role is missing; in a batter without anything of milk, what has none either. */
+const COMES_IN: Readonly<Record<SuspectRole, readonly [usual: string, withoutMilk?: string]>> = {
+  flour: ['plain-flour'],
+  liquid: ['milk', 'water'],
+  fat: ['butter', 'neutral-oil'],
+  sugar: ['white-sugar'],
+  egg: ['egg'],
+  leavener: ['baking-powder'],
+  salt: ['salt'],
 };
+
+/** How much of its role's measure a gram of an ingredient brings: grams, for a leavener mmol. */
+function perGram(role: SuspectRole, i: Ingredient, kitchen: Kitchen | undefined): number {
+  if (role === 'leavener') return gasMmolPerG(powderKind(powderTypeOf(i, kitchen)));
+  const part = { fat: i.per100.fat, liquid: i.per100.water, sugar: i.per100.sugar };
+  return role in part ? part[role as keyof typeof part] / 100 : 1;
+}
+
+/** What is missing, with as much of it as the rest leads one to expect. */
+function missing(
+  role: SuspectRole,
+  j: Judged,
+  lines: readonly Line[],
+  kitchen: Kitchen | undefined,
+): Pick<Suspect, 'likelyG' | 'likely'> {
+  const s = sumsOf(lines, kitchen);
+  const [usually, otherwise] = COMES_IN[role];
+  const likely = s.milky > 0 ? usually : (otherwise ?? usually);
+  const { usual, is } = spanOf(j.expected[measureOf[role]], measureOf[role]);
+  const of = role === 'leavener' ? (flourOf(s) + s.cocoa) * s.thin : flourOf(s);
+  return { likely, likelyG: (Math.max(0, usual - is) * of) / 100 / perGram(role, catalogueRow(likely), kitchen) };
+}
 
 /** What a role's lines bring of its own measure, in its own unit (% of flour; mmol to 100 of flour and cocoa). */
 function broughtBy(role: SuspectRole, lines: readonly Line[], kitchen: Kitchen | undefined): number {
@@ -61,11 +84,8 @@ function broughtBy(role: SuspectRole, lines: readonly Line[], kitchen: Kitchen |
     case 'flour':
       return flour;
     case 'leavener': {
-      const rest = sumsOf(
-        lines.filter((l) => roleOf(l) !== role),
-        kitchen,
-      );
-      return figures(all).gas - figures({ ...rest, flour: all.flour, nut: all.nut, cocoa: all.cocoa }).gas;
+      const rest = lines.filter((l) => roleOf(l) !== role);
+      return figures(all).gas - figures({ ...all, gas: sumsOf(rest, kitchen).gas }).gas;
     }
     case 'liquid':
       return (100 * mine.water) / flour;
@@ -127,60 +147,65 @@ const undone = (lines: readonly Line[], slip: Slip): Line[] =>
       : { ...l, grams: l.grams / slip.factor };
   });
 
-const SPOONS = /^(?:tsp|tbsp|teaspoon|tablespoon)/;
+/** The line under the other leavener's name: as many spoons of it, or the same weight where it was weighed. */
+function renamed({ item, ingredient, grams }: Line): Pick<Suspect, 'likelyG' | 'likely'> {
+  const likely = ingredient.leavener === 'soda' ? 'baking-powder' : 'baking-soda';
+  const spooned = units.find((u) => u.id === item.entered?.unit)?.dimension === 'volume';
+  return { likely, likelyG: spooned ? (grams * catalogueRow(likely).gPerMl) / ingredient.gPerMl : grams };
+}
+
+/** Whether a line is in tablespoons and three times too much, or in teaspoons and a third of it. */
+const isSpoon = ({ item }: Line, factor: number): boolean =>
+  item.entered?.unit === (factor === 3 ? 'tbsp' : factor === 1 / 3 ? 'tsp' : null);
+
+const isTwice = (line: Line, lines: readonly Line[]): boolean =>
+  lines.some((l) => l !== line && l.ingredient.id === line.ingredient.id && Math.abs(l.grams / line.grams - 1) < 0.02);
+
+/** What would put a role's line right, if the slip is in it. */
+function mended(
+  role: SuspectRole,
+  j: Judged,
+  lines: readonly Line[],
+  kitchen?: Kitchen,
+): Omit<Suspect, 'gain' | 'sure'> {
+  const slip = likelySlip(role, j, lines, kitchen);
+  const line = lineOf(slip, lines) ?? lineOf({ ...slip, only: undefined }, lines);
+  if (!line) return { role, slip: 'missing', factor: 0, ...missing(role, j, lines, kitchen) };
+  const itemId = line.item.id;
+  if (slip.kind === 'name') return { itemId, role, slip: 'name', factor: 1, ...renamed(line) };
+  const m = measureOf[role];
+  const { is } = spanOf(j.expected[m], m);
+  const mine = role === 'flour' ? is : broughtBy(role, lines, kitchen);
+  const back = 1 / slip.factor;
+  // the round slip where it explains all, else what the rest expects
+  const round = slip.factor > 0 && fits(j.expected[m], m, is + (back - 1) * mine);
+  const by = round ? back : fitting(role, lines, j, kitchen);
+  const factor = by > 0 ? 1 / by : 0;
+  const kind =
+    round && slip.factor === 2 && isTwice(line, lines)
+      ? 'twice'
+      : round && isSpoon(line, slip.factor)
+        ? 'unit'
+        : 'times';
+  return { itemId, role, slip: kind, factor, likelyG: line.grams * by };
+}
 
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
-  const flour = flourOf(sumsOf(lines, kitchen));
-  const all = j.ranked.slice(0, MOST).map((role): Suspect => {
-    const gain = j.told.roles[role];
-    const near = first - gain <= BESIDE;
-    const sure: Sure = !near || j.typical > NAMED ? 'hint' : j.typical <= PLAIN ? 'plain' : 'likely';
-    const slip = likelySlip(role, j, lines, kitchen);
-    const line = lineOf(slip, lines) ?? lineOf({ ...slip, only: undefined }, lines);
-    const m = measureOf[role];
-    if (slip.kind === 'name' && line) {
-      const soda = line.ingredient.leavener === 'soda';
-      return {
-        itemId: line.item.id, role, slip: 'name', factor: 1, likelyG: line.grams,
-        likely: soda ? 'baking-powder' : 'baking-soda', gain, sure,
-      }; // prettier-ignore
-    }
-    if (!line) {
-      const { ingredient, perG } = COMES_IN[role];
-      const per = role === 'leavener' ? gasMmolPerG(powderKind(powderTypeOf(catalogueRow(ingredient), kitchen))) : perG;
-      const { usual, is } = spanOf(j.expected[m], m);
-      const likelyG = (Math.max(0, usual - is) * flour) / 100 / per;
-      return { role, slip: 'missing', factor: 0, likelyG, likely: ingredient, gain, sure };
-    }
-    const k = fitting(role, lines, j, kitchen);
-    // the round slip where it explains all, else what the rest expects
-    const undone = slip.factor > 0 ? 1 / slip.factor : k;
-    const { is } = spanOf(j.expected[m], m);
-    const mine = role === 'flour' ? is : broughtBy(role, lines, kitchen);
-    const round = slip.factor > 0 && fits(j.expected[m], m, is + (undone - 1) * mine);
-    const by = round ? undone : k;
-    const entered = line.item.entered;
-    const spoons =
-      entered !== null && SPOONS.test(entered.unit) && round && (slip.factor === 3 || slip.factor === 1 / 3);
-    const twice =
-      round && slip.factor === 2 &&
-      lines.some((l) => l !== line && l.ingredient.id === line.ingredient.id && Math.abs(l.grams / line.grams - 1) < 0.02); // prettier-ignore
-    return {
-      itemId: line.item.id,
-      role,
-      slip: twice ? 'twice' : spoons ? 'unit' : 'times',
-      factor: by > 0 ? 1 / by : 0,
-      likelyG: line.grams * by,
-      gain,
-      sure,
-    };
-  });
-  // what hardly differs from what stands there is no suspect, and as a hint says nothing
-  return all
-    .map((s) => (tells(s) ? s : { ...s, sure: 'hint' as const }))
-    .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)));
+  const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
+  return (
+    j.ranked
+      .slice(0, MOST)
+      .map((role): Suspect => {
+        const gain = j.told.roles[role];
+        const s = { ...mended(role, j, lines, kitchen), gain };
+        // what hardly differs from what stands there is no suspect
+        return { ...s, sure: first - gain <= BESIDE && tells(s) ? loud : 'hint' };
+      })
+      // and as a hint says nothing
+      .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)))
+  );
 }
 
 /** How many roles are looked at: one line is wrong, and a baker asks for a few at most. */
@@ -188,5 +213,5 @@ const MOST = 4;
 
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;
-const tells = (s: Suspect): boolean =>
+const tells = (s: Pick<Suspect, 'slip' | 'factor' | 'likelyG'>): boolean =>
   s.slip === 'name' || (s.slip === 'missing' ? s.likelyG > 0.5 : Math.abs(Math.log(Math.max(1e-3, s.factor))) > 0.16);

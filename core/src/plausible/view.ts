@@ -1,6 +1,8 @@
 import type { Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
-import { settled, sumsOf, type Sums } from './sums.js';
+import { SODA_G_PER_MOL } from '../leavening/powders.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
+import { sumsOf, type Sums } from './sums.js';
 
 /**
  * What is expected of a formula, each from all the rest. Grams to 100 of flour but for `gas`, `soda` and `powder` (mmol
@@ -90,7 +92,6 @@ export const flourOf = (s: Pick<Sums, 'flour' | 'nut'>): number => s.flour + (s.
 export function figures(s: Sums): Record<Measured, number> {
   const flour = flourOf(s);
   const base = flour + s.cocoa;
-  const { gas, leftSoda, leftAcid } = settled(s);
   const water = Math.max(0, s.water - EGG_WATER * s.egg);
   return {
     flour: (100 * flour) / Math.max(s.fat + s.sugar + s.egg + water, 0.02 * flour),
@@ -99,15 +100,16 @@ export function figures(s: Sums): Record<Measured, number> {
     sugar: (100 * s.sugar) / flour,
     egg: (100 * s.egg) / flour,
     salt: (100 * s.salt) / flour,
-    gas: (100 * gas) / base,
-    leftSoda: (leftSoda * 8.4007) / s.batter,
-    leftAcid: (100 * leftAcid) / s.batter,
-    soda: (100 * s.soda) / base,
-    powder: (100 * s.powder) / base,
+    // as much as it does at the sea
+    gas: (100 * s.gas) / base / s.thin,
+    leftSoda: (s.leftSoda * SODA_G_PER_MOL) / 10 / s.batter,
+    leftAcid: (100 * s.leftAcid) / s.batter,
+    soda: (100 * s.soda) / base / s.thin,
+    powder: (100 * s.powder) / base / s.thin,
   };
 }
 /** Share of an egg that is water. */
-const EGG_WATER = 0.76;
+export const EGG_WATER = catalogueRow('egg').per100.water / 100;
 
 /** @param s sums with some flour or ground nuts in them */
 export function viewOf(s: Sums, title: string): View {
@@ -160,7 +162,7 @@ function traitsOf(s: Sums, flour: number): number[] {
     per(s.maize, 1),
     s.syrup / (s.syrup + s.sugar + 0.005 * flour),
     per(s.wholeGrain, 1),
-    per(s.glutenFree, 1),
+    per(s.wheatless, 1),
     per(s.puree, 2),
     per(s.savoury, 0.6),
     s.binder > 0.003 * flour ? 1 : 0,

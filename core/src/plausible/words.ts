@@ -5,7 +5,7 @@ import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
 import type { Line } from '../leavening/parts.js';
 import type { Ingredient } from '../formula/types.js';
-import type { Suspect } from './suspects.js';
+import { NAMED, type Suspect } from './suspects.js';
 
 /** Name of an ingredient within a sentence: "plain flour". */
 const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
@@ -29,15 +29,15 @@ const RATIOS: readonly (readonly [at: number, words: string])[] = [
   [4, 'about four times'],
 ];
 
-/** "about twice": the nearest of what is said; null where it is hardly off, or far beyond. */
-function ratio(factor: number): string | null {
+/** "about twice": the nearest of what is said. */
+function ratio(factor: number): string {
   if (factor < 0.2) return 'far less than';
   if (factor > 5) return 'many times';
   const near = RATIOS.map(([at, words]) => ({ words, d: Math.abs(Math.log(factor / at)) })).sort(
     (a, b) => a.d - b.d,
   )[0];
   const one = Math.abs(Math.log(factor));
-  return near && near.d < one ? near.words : null;
+  return near && near.d < one ? near.words : factor > 1 ? 'a little more than' : 'a little less than';
 }
 
 /** What is wrong, with the line and the amount that fits: `short` for a gauge, `long` for a sentence of its own. */
@@ -81,7 +81,6 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
       short,
       long: `If something is off, look at the ${inSentence(line.ingredient)} first: ${now}, where about ${fits} would be usual.`,
     };
-  const times = ratio(s.factor);
   const why =
     s.slip === 'twice'
       ? ' It stands in the list twice.'
@@ -90,7 +89,7 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
         : '';
   return {
     short,
-    long: `${name} is ${times ?? 'off'} what fits the rest of ${kind}: ${now} where about ${fits} would be usual.${why}`,
+    long: `${name} is ${ratio(s.factor)} what fits the rest of ${kind}: ${now} where about ${fits} would be usual.${why}`,
   };
 }
 
@@ -112,5 +111,7 @@ export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, f
   const kind = family.id === 'free' ? 'a bake of its own kind' : aFamily(family);
   if (sure !== undefined && sure !== 'hint') return `Out of the ordinary for ${kind}.`;
   if (typical >= 0.35) return `Quite ordinary for ${kind}.`;
-  return typical >= 0.15 ? `Ordinary for ${kind}.` : `A little out of the ordinary for ${kind}, as one in ten is.`;
+  if (typical >= 0.15) return `Ordinary for ${kind}.`;
+  if (typical > NAMED) return `A little out of the ordinary for ${kind}, as one in ten is.`;
+  return `Out of the ordinary for ${kind}, though no one line would explain it.`;
 }

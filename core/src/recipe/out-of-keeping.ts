@@ -1,7 +1,7 @@
 import { heldAgainst } from '../balance/held.js';
 import type { Weighed } from '../balance/weigh.js';
 import { ingredientFor } from '../formula/formula.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { plain } from '../quantity/numbers.js';
 import { onStep } from '../quantity/steps.js';
@@ -18,7 +18,8 @@ export function outOfKeeping(formula: Formula, w: Weighed, at: Places, kitchen: 
     const comesIn = ingredientOf(s.likely ?? 'plain-flour');
     const grams = onStep(comesIn, s.likelyG, w.totals.batterG, kitchen);
     const words = `${plain(grams)} g ${comesIn.name.replace(/,.*/, '').toLowerCase()}`;
-    const add: Choice = { id: 'fits', words: `add ${words}`, edit: { kind: 'add', ingredient: comesIn.id, words } };
+    const came: Item = { id: 'i1', ingredient: comesIn.id, words, entered: { value: grams, unit: 'g' }, grams };
+    const add: Choice = { id: 'fits', words: `add ${words}`, edit: { kind: 'item', item: came } };
     return [
       {
         id: `without-${s.role}`,
@@ -35,7 +36,7 @@ export function outOfKeeping(formula: Formula, w: Weighed, at: Places, kitchen: 
       ? {
           id: 'fits',
           words: `${ingredientOf(s.likely).name.toLowerCase()} is meant`,
-          edit: { kind: 'ingredient', itemId: item.id, ingredient: s.likely, grams: item.grams },
+          edit: { kind: 'ingredient', itemId: item.id, ingredient: s.likely, grams: s.likelyG },
         }
       : amountOf(
           'fits',

@@ -1,6 +1,6 @@
 import { OrvinError } from '../errors.js';
-import { isBatter } from '../formula/formula.js';
-import type { Formula, GroupRole, Item } from '../formula/types.js';
+import { withItem } from '../formula/formula.js';
+import type { Formula, Item } from '../formula/types.js';
 import type { Choice, Doubt, Edit, RecipeDraft } from './draft.js';
 
 const mapItems = (f: Formula, change: (i: Item) => Item | null): Formula => ({
@@ -41,32 +41,9 @@ export function applyEdit(f: Formula, e: Edit): Formula {
   }
 }
 
-/** An item put at the end of the group of a role, or of the batter's first; its id is made one that is free. */
-function withItem(f: Formula, item: Item, role?: GroupRole): Formula {
-  const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
-  let id = item.id;
-  let n = taken.size + 1;
-  while (taken.has(id)) id = `i${n++}`;
-  const made = { ...item, id };
-  const at = role ? f.groups.findIndex((g) => g.role === role) : f.groups.findIndex(isBatter);
-  if (at < 0)
-    return {
-      ...f,
-      groups: [...f.groups, { id: role ?? 'g1', name: role ? '' : 'Batter', role: role ?? 'batter', items: [made] }],
-    };
-  return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, made] } : g)) };
-}
-
-/** An ingredient that the method speaks of, put at the end of the batter's first group; its amount is still to come. */
-function added(f: Formula, ingredient: string, words: string): Formula {
-  const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
-  let n = taken.size + 1;
-  while (taken.has(`i${n}`)) n++;
-  const item: Item = { id: `i${n}`, ingredient, words, entered: null, grams: 0 };
-  const at = Math.max(0, f.groups.findIndex(isBatter));
-  if (f.groups.length === 0) return { ...f, groups: [{ id: 'g1', name: 'Batter', role: 'batter', items: [item] }] };
-  return { ...f, groups: f.groups.map((g, i) => (i === at ? { ...g, items: [...g.items, item] } : g)) };
-}
+/** An item whose amount is to come. */
+const added = (f: Formula, ingredient: string, words: string): Formula =>
+  withItem(f, { id: 'i1', ingredient, words, entered: null, grams: 0 });
 
 /**
  * Settles one doubt with one of its choices and returns the draft without it.

@@ -95,13 +95,11 @@ export class AdviceBar {
         foot: worst.suspect?.slip === 'missing' ? 'Add it as a line of its own, or ask for other ways.' : '',
       };
     const odd = a?.plausible;
+    if (!odd) return { head: 'Not judged yet.', foot: 'What it is judged with is still being fetched.' };
     const warm = a?.verdicts.find(
       (v) => v.id === 'fizzed' || v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load',
     );
-    return {
-      head: odd?.words ?? 'Nothing to mend.',
-      foot: (odd?.hint || warm?.words) ?? odd?.suspects[0]?.words ?? '',
-    };
+    return { head: odd.words, foot: (odd.hint || warm?.words) ?? odd.suspects[0]?.words ?? '' };
   });
 
   protected readonly off = computed(() => this.desk.assessment()?.verdicts.some((v) => v.severity !== 'note') ?? false);

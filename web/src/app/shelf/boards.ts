@@ -48,7 +48,8 @@ export class Boards {
     // told of again, it is another value of the same
     if (!same(kitchen, this.kitchen)) this.kitchen = kitchen;
     this.show(records);
-    await this.judgement.load();
+    // what cannot be judged is said so; how it fills its tin needs no judgement
+    await this.judgement.load().catch(() => undefined);
     if (turn !== this.turn) return;
     let until = 0;
     for (const w of records) {
@@ -85,11 +86,12 @@ export class Boards {
 }
 
 function weighUp(f: Formula, kitchen: Kitchen): Weighed {
-  const worst = [...assess(f, kitchen).verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
+  const a = assess(f, kitchen);
+  const worst = [...a.verdicts].sort((x, y) => rank(y.severity) - rank(x.severity))[0];
   const fine = !worst || worst.severity === 'note';
   return {
-    verdict: fine ? 'in balance' : (worst.short ?? worst.words),
-    severity: fine ? 'ok' : worst.severity,
+    verdict: !fine ? (worst.short ?? worst.words) : a.plausible ? 'in balance' : 'not judged yet',
+    severity: !fine ? worst.severity : a.plausible ? 'ok' : 'note',
     fit: f.tins && f.tins.length > 0 ? (fitTins(f, f.tins, kitchen)[0] ?? null) : null,
   };
 }

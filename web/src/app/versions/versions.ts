@@ -48,7 +48,7 @@ export class Versions {
         name: v.name !== undefined && v.name !== '' ? v.name : `version ${v.n}`,
         n: v.n,
         when: DateTime.fromMillis(v.at, { zone: kitchen.locale.zone }).toFormat('d LLL, HH:mm'),
-        standing: off[0] ? (off[0].short ?? off[0].words) : 'in balance',
+        standing: off[0] ? (off[0].short ?? off[0].words) : a.plausible ? 'in balance' : 'not judged yet',
         worst: off.some((x) => x.severity === 'faulty') ? 'faulty' : off.length > 0 ? 'unusual' : 'ok',
         from: parent ? `from ${parent.name || `version ${parent.n}`}` : '',
         changes: parent ? differences(parent.formula, v.formula).map((d) => d.words) : [],
