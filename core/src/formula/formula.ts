@@ -33,14 +33,35 @@ export function applyChanges(formula: Formula, changes: readonly Change[]): Form
   };
 }
 
-/** The formula with one line more, under an id of its own, in the first group of a role or of the batter. */
+const dry = new Set(['flour', 'cocoa', 'leavener', 'salt']);
+
+/** Roles of groups that suit an item, best first. */
+function suits(formula: Formula, item: Item, kitchen?: Kitchen): readonly GroupRole[] {
+  const i = ingredientFor(formula, item, kitchen);
+  if (item.pieces ?? i.pieces) return ['fold-in', 'wet', 'batter'];
+  if (dry.has(i.role)) return ['dry', 'batter'];
+  if (i.role === 'egg') return ['egg', 'wet', 'batter'];
+  if (i.role === 'fat' || i.role === 'sugar') return ['fat-sugar', 'wet', 'batter'];
+  if (i.role === 'flavour') return ['dry', 'wet', 'batter'];
+  return ['wet', 'batter'];
+}
+
+/** Index of the group that an item is mixed with; −1 where none suits. */
+export function groupFor(formula: Formula, item: Item, kitchen?: Kitchen): number {
+  const roleOf = (g: Group): GroupRole => g.role ?? 'batter';
+  const role = suits(formula, item, kitchen).find((r) => formula.groups.some((g) => roleOf(g) === r));
+  return formula.groups.findIndex((g) => roleOf(g) === role);
+}
+
+/** The formula with one line more, under an id of its own, in the group of a role or in the one it is mixed with. */
 export function withItem(f: Formula, item: Item, role?: GroupRole): Formula {
   const taken = new Set(f.groups.flatMap((g) => g.items).map((i) => i.id));
   let id = item.id;
   let n = taken.size + 1;
   while (taken.has(id)) id = `i${n++}`;
   const made = { ...item, id };
-  const at = role ? f.groups.findIndex((g) => g.role === role) : f.groups.findIndex(isBatter);
+  const mixed = groupFor(f, item);
+  const at = role ? f.groups.findIndex((g) => g.role === role) : mixed < 0 ? f.groups.findIndex(isBatter) : mixed;
   if (at < 0)
     return {
       ...f,

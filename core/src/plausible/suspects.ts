@@ -213,5 +213,6 @@ const MOST = 4;
 
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;
-const tells = (s: Pick<Suspect, 'slip' | 'factor' | 'likelyG'>): boolean =>
+/** Whether what fits differs from what stands there by more than a seventh: less is the same to a baker. */
+export const tells = (s: Pick<Suspect, 'slip' | 'factor' | 'likelyG'>): boolean =>
   s.slip === 'name' || (s.slip === 'missing' ? s.likelyG > 0.5 : Math.abs(Math.log(Math.max(1e-3, s.factor))) > 0.16);

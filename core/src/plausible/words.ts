@@ -5,7 +5,7 @@ import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
 import type { Line } from '../leavening/parts.js';
 import type { Ingredient } from '../formula/types.js';
-import { NAMED, type Suspect } from './suspects.js';
+import { NAMED, tells, type Suspect } from './suspects.js';
 
 /** Name of an ingredient within a sentence: "plain flour". */
 const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
@@ -76,11 +76,8 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
   }
   const fits = amount(s.likelyG, line.ingredient, batterG, kitchen);
   const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;
-  if (hint)
-    return {
-      short,
-      long: `If something is off, look at the ${inSentence(line.ingredient)} first: ${now}, where about ${fits} would be usual.`,
-    };
+  const differs = now === fits || !tells(s) ? '' : `: ${now}, where about ${fits} would be usual`;
+  if (hint) return { short, long: `If something is off, look at the ${inSentence(line.ingredient)} first${differs}.` };
   const why =
     s.slip === 'twice'
       ? ' It stands in the list twice.'
@@ -113,5 +110,5 @@ export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, f
   if (typical >= 0.35) return `Quite ordinary for ${kind}.`;
   if (typical >= 0.15) return `Ordinary for ${kind}.`;
   if (typical > NAMED) return `A little out of the ordinary for ${kind}, as one in ten is.`;
-  return `Out of the ordinary for ${kind}, though no one line would explain it.`;
+  return `Not quite ordinary for ${kind}, though no one line stands out.`;
 }

@@ -1,5 +1,5 @@
-import { ingredientFor } from '../formula/formula.js';
-import type { Formula, Group, GroupRole, Item, Kitchen } from '../formula/types.js';
+import { groupFor } from '../formula/formula.js';
+import type { Formula, Group, Item, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import type { Doubt } from './draft.js';
 import { readLine } from './line.js';
@@ -9,19 +9,6 @@ export interface Added {
   readonly formula: Formula;
   readonly itemId: string;
   readonly doubts: readonly Doubt[];
-}
-
-const dry = new Set(['flour', 'cocoa', 'leavener', 'salt']);
-
-/** Roles of groups that suit an item, best first. */
-function suits(formula: Formula, item: Item, kitchen: Kitchen): readonly GroupRole[] {
-  const i = ingredientFor(formula, item, kitchen);
-  if (item.pieces ?? i.pieces) return ['fold-in', 'wet', 'batter'];
-  if (dry.has(i.role)) return ['dry', 'batter'];
-  if (i.role === 'egg') return ['egg', 'wet', 'batter'];
-  if (i.role === 'fat' || i.role === 'sugar') return ['fat-sugar', 'wet', 'batter'];
-  if (i.role === 'flavour') return ['dry', 'wet', 'batter'];
-  return ['wet', 'batter'];
 }
 
 /**
@@ -35,8 +22,7 @@ export function addLine(formula: Formula, words: string, kitchen: Kitchen = defa
   while (taken.has(`i${n}`)) n++;
   const read = readLine(words.slice(0, 300), 0, `i${n}`, kitchen.measures, kitchen);
   const [item, ...more] = read.items as readonly [Item, ...Item[]];
-  const role = suits(formula, item, kitchen).find((r) => formula.groups.some((g) => (g.role ?? 'batter') === r));
-  const at = formula.groups.findIndex((g) => (g.role ?? 'batter') === role);
+  const at = groupFor(formula, item, kitchen);
   const groups: readonly Group[] =
     at < 0
       ? [

@@ -44,6 +44,9 @@ import { Panels } from '../ui/panels';
             {{ ['The one that matters most', 'The second thought', 'The third thought'][at()] }} of {{ all().length }}.
             <button type="button" class="word" (click)="next()">another</button>
           }
+          @if (desk.assessment()?.plausible) {
+            <button type="button" class="word" (click)="panels.explain('plausible')">why?</button>
+          }
         </p>
       </div>
       <div class="presses">

@@ -120,7 +120,8 @@ export class Bench {
   protected readonly lockedIds = computed(() => new Set(this.hand.locked()));
   /** Colours of the drawings' bars, by item. */
   protected readonly colours = computed(() => {
-    const f = this.desk.formula();
+    // a line that is being tried has its colour too
+    const f = this.desk.ghost()?.formula ?? this.desk.formula();
     return new Map(f?.groups.flatMap((g) => g.items).map((i) => [i.id, roleColour[this.ingredient(i).role]]));
   });
   /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
