@@ -2,6 +2,7 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { pressureRatio } from '../leavening/volume.js';
 import { judge, type Judged } from '../plausible/judge.js';
 import { namedSuspects, type NamedSuspect } from '../plausible/plausible.js';
+import { saidOf } from '../plausible/said.js';
 import { spansOf, type Spans } from '../plausible/spans.js';
 import { hintOf, wholeWords } from '../plausible/words.js';
 import type { Weighed } from './weigh.js';
@@ -12,7 +13,7 @@ export function spansFor(
   { lines, totals }: Pick<Weighed, 'lines' | 'totals'>,
   kitchen: Kitchen,
 ): Spans | null {
-  const judged = judge(lines, formula.family, formula.title, kitchen);
+  const judged = judge(lines, formula.family, saidOf(formula), kitchen);
   return judged && spansOf(judged, totals, pressureRatio(kitchen.altitudeM));
 }
 
@@ -32,7 +33,7 @@ export function heldAgainst(
   w: Pick<Weighed, 'lines' | 'totals' | 'family'>,
   kitchen: Kitchen,
 ): Held | null {
-  const judged = judge(w.lines, formula.family, formula.title, kitchen);
+  const judged = judge(w.lines, formula.family, saidOf(formula), kitchen);
   if (!judged) return null;
   const suspects = namedSuspects(judged, w.lines, formula.family, kitchen);
   return {

@@ -321,6 +321,8 @@ export interface Ingredient {
   /** Binds in the place of egg or gluten: flax, chia, psyllium, gums, egg replacer. */
   readonly binder?: boolean;
   readonly chocolate?: boolean;
+  /** Sweetens and fills like sugar, gram for gram, and is none: a polyol. */
+  readonly bulkSweetener?: boolean;
   /** How strongly a gram of it to a gram of flour hides a soapy taste; together 1 hides it. Judgement. */
   readonly masksSoda?: number;
   readonly basis: Basis;

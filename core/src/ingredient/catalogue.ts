@@ -47,6 +47,7 @@ function fromRow([id, name, role, parts, gPerMl, allergens, more, aliases]: Row)
     ...(more.savoury && { savoury: more.savoury }),
     ...(more.binder && { binder: more.binder }),
     ...(more.chocolate && { chocolate: more.chocolate }),
+    ...(more.bulkSweetener && { bulkSweetener: more.bulkSweetener }),
     ...(more.masksSoda && { masksSoda: more.masksSoda }),
     ...(forms[id] && { gPerMlAs: forms[id] }),
   };

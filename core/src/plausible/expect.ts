@@ -1,4 +1,4 @@
-import { along, covariance, errorWeight, squareOf, weighFrom, weighTraits, ALIKE, type Ground } from './ground.js';
+import { along, apartOf, covariance, errorWeight, squareOf, weighFrom, ALIKE, type Ground } from './ground.js';
 import { contextOf, contexts, measures, type Measured, type View } from './view.js';
 
 /** What was fitted for one measure: weights of the formulas, and how far each lies from what the others expect. */
@@ -36,11 +36,8 @@ export function expectedOf(
   ground: Ground,
   fitted: Readonly<Record<Measured, Fitted>>,
 ): Record<Measured, Expected> {
-  const { n, traits, family } = ground;
-  const row = weighTraits(view, ground.traitScale);
-  const by = along(traits, row);
-  const rowSquare = squareOf(row);
-  const apart = by.map((p, i) => (traits.squares[i] as number) - 2 * p + rowSquare);
+  const { n, family } = ground;
+  const { product: by, d2: apart } = apartOf(view, kin, ground);
   const kinOf = new Float64Array(n);
   for (let i = 0; i < n; i++) kinOf[i] = kin[family[i] as number] as number;
   const out = {} as Record<Measured, Expected>;

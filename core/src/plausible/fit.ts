@@ -1,4 +1,4 @@
-import { covariance, ALIKE, type Ground, type Rows } from './ground.js';
+import { apartAt, covariance, ALIKE, type Apart, type Ground, type Rows } from './ground.js';
 import { FAR, type Fitted } from './expect.js';
 import { contextOf, measures, type Measured } from './view.js';
 
@@ -48,8 +48,8 @@ const median = (x: number[]): number => x.sort((a, b) => a - b)[Math.floor(x.len
  * Fits one measure: kernel regression (a Gaussian process) on the ground, with each formula's error when left out.
  * Takes about n³ steps: half a second for 600 formulas.
  */
-export function fitMeasure(ground: Ground, m: Measured): Fitted {
-  const { n, traits, family } = ground;
+export function fitMeasure(ground: Ground, m: Measured, apart = apartOfAll(ground)): Fitted {
+  const { n, family } = ground;
   const { rows: from } = ground.from[contextOf[m]];
   const is = ground.is[m];
   const mean = is.reduce((s, y) => s + y, 0) / n;
@@ -57,10 +57,12 @@ export function fitMeasure(ground: Ground, m: Measured): Fitted {
   const a = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
     for (let k = 0; k <= i; k++) {
-      const product = dot(traits, i, k) + dot(from, i, k);
-      const squares = (r: Rows): number => (r.squares[i] as number) + (r.squares[k] as number);
-      const d2 = Math.max(0, squares(traits) + squares(from) - 2 * product);
-      a[i * n + k] = covariance(d2, family[i] === family[k] ? 1 : 0, product) + (i === k ? ALIKE.noise : 0);
+      const near = apart[i] as Apart;
+      const product = dot(from, i, k);
+      const d2 = (near.d2[k] as number) + (from.squares[i] as number) + (from.squares[k] as number) - 2 * product;
+      const kin = family[i] === family[k] ? 1 : 0;
+      a[i * n + k] =
+        covariance(Math.max(0, d2), kin, (near.product[k] as number) + product) + (i === k ? ALIKE.noise : 0);
     }
   cholesky(a, n);
   const inv = inverseLower(a, n);
@@ -83,8 +85,12 @@ export function fitMeasure(ground: Ground, m: Measured): Fitted {
   return { mean, sd, alpha, misses: misses.map((v) => Math.min(v, FAR * miss)), miss };
 }
 
-export const fitAll = (ground: Ground): Record<Measured, Fitted> =>
-  Object.fromEntries(measures.map((m) => [m, fitMeasure(ground, m)])) as Record<Measured, Fitted>;
+const apartOfAll = (ground: Ground): Apart[] => Array.from({ length: ground.n }, (_, i) => apartAt(i, ground));
+
+export function fitAll(ground: Ground): Record<Measured, Fitted> {
+  const apart = apartOfAll(ground);
+  return Object.fromEntries(measures.map((m) => [m, fitMeasure(ground, m, apart)])) as Record<Measured, Fitted>;
+}
 
 /** An example for the second half of the judgement: what its measures looked like, and which slip is in it (0: none). */
 export interface Example {

@@ -1,6 +1,7 @@
 import { catalogueRow } from '../ingredient/catalogue.js';
 import type { Line } from '../leavening/parts.js';
 import type { FamilyId, Group } from '../formula/types.js';
+import { workingOf, type Said } from './said.js';
 
 /**
  * An ordinary formula to judge by. A line of the tables reads
@@ -44,6 +45,9 @@ export function readOrdinary(text: string, ownHand: boolean): Ordinary[] {
       };
     });
 }
+
+/** What its name and its way of mixing say of it. */
+export const saidOfOrdinary = (f: Ordinary): Said => ({ title: f.kind, working: workingOf(f.mixing) });
 
 /** The batter of an ordinary formula, as lines. */
 export function batterOf(f: Ordinary): Line[] {

@@ -4,6 +4,7 @@ import { cluesOf } from './clues.js';
 import { expectedOf, type Expected } from './expect.js';
 import { onlyKin } from './ground.js';
 import { oddEnough, theModel } from './model.js';
+import type { Said } from './said.js';
 import { roles, type SuspectRole } from './sums.js';
 import { tell, type Told } from './tell.js';
 import { fromLog, toLog, viewOfLines, type Measured } from './view.js';
@@ -32,11 +33,11 @@ export interface Judged {
 }
 
 /**
- * @param title words that may say what it is without: "eggless", "vegan"
+ * @param said its title and how it is worked, which tell what is expected of it
  * @returns null where there is neither flour nor nuts to judge by, or nothing was given yet to judge with
  */
-export function judge(lines: readonly Line[], family: FamilyId, title: string, kitchen?: Kitchen): Judged | null {
-  const view = viewOfLines(lines, title, kitchen);
+export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitchen?: Kitchen): Judged | null {
+  const view = viewOfLines(lines, said, kitchen);
   const model = view && theModel();
   if (!model) return null;
   const { ground, fitted, telling, odds } = model;

@@ -2,7 +2,7 @@ import type { FamilyId } from '../formula/types.js';
 import { cluesOf } from './clues.js';
 import { expectedOf, type Fitted } from './expect.js';
 import { fitAll, fitTelling, type Example, type Telling } from './fit.js';
-import { batterOf, type Ordinary } from './formulas.js';
+import { batterOf, saidOfOrdinary, type Ordinary } from './formulas.js';
 import { groundOf, onlyKin, type Ground } from './ground.js';
 import { planted, slips, type Slip } from './slips.js';
 import { viewOfLines, type Measured } from './view.js';
@@ -15,7 +15,7 @@ export interface Learned {
 
 export function learnExpected(formulas: readonly Ordinary[]): Learned {
   const known = formulas.flatMap((f) => {
-    const view = viewOfLines(batterOf(f), f.kind);
+    const view = viewOfLines(batterOf(f), saidOfOrdinary(f));
     return view ? [{ view, family: f.families[0] as FamilyId }] : [];
   });
   const ground = groundOf(
@@ -40,7 +40,7 @@ export function seenBy({ ground, fitted }: Learned, formulas: readonly Ordinary[
     const kin = onlyKin(formula.families[0] as FamilyId);
     for (const slip of [null, ...slips]) {
       const slipped = slip ? planted(lines, slip) : lines;
-      const view = slipped && viewOfLines(slipped, formula.kind);
+      const view = slipped && viewOfLines(slipped, saidOfOrdinary(formula));
       if (view) out.push({ formula, slip, clues: cluesOf(expectedOf(view, kin, ground, fitted)) });
     }
   }

@@ -1,7 +1,7 @@
 import type { FamilyId } from '../formula/types.js';
 import type { Fitted } from './expect.js';
 import type { Telling } from './fit.js';
-import { batterOf, type Ordinary } from './formulas.js';
+import { batterOf, saidOfOrdinary, type Ordinary } from './formulas.js';
 import { groundOf, type Ground } from './ground.js';
 import { unpack, type Packed } from './packed.js';
 import { slips } from './slips.js';
@@ -58,7 +58,7 @@ export function* makingModel(): Generator<void, void> {
   yield;
   const seen: { view: View; family: FamilyId }[] = [];
   for (const [i, f] of all.entries()) {
-    const view = viewOfLines(batterOf(f), f.kind);
+    const view = viewOfLines(batterOf(f), saidOfOrdinary(f));
     if (view) seen.push({ view, family: f.families[0] ?? 'free' });
     if (i % STRETCH === STRETCH - 1) yield;
   }

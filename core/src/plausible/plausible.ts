@@ -6,6 +6,7 @@ import { totalsOf } from '../balance/totals.js';
 import { weigh } from '../balance/weigh.js';
 import { familyByEvidence } from '../balance/evidence.js';
 import { judge, type Judged } from './judge.js';
+import { saidOf } from './said.js';
 import { suspectsOf, type Suspect } from './suspects.js';
 import { wholeWords, wordsFor } from './words.js';
 
@@ -46,7 +47,7 @@ export function namedSuspects(j: Judged, lines: readonly Line[], family: FamilyI
  */
 export function plausible(formula: Formula, kitchen: Kitchen = defaultKitchen): Plausibility {
   const lines = linesOf(formula, kitchen);
-  const j = judge(lines, formula.family, formula.title, kitchen);
+  const j = judge(lines, formula.family, saidOf(formula), kitchen);
   const w = weigh(formula, kitchen);
   const found = familyByEvidence(formula, w.totals, w.lift.mmolPer100gBase.typical, kitchen);
   const families = found.near.map(({ id, weight }) => ({ id, weight }));

@@ -16,6 +16,7 @@ export type SuspectRole = (typeof roles)[number];
 export function roleOf({ ingredient: i }: Pick<Line, 'ingredient'>): SuspectRole | null {
   if (i.leavener === 'powder' || i.leavener === 'soda') return 'leavener';
   if (i.base === 'flour') return 'flour';
+  if (i.bulkSweetener) return 'sugar';
   const known = { fat: 'fat', sugar: 'sugar', egg: 'egg', liquid: 'liquid', salt: 'salt' } as const;
   return i.role in known ? known[i.role as keyof typeof known] : null;
 }
@@ -47,6 +48,9 @@ export interface Sums {
   /** Pressure over that at the sea, dry: where the air is thin less gas does as much. */
   thin: number;
   pieces: number;
+  /** Of the pieces: fresh fruit and vegetables, which give water; nuts and chocolate, which give fat. */
+  freshPieces: number;
+  fatPieces: number;
   oil: number;
   maize: number;
   semolina: number;
@@ -70,7 +74,7 @@ export interface Sums {
 
 const noSums = (): Sums => ({
   batter: 0, flour: 0, nut: 0, cocoa: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, saltAlong: 0, soda: 0, powder: 0,
-  powderLines: 0, acid: 0, gas: 0, leftSoda: 0, leftAcid: 0, thin: 1, pieces: 0, oil: 0, maize: 0, semolina: 0, syrup: 0, wholeGrain: 0, bran: 0, starch: 0,
+  powderLines: 0, acid: 0, gas: 0, leftSoda: 0, leftAcid: 0, thin: 1, pieces: 0, freshPieces: 0, fatPieces: 0, oil: 0, maize: 0, semolina: 0, syrup: 0, wholeGrain: 0, bran: 0, starch: 0,
   wheatless: 0, selfRaising: 0, puree: 0, driedFruit: 0, savoury: 0, chocolate: 0, binder: 0, milky: 0, sweetMilk: 0,
   alcohol: 0, animal: 0,
 }); // prettier-ignore
@@ -91,12 +95,16 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
     if (i.role === 'egg') s.egg += grams;
     s.salt += (i.saltG ?? 0) * share;
     if (i.role !== 'salt') s.saltAlong += (i.saltG ?? 0) * share;
-    if (whole) s.pieces += grams;
-    else {
+    if (whole) {
+      s.pieces += grams;
+      if (c.water > 60) s.freshPieces += grams;
+      if (c.fat > 25) s.fatPieces += grams;
+    } else {
       if (!flour) s.water += c.water * share;
       s.water -= (i.drinks ?? 0) * grams;
       if (i.fatCounts) s.fat += c.fat * share;
-      if (i.sugarCounts) s.sugar += c.sugar * share;
+      if (i.bulkSweetener) s.sugar += grams;
+      else if (i.sugarCounts) s.sugar += c.sugar * share;
     }
     if (i.leavener === 'powder') s.powderLines += bicarbonateOf(line, typically, kitchen).powder;
     if (i.fatState === 'oil') s.oil += grams;

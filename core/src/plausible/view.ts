@@ -2,6 +2,7 @@ import type { Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/powders.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
+import { kindsOf, titleWords, type Said, type Working } from './said.js';
 import { sumsOf, type Sums } from './sums.js';
 
 /**
@@ -62,23 +63,11 @@ export interface View {
   readonly from: Readonly<Record<Context, readonly number[]>>;
   /** Kind of fat, cocoa, whole grain and the like: what explains, and is not judged. */
   readonly traits: readonly number[];
-  /** What the title says it is. */
-  readonly said: readonly number[];
+  /** What kind the title says it is, its words, and how it is worked where that is known. */
+  readonly kinds: readonly number[];
+  readonly words: readonly string[];
+  readonly working: Working | null;
 }
-
-/** Words of a title that tell more than the family does. */
-const KINDS: readonly RegExp[] = [
-  /chiffon|castella|angel|whisked|g[eé]noise|sponge cake/i,
-  /brownie|blondie|squares/i,
-  /rusk/i,
-  /damper/i,
-  /chocolate/i,
-  /loaf|bread/i,
-  /layer|sandwich/i,
-  /cupcake|fairy|buns/i,
-  /traybake|sheet|tray/i,
-  /egg-?\s?less|egg-?\s?free|no eggs?|without eggs?|vegan|lenten|wacky|depression|war cake|vinegar cake/i,
-];
 
 const log = Math.log;
 /** Log of a figure of a measure, and back. */
@@ -112,7 +101,7 @@ export function figures(s: Sums): Record<Measured, number> {
 export const EGG_WATER = catalogueRow('egg').per100.water / 100;
 
 /** @param s sums with some flour or ground nuts in them */
-export function viewOf(s: Sums, title: string): View {
+export function viewOf(s: Sums, { title, working }: Said): View {
   const f = figures(s);
   const is = {} as Record<Measured, number>;
   for (const m of measures) is[m] = toLog(m, f[m]);
@@ -149,7 +138,9 @@ export function viewOf(s: Sums, title: string): View {
       powder: [...sour, soda],
     },
     traits: traitsOf(s, flour),
-    said: KINDS.map((k) => (k.test(title) ? 1 : 0)),
+    kinds: kindsOf(title),
+    words: titleWords(title),
+    working,
   };
 }
 
@@ -178,11 +169,13 @@ function traitsOf(s: Sums, flour: number): number[] {
     per(s.bran, 0.6),
     Math.sqrt(per(s.driedFruit, 3)),
     Math.min((100 * s.saltAlong) / flour, 2),
+    Math.sqrt(per(s.freshPieces, 2)),
+    per(s.fatPieces, 2),
   ];
 }
 
 /** @returns null where there is no flour and nothing in its place to judge by */
-export function viewOfLines(lines: readonly Line[], title: string, kitchen?: Kitchen): View | null {
+export function viewOfLines(lines: readonly Line[], said: Said, kitchen?: Kitchen): View | null {
   const sums = sumsOf(lines, kitchen);
-  return flourOf(sums) > 0 ? viewOf(sums, title) : null;
+  return flourOf(sums) > 0 ? viewOf(sums, said) : null;
 }

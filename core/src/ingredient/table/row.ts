@@ -37,6 +37,8 @@ export interface Extra {
   savoury?: true;
   binder?: true;
   chocolate?: true;
+  /** Sweetens and fills like sugar, gram for gram, and is none: a polyol. */
+  bulkSweetener?: true;
   /** How strongly a gram on a gram of flour hides a soapy taste; 1 in all and it is hidden. */
   masksSoda?: number;
 }

@@ -31,7 +31,7 @@ export const sweet: readonly Row[] = [
   ['pearl-sugar', 'Pearl sugar', 'sugar', [0.2, 0, 99.7, 0, 0, 0], 0.75, '', { pieces: true }, 'nib sugar|hail sugar|sugar nibs'],
   ['vanilla-sugar', 'Vanilla sugar', 'sugar', [0.3, 0, 99.3, 0, 0, 0], 0.85, '', {}, 'vanilla caster sugar|vanillin sugar'],
   ['fruit-sugar', 'Fructose', 'sugar', [0.2, 0, 99.7, 0, 0, 0], 0.85, '', {}, 'fructose|fruit sugar'],
-  ['erythritol', 'Erythritol', 'addin', [0.3, 0, 0, 0, 0, 99.5], 0.82, '', {}, 'granulated sweetener|sugar-free sweetener|sweetener|xylitol'],
+  ['erythritol', 'Erythritol', 'addin', [0.3, 0, 0, 0, 0, 99.5], 0.82, '', { bulkSweetener: true }, 'granulated sweetener|sugar-free sweetener|sweetener|xylitol'],
   ['corn-syrup', 'Glucose syrup', 'sugar', [20, 0, 79.5, 0, 0, 0], 1.4, '', { acid: [0, 0.2, 0.5] }, 'corn syrup|light corn syrup|glucose|liquid glucose|glucose syrup|dark corn syrup'],
   ['agave-syrup', 'Agave syrup', 'sugar', [23, 0, 76, 0.1, 0, 0.3], 1.35, '', { acid: [0.5, 1, 2] }, 'agave nectar|agave|light agave syrup'],
   ['date-syrup', 'Date syrup', 'sugar', [26, 0.1, 68, 1.2, 1, 2], 1.35, '', { acid: [3, 6, 10], masksSoda: 10 }, 'date molasses|date honey|silan'],

@@ -1,0 +1,51 @@
+import { methodRead } from '../balance/methods.js';
+import type { Formula } from '../formula/types.js';
+
+/** How air and fat get into a batter, as far as its plausibility goes. */
+export const workings = ['rubbed', 'creamed', 'whisked', 'stirred'] as const;
+export type Working = (typeof workings)[number];
+
+/** What the words of a formula say of it: its title, and how it is worked where its method tells. */
+export interface Said {
+  readonly title: string;
+  readonly working: Working | null;
+}
+
+const WORKED: Readonly<Record<string, Working>> = {
+  'rub-in': 'rubbed',
+  coating: 'rubbed',
+  creaming: 'creamed',
+  whisked: 'whisked',
+};
+/** Of a way of mixing by its name, `creaming`, `one-bowl`; all that are not told apart are stirred. */
+export const workingOf = (mixing: string): Working => WORKED[mixing] ?? 'stirred';
+
+/** Eggs or whites beaten until they stand. */
+const FOAM =
+  /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
+const MIXES = /\b(?:stir|mix|fold|whisk|combine|beat|blend|pour)/i;
+
+/** How a formula is worked by the words of its method; null where they tell nothing of it. */
+export function workingRead(formula: Formula): Working | null {
+  const read = methodRead(formula);
+  if (read === 'rub-in' || read === 'coating' || read === 'creaming') return workingOf(read);
+  const text = formula.method.map((s) => s.text).join(' ');
+  if (FOAM.test(text)) return 'whisked';
+  return MIXES.test(text) ? 'stirred' : null;
+}
+
+export const saidOf = (formula: Formula): Said => ({ title: formula.title, working: workingRead(formula) });
+
+/** Words that stand for one another and tell more than each alone. */
+const KINDS: readonly RegExp[] = [
+  /chiffon|castella|angel|whisked|g[eé]noise|sponge cake/i,
+  /brownie|blondie|squares/i,
+  /egg-?\s?less|egg-?\s?free|no eggs?|without eggs?|vegan|lenten|wacky|depression|war cake|vinegar cake/i,
+];
+export const kindsOf = (title: string): number[] => KINDS.map((k) => (k.test(title) ? 1 : 0));
+
+/** The words of a title to compare it by, without number and each but once: `apple`, `crumble`, `muffin`. */
+export function titleWords(title: string): string[] {
+  const words = title.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
+  return [...new Set(words.map((w) => w.replace(/(?<!s)s$/, '')))];
+}
