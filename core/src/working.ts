@@ -26,7 +26,7 @@ export { beside, type Beside, type BesideFigure, type BesideRow } from './balanc
 export type { Trait } from './balance/texture.js';
 export { methodWords, type MethodFit, type Methods } from './balance/methods.js';
 export { consistencyWords } from './balance/totals.js';
-export { aFamily, families, familyFor, familyOf, type Consistency, type Family } from './balance/families.js';
+export { aFamily, families, familyFor, familyOf, hasRanges, type Consistency, type Family } from './balance/families.js';
 export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
 export { explainBake, explainFit } from './explain/bake.js';
 
@@ -248,7 +248,9 @@ export { cost, money, ovenEnergy, piecesOf, priceOf, type Cost, type OvenEnergy 
 export { nutrition, type Nutrients, type Nutrition } from './larder/nutrition.js';
 export { dietsOfFormula, stallLabel, STALL_CAUTION, type StallLabel } from './larder/label.js';
 export { shopping, type PlannedBake, type Shopping, type ShoppingLine } from './larder/shopping.js';
-export { boughtFor, sectionOf, sections, stockNow, usedBy, type Section as ShopSection } from './larder/used.js';
+export { shopOf } from './ingredient/kinds.js';
+export { shopSections, type ShopSection } from './formula/types.js';
+export { boughtFor, stockNow, usedBy } from './larder/used.js';
 export {
   judgeSeries,
   likingWords,

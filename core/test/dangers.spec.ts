@@ -5,6 +5,7 @@ import {
   ingredientFor,
   isConflict,
   presets,
+  readRecipe,
   rebalance,
   substitute,
   type Conflict,
@@ -37,6 +38,56 @@ describe('what a change could do to someone', () => {
         saysItsDangers(f, p);
         for (const c of preset.cautions) expect(p.cautions).toContain(c);
       }
+  });
+});
+
+describe('the cautions of a formula', () => {
+  const ids = (text: string): readonly string[] => assess(readRecipe(text).formula).cautions.map((c) => c.id);
+  const base = '250 g plain flour\n150 g sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n100 ml milk\n';
+
+  it('name what is in it, part and words, and nothing that is not', () => {
+    const plain = ids(`Plain cake\n${base}Bake at 180 C for 30 minutes.`);
+    expect(plain).toEqual(['hot', 'raw']);
+    const cases: readonly (readonly [more: string, id: string])[] = [
+      ['For the icing:\n1 egg white\n200 g icing sugar\nBake at 180 C. Beat the white with the sugar and spread it.', 'raw-egg'],
+      ['For the icing:\n200 g cream cheese\n60 g icing sugar\nBake at 180 C, cool, and spread.', 'chilled'],
+      ['2 tbsp honey\nBake at 180 C.', 'honey'],
+      ['80 g walnuts\nBake at 180 C.', 'nuts'],
+      ['100 g grapes\nBake at 180 C.', 'choking'],
+      ['50 g marshmallows\nBake at 180 C.', 'choking'],
+      ['2 tbsp rum\nBake at 180 C.', 'alcohol'],
+      ['200 ml stout\nBake at 180 C.', 'alcohol-stays'],
+      ['10 bitter almonds, ground\nBake at 180 C.', 'kernels'],
+      ['4 apricots, halved\nBake at 180 C.', 'stones'],
+      ['a handful of wild garlic\nBake at 180 C.', 'foraged'],
+      ['Bake at 180 C in a glass dish for 30 minutes.', 'glass'],
+      ['Pour into jars, bake at 180 C and seal the lids while hot.', 'jars'],
+      ['30 g zorblax powder\nBake at 180 C.', 'incomplete'],
+    ]; // prettier-ignore
+    for (const [more, id] of cases) {
+      const found = ids(`Cake\n${base}${more}`);
+      expect(found).withContext(more).toContain(id);
+      expect(plain).not.toContain(id);
+    }
+    // cooked, baked or stored is another matter
+    expect(ids(`Cake\n${base}For the icing:\n2 egg whites\n100 g sugar\nWhisk over simmering water to 71 C, then cool.`)).not.toContain('raw-egg'); // prettier-ignore
+    expect(ids(`Cake\n${base}1 apple, diced\nBake at 180 C.`)).not.toContain('choking');
+    expect(ids(`Rusks\n${base}Bake at 180 C. They keep in a jar for weeks.`)).not.toContain('jars');
+    expect(ids(`Cake\n${base}1 tsp rum extract\nBake at 180 C.`)).not.toContain('alcohol');
+  });
+
+  it('count the nuts, egg and cream that a liqueur is made of', () => {
+    const of = (line: string): readonly string[] => assess(readRecipe(`Cake\n${base}${line}\nBake.`).formula).allergens;
+    expect(of('2 tbsp amaretto')).toContain('almond');
+    expect(of('2 tbsp hazelnut liqueur')).toContain('hazelnut');
+    expect(of('2 tbsp orange liqueur')).toEqual(of(''));
+  });
+
+  it('do not see egg scrambled by boiling water that the batter cools', () => {
+    const wet = `Cocoa cake\n250 g plain flour\n300 g sugar\n60 g cocoa\n2 eggs\n2 tsp baking powder\n120 ml oil\n220 ml milk\n200 ml boiling water\nMix all but the water, then stir it in. Bake at 175 C for 35 minutes.`;
+    const says = (text: string): string => assess(readRecipe(text).formula).verdicts.map((v) => v.words).join(' '); // prettier-ignore
+    expect(says(wet)).not.toContain('egg sets');
+    expect(says(wet.replace('200 ml', '900 ml').replace('220 ml milk\n', ''))).toContain('egg sets');
   });
 });
 

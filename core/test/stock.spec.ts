@@ -13,7 +13,7 @@ import {
   type Kitchen,
   type Proposal,
 } from '../src/index.js';
-import { isWholegrain } from '../src/adapt/rates.js';
+import { isWholeGrain } from '../src/ingredient/kinds.js';
 import { demo, demoIds } from './support/make.js';
 import { size } from './support/runs.js';
 
@@ -167,7 +167,7 @@ describe('what a new formula is to taste of', () => {
 describe('whole grain', () => {
   it('is flour ground from all of it: neither its bran, its germ nor its starch alone', () => {
     for (const id of ['wholemeal-flour', 'rolled-oats', 'rye-flour', 'buckwheat-flour', 'brown-rice-flour'])
-      expect(isWholegrain(id)).withContext(id).toBeTrue();
+      expect(isWholeGrain(catalogueRow(id))).withContext(id).toBeTrue();
     for (const id of [
       'wheat-bran',
       'oat-bran',
@@ -177,6 +177,6 @@ describe('whole grain', () => {
       'plain-flour',
       'malted-flour',
     ])
-      expect(isWholegrain(id)).withContext(id).toBeFalse();
+      expect(isWholeGrain(catalogueRow(id))).withContext(id).toBeFalse();
   });
 });

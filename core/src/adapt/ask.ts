@@ -80,8 +80,9 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
     }
     case 'small-child': {
       const no = (i: Ingredient): boolean =>
-        i.id === 'honey' ||
-        /^(spirit|liqueur|fortified-wine|wine|stout|cider|coffee|instant-coffee|tea)$/.test(i.id) ||
+        i.cautions?.includes('honey') === true ||
+        i.alcohol !== undefined ||
+        i.kind === 'tea or coffee' ||
         (i.pieces === true && i.allergens.some((a) => nutAllergens.has(a)));
       return {
         ...base,
@@ -92,7 +93,7 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
         ],
         bending: true,
         // seeds are as hard as nuts
-        fits: (i) => !no(i) && !(i.pieces === true && i.per100.fat > 30) && !/coffee|tea/.test(i.id),
+        fits: (i) => !no(i) && !(i.pieces === true && i.per100.fat > 30),
       };
     }
     case 'high-altitude': {

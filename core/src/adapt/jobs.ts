@@ -3,6 +3,7 @@ import type { Ingredient } from '../formula/types.js';
 import { powderTypeOf } from '../leavening/parts.js';
 import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
+import { isBinder, isLiquidFat, isSyrup } from '../ingredient/kinds.js';
 
 /** What an ingredient does in a batter, as far as another can do it instead. */
 export type Job =
@@ -33,24 +34,19 @@ export type Job =
   | 'alcohol'
   | 'flavour';
 
-const CREAMS = /cream|mascarpone|creme-fraiche|ricotta|coconut-(milk|cream)/;
-const SOUR = /buttermilk|yogurt|kefir|milk-soured|sour-cream|quark|whey/;
-const OILS = /oil|tahini|almond-butter|peanut-butter|mayonnaise/;
-const ALCOHOL = /^(spirit|liqueur|fortified-wine|wine|stout|cider)$/;
-
 /** The job an ingredient does; null where nothing does it instead. */
 export function jobOf(i: Ingredient): Job | null {
   if (i.leavener) return i.leavener === 'soda' ? 'soda' : i.leavener === 'powder' ? 'powder' : 'acid';
-  if (ALCOHOL.test(i.id)) return 'alcohol';
+  if (i.alcohol) return 'alcohol';
   switch (i.role) {
     case 'flour':
       return 'flour';
     case 'egg':
       return 'egg';
     case 'fat':
-      return OILS.test(i.id) && i.id !== 'coconut-oil' ? 'oil' : 'solid fat';
+      return isLiquidFat(i) ? 'oil' : 'solid fat';
     case 'sugar':
-      return i.per100.water >= 10 ? 'syrup' : 'dry sugar';
+      return isSyrup(i) ? 'syrup' : 'dry sugar';
     case 'cocoa':
       return 'cocoa';
     case 'salt':
@@ -58,19 +54,19 @@ export function jobOf(i: Ingredient): Job | null {
     case 'acid':
       return 'acid';
     case 'liquid':
-      if (i.id === 'aquafaba' || i.id === 'silken-tofu') return 'egg';
-      if (SOUR.test(i.id)) return 'sour milk';
-      if (CREAMS.test(i.id)) return 'cream';
+      if (isBinder(i)) return 'egg';
+      if (i.kind === 'sour milk') return 'sour milk';
+      if (i.kind === 'cream') return 'cream';
       return i.per100.protein > 0.25 || i.per100.fat > 0.5 ? 'milk' : 'water';
     case 'fruit':
-      if (/^(carrot|parsnip|courgette|beetroot|sweet-potato)$/.test(i.id)) return 'grated';
+      if (i.kind === 'grated') return 'grated';
       if (i.pieces) return i.per100.water < 45 ? 'dried fruit' : 'fresh fruit';
       return 'purée';
     case 'addin':
       if (i.base === 'nut') return 'nut flour';
-      if (/chocolate|cocoa/.test(i.id)) return 'chocolate';
-      if (/cheese|parmesan|feta/.test(i.id)) return 'cheese';
-      if (/ground-flax|chia|egg-replacer|psyllium|xanthan/.test(i.id)) return 'egg';
+      if (i.chocolate) return 'chocolate';
+      if (i.kind === 'cheese') return 'cheese';
+      if (isBinder(i)) return 'egg';
       if (i.per100.fat > 30 && i.pieces) return 'nuts';
       return null;
     case 'flavour':

@@ -3,6 +3,7 @@ import type { Weighed } from '../balance/weigh.js';
 import type { Formula, MethodStep, TinUse } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
 import { shortName } from './proposal.js';
+import { isDrySugar, isFirmFat, isGum, isSyrup } from '../ingredient/kinds.js';
 
 const named = (lines: readonly Line[]): string => {
   const names = [...new Set(lines.map((l) => shortName(l.ingredient)))];
@@ -32,8 +33,8 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   const foldIn = pick((l) => l.whole);
   const flavour = (l: Line): boolean => l.ingredient.role === 'flavour';
   const wetFlavour = (l: Line): boolean =>
-    flavour(l) && /extract|spirit|liqueur|flower-water|food-colour|^mustard$/.test(l.ingredient.id);
-  const flours = pick((l) => !l.whole && (l.ingredient.base !== undefined || /xanthan|psyllium/.test(l.ingredient.id)));
+    flavour(l) && l.ingredient.kind === 'extract';
+  const flours = pick((l) => !l.whole && (l.ingredient.base !== undefined || isGum(l.ingredient)));
   const dryAddin = pick(
     (l) => !l.whole && l.ingredient.role === 'addin' && !flours.includes(l) && l.ingredient.per100.water < 20,
   );
@@ -45,12 +46,12 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   ];
   const fats = pick((l) => l.ingredient.role === 'fat' && !l.whole);
   const sugars = pick((l) => l.ingredient.role === 'sugar' && !l.whole);
-  const syrups = sugars.filter((l) => l.ingredient.per100.water >= 10);
-  const drySugars = sugars.filter((l) => l.ingredient.per100.water < 10);
+  const syrups = sugars.filter((l) => isSyrup(l.ingredient));
+  const drySugars = sugars.filter((l) => isDrySugar(l.ingredient));
   const eggs = pick((l) => l.ingredient.role === 'egg');
   const used = new Set([...foldIn, ...dry, ...fats, ...sugars, ...eggs].map((l) => l.item.id));
   const wet = pick((l) => !used.has(l.item.id));
-  const solid = fats.some((l) => !/oil/.test(l.ingredient.id));
+  const solid = fats.some((l) => isFirmFat(l.ingredient));
   const steps: MethodStep[] = [];
   const step = (text: string, of: readonly Line[] = []): void => void steps.push({ text, itemIds: ids(of) });
   const ovenC = formula.bake?.ovenC ?? Math.round((family.ovenC[0] + family.ovenC[1]) / 10) * 5;

@@ -13,10 +13,6 @@ export interface Part {
 
 const SAVOURY_SUGAR_PCT = 5;
 /** Flavours that go in with the wet part. */
-const WET_FLAVOUR = /extract|spirit|liqueur|flower-water|food-colour|^mustard$/;
-/** What makes a muffin a savoury one. */
-const SAVOURY =
-  /cheese|parmesan|feta|bacon|onion|olives|tomato|pepper-sweet|spinach|sweetcorn|garlic|^herbs|mustard|chilli|curry/;
 
 /** The lines of a family's plain formula with flavours in their places, % of flour. */
 export function partsFor(
@@ -63,7 +59,7 @@ export function partsFor(
   for (const i of fats) put(i.id, fatPct / Math.max(20, i.per100.fat), 'fat-sugar');
 
   const savoury =
-    family.id === 'muffin' && flavours.some((i) => SAVOURY.test(i.id)) && !flavours.some((i) => i.role === 'sugar');
+    family.id === 'muffin' && flavours.some((i) => i.savoury) && !flavours.some((i) => i.role === 'sugar');
   // sweetness stays as it is when a wished-for sugar or syrup brings a part of it, and sweet purées bring theirs
   const sweet = flavours.filter((i) => i.role === 'sugar');
   const drySugar = s.sugar.reduce((a, [, p]) => a + p, 0);
@@ -94,12 +90,12 @@ export function partsFor(
   );
   for (const i of whole) {
     const weightOf =
-      i.role === 'fruit' ? 1 : /cheese|parmesan|feta/.test(i.id) ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
+      i.role === 'fruit' ? 1 : i.kind === 'cheese' ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
     put(i.id, (s.carriesPct * weightOf) / Math.max(1, whole.length * 0.75), 'fold-in');
   }
   for (const i of addins) put(i.id, i.drinks && i.drinks > 1 ? 4 : 25, 'dry');
   const flavourGroup = (i: Ingredient): Part['group'] =>
-    i.pieces ? 'fold-in' : WET_FLAVOUR.test(i.id) ? 'wet' : 'dry';
+    i.pieces ? 'fold-in' : i.kind === 'extract' ? 'wet' : 'dry';
   for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
   if (flavourings.length + whole.length + purees.length + nuts.length + juices.length === 0)
     for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));

@@ -10,7 +10,6 @@ import { applyChanges, allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
-import { familyFor } from '../balance/families.js';
 import type { Bowl } from './bowl.js';
 import { formulaWith } from './bowl.js';
 import type { Found } from './search.js';
@@ -66,16 +65,15 @@ function offBand(w: Weighed): Readonly<Record<Dim, number>> {
   const step = w.masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
   const soda = Math.max(0, w.ledger.leftSodaGPer100gBatter.typical - step) / 0.2;
   if (family.id === 'free') return { ...none, soda };
-  const judged = familyFor(family.id, t);
   return {
     ...none,
     soda,
     lift: outside(w.lift.mmolPer100gBase.typical, w.lift.target),
-    water: waterOutside(t, w.water, judged),
-    fat: outside(t.fatPct, judged.fat),
-    sugar: outside(t.sugarPct, judged.sugar),
-    egg: outside(t.eggPct, rangeOf(judged, 'egg', t)),
-    salt: Math.max(0, t.saltPct - judged.salt[1]) / 2,
+    water: waterOutside(t, w.water, family),
+    fat: outside(t.fatPct, family.fat),
+    sugar: outside(t.sugarPct, family.sugar),
+    egg: outside(t.eggPct, rangeOf(family, 'egg', t)),
+    salt: Math.max(0, t.saltPct - family.salt[1]) / 2,
     beam: Math.max(0, Math.abs(w.beam.lean) - LEAN_USUAL) / 2,
   };
 }

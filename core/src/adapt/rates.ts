@@ -4,6 +4,7 @@ import { pullOf } from '../balance/pulls.js';
 import { totalsOf } from '../balance/totals.js';
 import { sodiumMgOf } from '../leavening/crumb.js';
 import { acidOf, bicarbonateOf, type Line } from '../leavening/parts.js';
+import { isWholeGrain } from '../ingredient/kinds.js';
 
 /** What a gram of a line brings of everything that the balance counts; all of it adds up over the lines. */
 export interface Rates {
@@ -33,21 +34,13 @@ export interface Rates {
 
 export type Quantity = keyof Rates;
 
-const WHOLE =
-  /^(wholemeal|self-raising-wholemeal|rye-flour|barley-flour|oat|rolled-oats|buckwheat|millet|brown-rice|sorghum|teff|ragi|quinoa|amaranth|einkorn|emmer|khorasan|maize-meal)/;
-/**
- * Whether a flour is ground from the whole grain. Bran and germ are parts of one, and malted flour is mostly white with
- * some malted grain; none of them counts.
- */
-export const isWholegrain = (id: string): boolean => WHOLE.test(id) && !/bran|germ|starch/.test(id);
-
 /** @param nutIsBase whether nut flour counts as base, as it does where there is hardly any flour */
 export function ratesOf(line: Line, kitchen: Kitchen, nutIsBase: boolean): Rates {
   const unit = { ...line, grams: 100 };
   const t = totalsOf([unit]);
   const pull = pullOf(unit);
   const soda = bicarbonateOf(unit, typically, kitchen);
-  const { base, id } = line.ingredient;
+  const { base } = line.ingredient;
   const of = (x: number): number => x / 100;
   return {
     batter: 1,
@@ -66,6 +59,6 @@ export function ratesOf(line: Line, kitchen: Kitchen, nutIsBase: boolean): Rates
     freeSoda: of(soda.free),
     ownAcid: of(soda.ownAcid),
     sodiumMg: of(sodiumMgOf(unit, kitchen)),
-    wholegrain: base === 'flour' && isWholegrain(id) ? 1 : 0,
+    wholegrain: base === 'flour' && isWholeGrain(line.ingredient) ? 1 : 0,
   };
 }

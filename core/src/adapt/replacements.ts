@@ -92,10 +92,6 @@ const ALIKE: ReadonlySet<Job> = new Set([
   'salt',
   'alcohol',
 ]);
-/** Foods of a kind are no stand-ins when they are odd ones of it. */
-const ODD =
-  /gluten$|breadcrumbs|custard|^ice-cream|spread-light|fruit-yogurt|buttermilk-powder|milk-powder|lemon-curd|caramel|^jam$|marmalade|pearl-sugar|sprinkles|sesame-oil|mustard-oil|mayonnaise|suet|mashed-potato|white-beans|egg-(white-)?powder|cottage-cheese|condensed|bran-flakes|wheat-bran|oat-bran|wheat-germ|lupin|gdl|sapp|calcium-phosphate/;
-
 /**
  * What could take an item's place, from the whole catalogue and the kitchen's own ingredients, best first; quick, since
  * nothing is solved. `substitute` solves one of them.
@@ -119,7 +115,7 @@ export function replacements(
   const mine = (i: Ingredient): boolean =>
     i.id !== from.id &&
     i.id !== 'unknown' &&
-    (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !ODD.test(i.id)));
+    (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !i.odd));
   const other = [...kitchen.ownIngredients, ...ingredients]
     .filter((i) => mine(i) && suits.every((d) => dietsOf(i).includes(d)))
     .map((to): Replacement => {

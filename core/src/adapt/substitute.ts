@@ -20,6 +20,7 @@ import { onStep } from '../quantity/steps.js';
 import { reworded } from '../method/reword.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
 import { capital } from '../text/plain.js';
+import { isGum } from '../ingredient/kinds.js';
 
 export interface SubstituteOptions extends AdaptOptions {
   /** `frozen` for fruit that goes in from the freezer. */
@@ -134,7 +135,7 @@ const gluten = (f: Formula, kitchen: Kitchen): boolean =>
       l.ingredient.allergens.some((a) => ['wheat', 'rye', 'barley'].includes(a)),
   );
 const gummed = (f: Formula, kitchen: Kitchen): boolean =>
-  linesOf(f, kitchen).some((l) => /xanthan|psyllium/.test(l.ingredient.id) && l.grams > 0);
+  linesOf(f, kitchen).some((l) => isGum(l.ingredient) && l.grams > 0);
 
 /**
  * Adds a gum where no flour is left that holds by gluten.

@@ -1,5 +1,6 @@
 import { aFamily, familyOf } from '../balance/families.js';
-import { judgeFamily } from '../balance/infer.js';
+import { heldAgainst } from '../balance/held.js';
+import { nearestFamily } from '../plausible/kinship.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
@@ -88,7 +89,8 @@ function asAnother(
   const bowl = { ...bowlOf(formula, asked, kitchen, wishes), family: familyOf('free') };
   const found = search(bowl, { wishes, weights: NEAREST }, solver, limits);
   if (found.kind !== 'found' || !found.met) return null;
-  const { nearest } = judgeFamily(formula.family, found.weighed.totals, found.weighed.lift.mmolPer100gBase.typical);
+  const held = heldAgainst(found.formula, found.weighed, kitchen);
+  const { nearest } = nearestFamily(formula.family, held?.kin ?? []);
   if (nearest === formula.family || nearest === 'free') return null;
   const family = familyOf(nearest);
   const now: Formula = { ...found.formula, family: nearest };

@@ -7,11 +7,11 @@ import type { Lift } from '../leavening/lift.js';
 import { thumbOf, type Thumb } from '../leavening/thumb.js';
 import { adviceFor, type Advice } from './advice.js';
 import { allergensOf, cautionsOf, type Caution } from './cautions.js';
-import type { Consistency } from './families.js';
+import type { Family, Consistency } from './families.js';
 import type { NamedSuspect } from '../plausible/plausible.js';
 import { waterLeft, type Span, type Spans } from '../plausible/spans.js';
 import { heldAgainst } from './held.js';
-import { judgeFamily } from './infer.js';
+import { nearestFamily } from '../plausible/kinship.js';
 import type { Methods } from './methods.js';
 import type { Beam, WaterLine } from './pulls.js';
 import { jointVerdicts, partsOf, processVerdicts, thumbVerdicts, type Parts } from './rules.js';
@@ -49,7 +49,13 @@ export interface Assessment {
     readonly temperatureBandC: Band;
     readonly consistency: Consistency;
   };
-  readonly family: { readonly id: FamilyId; readonly confidence: number; readonly nearest: FamilyId };
+  /** What it is called, how sure by its figures, what it plainly is instead if anything, and the relative it is judged as. */
+  readonly family: {
+    readonly id: FamilyId;
+    readonly confidence: number;
+    readonly nearest: FamilyId;
+    readonly as: Family;
+  };
   readonly cautions: readonly Caution[];
   readonly allergens: readonly string[];
   readonly advice: readonly Advice[];
@@ -120,7 +126,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
       temperatureBandC: w.temperatureC,
       consistency: w.consistency,
     },
-    family: judgeFamily(formula.family, totals, lift.mmolPer100gBase.typical),
+    family: { ...nearestFamily(formula.family, held?.kin ?? []), as: family },
     cautions: cautionsOf(formula, kitchen),
     allergens: allergensOf(formula, kitchen),
     advice: adviceFor(formula, kitchen, w, held, options.locked ?? []),

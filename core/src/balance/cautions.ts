@@ -1,43 +1,196 @@
+import { isChilled } from '../ingredient/kinds.js';
 import { nutAllergens } from '../ingredient/diet.js';
-import { allItems, ingredientFor } from '../formula/formula.js';
-import type { Formula, Kitchen } from '../formula/types.js';
+import { ingredientFor } from '../formula/formula.js';
+import type { CautionKind, Formula, GroupRole, Ingredient, Item, Kitchen } from '../formula/types.js';
 
 export interface Caution {
   readonly id: string;
   readonly words: string;
 }
 
-/** The usual cautions that apply to these ingredients. Local advice and qualified people come first, always. */
+/** A line with what it is and the part it stands in. */
+interface Seen {
+  readonly item: Item;
+  readonly ingredient: Ingredient;
+  readonly part: GroupRole;
+  /** What its line and its name say, in small letters. */
+  readonly said: string;
+}
+/** All lines, and the words of title, method and notes. */
+interface Whole {
+  readonly formula: Formula;
+  readonly lines: readonly Seen[];
+  readonly text: string;
+}
+
+interface Rule extends Caution {
+  readonly when: (w: Whole) => boolean;
+}
+
+const any = (test: (l: Seen) => boolean) => (w: Whole): boolean => w.lines.some(test); // prettier-ignore
+const asks = (kind: CautionKind): ((w: Whole) => boolean) =>
+  any((l) => l.ingredient.cautions?.includes(kind) ?? false);
+const said = (re: RegExp) => (w: Whole): boolean => re.test(w.text) || w.lines.some((l) => re.test(l.said)); // prettier-ignore
+const either = (...tests: ((w: Whole) => boolean)[]) => (w: Whole): boolean => tests.some((t) => t(w)); // prettier-ignore
+/** Parts that meet the cake when it is baked. */
+const after = (l: Seen): boolean => l.part === 'icing' || l.part === 'soak' || l.part === 'filling';
+/** Fresh, so soft once it has baked, but hard or round where it stays raw. */
+const raw = (l: Seen): boolean => after(l) || l.part === 'top';
+const COOKED = /pasteuri[sz]ed|\b(?:cook|boil|simmer|thicken|scald|bain|double boiler|over (?:hot|simmering) water)/i;
+
+/** Alcohol, share of the weight, from which its vapour burns when it is warm: sherry and more. */
+const BURNS = 0.12;
+
+const rules: readonly Rule[] = [
+  {
+    id: 'hot',
+    words: 'The oven, the tin and the steam are hot; lift covers away from you.',
+    when: () => true,
+  },
+  {
+    id: 'raw',
+    words: 'Do not taste raw batter: flour and egg can carry germs until baked.',
+    when: any((l) => l.ingredient.role === 'flour' || l.ingredient.role === 'egg'),
+  },
+  {
+    id: 'raw-egg',
+    words:
+      'Raw egg in what is not baked: use pasteurised egg, above all for children, in pregnancy, and for the old or ill.',
+    when: (w) =>
+      w.lines.some((l) => after(l) && l.ingredient.role === 'egg') &&
+      !COOKED.test(w.text) &&
+      !w.lines.some((l) => after(l) && COOKED.test(l.said)),
+  },
+  {
+    id: 'chilled',
+    words: 'What holds cream, soft cheese or egg stays in the fridge, and is out of it for two hours at most.',
+    when: any(
+      (l) =>
+        (l.part === 'icing' || l.part === 'filling' || (l.part === 'top' && l.ingredient.kind === 'cream')) &&
+        ((l.ingredient.kind !== undefined && isChilled(l.ingredient)) || l.ingredient.role === 'egg'),
+    ),
+  },
+  { id: 'honey', words: 'No honey for babies under 12 months, baked or not.', when: asks('honey') },
+  {
+    id: 'nuts',
+    words: 'Whole nuts and hard pieces are a choking risk for children under 5.',
+    when: any((l) => l.ingredient.pieces === true && l.ingredient.allergens.some((a) => nutAllergens.has(a))),
+  },
+  {
+    id: 'choking',
+    words:
+      'Choking, under 5: grapes, cherries, berries and olives cut in quarters, raw apple grated, no marshmallows, popcorn or hard sweets.',
+    when: either(
+      any(
+        (l) => (l.ingredient.cautions?.includes('choking') ?? false) && (l.ingredient.per100.water < 60 || raw(l)),
+      ),
+      said(/\bgrapes?\b|\bpop\s?corn\b|\b(?:hard|boiled) sweets?\b|\bcand(?:y|ies)\b|\bmarshmallows?\b/i),
+    ),
+  },
+  {
+    id: 'alcohol',
+    words: 'Alcohol vapour burns: brush spirit on away from flame, on a cake that is warm, not oven-hot.',
+    when: any((l) => (l.ingredient.alcohol ?? 0) >= BURNS || SPIRITS.test(l.said)),
+  },
+  {
+    id: 'alcohol-stays',
+    words: 'A part of the alcohol stays in: not for children, in pregnancy, or for whoever avoids it.',
+    when: any((l) => (l.ingredient.alcohol ?? 0) > 0 || SPIRITS.test(l.said)),
+  },
+  { id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.', when: asks('stones') },
+  {
+    id: 'kernels',
+    words:
+      'Bitter almonds and the kernels of apricot, peach, plum or cherry give off cyanide: leave them out, and use almond extract.',
+    when: said(/\bbitter almonds?\b|\b(?:apricot|peach|plum|cherry) (?:kernels?|pits?)\b|\bmahlab|\bmahleb/i),
+  },
+  {
+    id: 'foraged',
+    words:
+      'Wild plants, flowers and mushrooms only when someone who knows has named them, unsprayed; elderberries never raw.',
+    when: either(
+      asks('foraged'),
+      said(
+        /\b(?:foraged|wild garlic|ramsons|elder(?:flowers?|berr(?:y|ies))(?! (?:cordial|syrup|liqueur))|rowan|sloes?|hawthorn|acorns?|dandelions?|wild mushrooms?|violets?|rose petals?|edible flowers?)\b/i,
+      ),
+    ),
+  },
+  {
+    id: 'potassium',
+    words: 'Salt or powder with potassium is not for everyone: ask your doctor or pharmacist.',
+    when: asks('potassium'),
+  },
+  {
+    id: 'glass',
+    words: 'Glass and stoneware can burst: never from the fridge into a hot oven, nor hot onto a cold or wet place.',
+    when: (w) =>
+      (w.formula.tins ?? []).some((t) => t.tin.material === 'glass' || t.tin.material === 'ceramic') ||
+      /\b(?:glass|ceramic|stoneware|pyrex) (?:dish|pan|tin|loaf|mou?ld)/i.test(w.text),
+  },
+  {
+    id: 'jars',
+    words:
+      'Do not bake in jars, nor seal cake in them: glass bursts, and what is sealed warm can grow botulism.',
+    when: (w) =>
+      /\b(?:bak|cook|pour|divid)\w*[^.]*\bjars\b|\bjars?\b[^.]*\b(?:seal|lids? on|screw)|\bseal\w*[^.]*\bjars?\b|\bcake in a jar\b/i.test(w.text), // prettier-ignore
+  },
+];
+
+/** Spirits that a line may name though its ingredient is not known. */
+const SPIRITS = /\b(?:whisk(?:e?y|ies)|brandy|rum(?!p)|bourbon|cognac|armagnac|vodka|gin|tequila|kirsch|grappa|ouzo|raki|schnapps|calvados|arrack|cacha[çc]a|pisco|advocaat|amaretto|absinthe|sake)\b(?! (?:extract|essence|flavou?r))/i; // prettier-ignore
+
+function wholeOf(formula: Formula, kitchen?: Kitchen): Whole {
+  return {
+    formula,
+    lines: formula.groups.flatMap((g) =>
+      g.items.map((item) => {
+        const ingredient = ingredientFor(formula, item, kitchen);
+        return { item, ingredient, part: g.role ?? 'batter', said: `${item.words} ${ingredient.name}`.toLowerCase() };
+      }),
+    ),
+    text: [formula.title, ...formula.method.map((m) => m.text)].join('. '),
+  };
+}
+
+const unknown = (l: Seen): boolean => l.ingredient.id === 'unknown';
+
+/**
+ * The usual cautions that apply to these ingredients, parts and words. Local advice and qualified people come first,
+ * always. With a line that nobody knows they are said not to be complete.
+ */
 export function cautionsOf(formula: Formula, kitchen?: Kitchen): Caution[] {
-  const items = allItems(formula).map((item) => ({ item, ingredient: ingredientFor(formula, item, kitchen) }));
-  const has = (test: (id: string, role: string) => boolean): boolean =>
-    items.some(({ ingredient }) => test(ingredient.id, ingredient.role));
-  const out: Caution[] = [{ id: 'hot', words: 'The oven, the tin and the steam are hot; lift covers away from you.' }];
-  if (has((_, role) => role === 'flour' || role === 'egg'))
-    out.push({ id: 'raw', words: 'Do not taste raw batter: flour and egg can carry germs until baked.' });
-  if (has((id) => id === 'honey'))
-    out.push({ id: 'honey', words: 'No honey for babies under 12 months, baked or not.' });
-  if (items.some(({ ingredient }) => ingredient.pieces && ingredient.allergens.some((a) => nutAllergens.has(a))))
-    out.push({ id: 'nuts', words: 'Whole nuts and hard pieces are a choking risk for children under 5.' });
-  if (has((id) => id === 'spirit' || id === 'liqueur' || id === 'fortified-wine'))
+  const w = wholeOf(formula, kitchen);
+  const out: Caution[] = rules.filter((r) => r.when(w)).map(({ id, words }) => ({ id, words }));
+  const strange = w.lines.filter(unknown).map((l) => l.item.words.trim() || 'a line without words');
+  if (strange.length > 0)
     out.push({
-      id: 'alcohol',
-      words: 'Alcohol vapour burns: brush spirit on away from flame, on a cake that is warm, not oven-hot.',
-    });
-  if (has((id) => ['plum', 'cherry', 'apricot', 'peach'].includes(id)))
-    out.push({ id: 'stones', words: 'Leave out the stones: their kernels are poisonous raw.' });
-  if (has((id) => id === 'salt-low-sodium' || id === 'baking-powder-low-sodium'))
-    out.push({
-      id: 'potassium',
-      words: 'Salt or powder with potassium is not for everyone: ask your doctor or pharmacist.',
-    });
+      id: 'incomplete',
+      words: `Cautions and allergens are not complete: ${strange.slice(0, 3).map((s) => `“${s}”`).join(', ')} ${strange.length === 1 ? 'is' : 'are'} not known.`,
+    }); // prettier-ignore
   return out;
+}
+
+/** Allergens that a line's own words name, beyond what its ingredient has: liqueurs of nuts, cream or egg. */
+const NAMED: readonly (readonly [RegExp, readonly string[]])[] = [
+  [/\bamaretto\b|\balmond liqueur\b|\bmarzipan\b|\borgeat\b/i, ['almond']],
+  [/\bhazelnut liqueur\b|\bgianduja\b|\bpraline\b/i, ['hazelnut']],
+  [/\bwalnut liqueur\b|\bnocino\b|\borahovac\b/i, ['walnut']],
+  [/\bpistachio liqueur\b/i, ['pistachio']],
+  [/\bcream liqueur\b|\bcream whiske?y\b|\birish cream\b/i, ['milk']],
+  [/\begg ?nog\b|\badvocaat\b|\begg liqueur\b/i, ['egg', 'milk']],
+];
+
+/** Allergens of one line: of its ingredient, and of what its words name besides. */
+export function allergensIn(item: Item, ingredient: Ingredient): readonly string[] {
+  const more = NAMED.filter(([re]) => re.test(item.words)).flatMap(([, a]) => a);
+  return more.length > 0 ? [...new Set([...ingredient.allergens, ...more])] : ingredient.allergens;
 }
 
 /** Allergens that the listed ingredients contain, in alphabetical order. Traces and brands are the baker's to check. */
 export function allergensOf(formula: Formula, kitchen?: Kitchen): string[] {
   const found = new Set<string>();
-  for (const item of allItems(formula)) for (const a of ingredientFor(formula, item, kitchen).allergens) found.add(a);
+  for (const { item, ingredient } of wholeOf(formula, kitchen).lines)
+    for (const a of allergensIn(item, ingredient)) found.add(a);
   const gluten = ['wheat', 'rye', 'barley', 'oats'].some((g) => found.has(g));
   if (gluten) found.add('gluten');
   return [...found].sort();

@@ -4,6 +4,7 @@ import { families, familyFor } from './families.js';
 import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
+import { isOil } from '../ingredient/kinds.js';
 
 /**
  * What a bake is, by what speaks for it: its title, the verbs of its method, its tin, what is in it and what it lacks,
@@ -171,16 +172,16 @@ function sharesOf(formula: Formula, t: Totals, kitchen: Kitchen): Shares {
       const i = ingredientFor(formula, item, kitchen);
       if (i.role === 'fat') {
         fat += item.grams;
-        if (i.per100.water < 2 && /oil/.test(i.id) && i.id !== 'coconut-oil') oil += item.grams;
+        if (isOil(i)) oil += item.grams;
       }
-      if (/chocolate/.test(i.id) && !/white/.test(i.id)) chocolate += item.grams;
+      if (i.chocolate) chocolate += item.grams;
       if (i.role === 'fruit' && i.per100.water < 40) fruit += item.grams;
       if (i.base === 'nut' || i.id === 'desiccated-coconut') nut += item.grams;
       if (i.id === 'tea') tea = true;
-      if (/buttermilk|yogurt|kefir|milk-soured|sour-cream/.test(i.id)) sour = true;
+      if (i.kind === 'sour milk') sour = true;
       if (i.leavener === 'soda' || i.leavener === 'powder' || i.co2Mmol) leavener = true;
-      if (/ginger|mixed-spice|cinnamon|cloves/.test(i.id)) ginger = true;
-      if (/cheese|onion|olive|bacon|herb|tomato|garlic|spinach|courgette/.test(i.id)) savoury = true;
+      if (i.kind === 'spice' && i.masksSoda) ginger = true;
+      if (i.savoury) savoury = true;
     }
   const per = (g: number): number => g / Math.max(1, t.flourG);
   return {

@@ -35,7 +35,7 @@ export function heldAgainst(
 ): Held | null {
   const judged = judge(w.lines, formula.family, saidOf(formula), kitchen);
   if (!judged) return null;
-  const suspects = namedSuspects(judged, w.lines, formula.family, kitchen);
+  const suspects = namedSuspects(judged, w.lines, formula, kitchen);
   return {
     ...judged,
     spans: spansOf(judged, w.totals, pressureRatio(kitchen.altitudeM)),

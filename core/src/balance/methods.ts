@@ -1,5 +1,6 @@
 import { band, exactly } from '../formula/bands.js';
 import type { Band, Formula } from '../formula/types.js';
+import { isDrySugar, isFirmFat, isLiquidFat, isSyrup } from '../ingredient/kinds.js';
 import type { Line } from '../leavening/parts.js';
 import type { Family, MixingMethod } from './families.js';
 import type { Totals } from './totals.js';
@@ -35,7 +36,6 @@ export function methodRead(formula: Formula): MixingMethod | null {
   return says.find(([, re]) => re.test(text))?.[0] ?? null;
 }
 
-const OILS = /oil|mayonnaise|tahini|almond-butter/;
 const melted = (l: Line): boolean => l.item.form === 'melted' || /\bmelted\b/i.test(l.item.words);
 
 export interface MethodFit {
@@ -60,10 +60,10 @@ function fatKinds(lines: readonly Line[], t: Totals): { solid: number; liquid: n
   let syrup = 0;
   for (const l of lines) {
     if (l.ingredient.role === 'fat') {
-      if (OILS.test(l.ingredient.id) || melted(l)) liquid += (l.grams * l.ingredient.per100.fat) / 100;
+      if (isLiquidFat(l.ingredient) || melted(l)) liquid += (l.grams * l.ingredient.per100.fat) / 100;
       else solid += (l.grams * l.ingredient.per100.fat) / 100;
     }
-    if (l.ingredient.role === 'sugar' && l.ingredient.per100.water >= 10) syrup += l.grams;
+    if (isSyrup(l.ingredient)) syrup += l.grams;
   }
   return { solid: solid * per, liquid: liquid * per, syrup: syrup * per };
 }
@@ -137,8 +137,8 @@ export function airOf(formula: Formula, lines: readonly Line[], t: Totals, metho
   let creamed = 0;
   if (method === 'creaming')
     for (const l of lines) {
-      const { role, per100, id } = l.ingredient;
-      if ((role === 'fat' && !OILS.test(id) && !melted(l)) || (role === 'sugar' && per100.water < 5 && !l.whole))
+      const i = l.ingredient;
+      if ((isFirmFat(i) && !melted(l)) || (isDrySugar(i) && !l.whole))
         creamed += l.grams;
     }
   const text = formula.method.map((s) => s.text);

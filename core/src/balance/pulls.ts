@@ -1,5 +1,5 @@
 import type { Line } from '../leavening/parts.js';
-import type { Family } from './families.js';
+import { hasRanges, type Family } from './families.js';
 import type { Totals } from './totals.js';
 
 /** Points of structure or tenderness; 1 is the hold of 1 g of plain wheat flour. All are judgement; see balance.md. */
@@ -10,36 +10,13 @@ const HOLD = {
   plainStarch: 72.2,
   /** What flour protein without gluten holds, against wheat's. */
   noGluten: 0.25,
-  /** Points of a gram of egg white's protein, of yolk's, of whole egg's, of milk's. */
-  white: 3.2,
+  /** Points of a gram of yolk's protein, of egg's and white's, of milk's. */
   yolk: 1.2,
   egg: 3.2,
   milk: 1.2,
   cocoa: 0.4,
 } as const;
 const TENDER = { fat: 0.8, heldFat: 0.25, sugar: 0.45, bran: 0.4, alcohol: 0.6 } as const;
-
-/** Gluten strength against bread wheat of the same protein. */
-const GLUTEN: Readonly<Record<string, number>> = {
-  'spelt-flour': 0.8,
-  'wholemeal-spelt-flour': 0.75,
-  'einkorn-flour': 0.6,
-  'emmer-flour': 0.7,
-  'rye-flour': 0.3,
-  'light-rye-flour': 0.3,
-  'barley-flour': 0.3,
-  'wheat-bran': 0.1,
-  'bran-flakes': 0.1,
-  breadcrumbs: 0.2,
-};
-const ALCOHOL: Readonly<Record<string, number>> = {
-  spirit: 0.32,
-  liqueur: 0.2,
-  'fortified-wine': 0.15,
-  wine: 0.1,
-  stout: 0.04,
-  cider: 0.04,
-};
 
 /** What one line pulls: how much it holds the crumb up, and how much it makes it tender, in points. */
 export interface Pull {
@@ -56,7 +33,7 @@ export function pullOf({ item, ingredient, grams, whole }: Line): Pull {
   let tenders = 0;
   if (!whole) {
     if (ingredient.base === 'flour') {
-      const gluten = GLUTEN[ingredient.id] ?? (ingredient.allergens.includes('wheat') ? 1 : HOLD.noGluten);
+      const gluten = ingredient.gluten ?? (ingredient.allergens.includes('wheat') ? 1 : HOLD.noGluten);
       holds +=
         grams *
         ((HOLD.proteinPart * gluten * c.protein) / HOLD.plainProtein +
@@ -66,13 +43,13 @@ export function pullOf({ item, ingredient, grams, whole }: Line): Pull {
       holds +=
         g *
         c.protein *
-        (ingredient.id === 'egg-yolk' ? HOLD.yolk : ingredient.id === 'egg-white' ? HOLD.white : HOLD.egg);
+        (c.fat > 20 && c.water > 40 ? HOLD.yolk : HOLD.egg);
     else if (ingredient.base === 'cocoa') holds += HOLD.cocoa * grams;
     else if (ingredient.structure !== undefined) holds += ingredient.structure * grams;
     else if (ingredient.role === 'liquid') holds += g * c.protein * HOLD.milk;
     // fat inside ground nuts and coconut hardly comes out
     tenders += g * ((ingredient.role === 'addin' ? TENDER.heldFat : TENDER.fat) * c.fat + TENDER.sugar * c.sugar);
-    tenders += (ALCOHOL[ingredient.id] ?? 0) * TENDER.alcohol * grams;
+    tenders += (ingredient.alcohol ?? 0) * TENDER.alcohol * grams;
   }
   return { itemId: item.id, name: ingredient.name, holds, tenders };
 }
@@ -125,7 +102,7 @@ export function usualIndex(family: Family): readonly [number, number] {
   // to have none of what the family may do without is usual: a soda bread of flour and buttermilk alone
   const none = (r: readonly [number, number], m: number): number => (r[0] < 1 ? r[0] : m);
   const usual: readonly [number, number] =
-    family.id === 'free'
+    !hasRanges(family)
       ? [-100, 100]
       : [
           Math.min(at - 0.9 * w, plainIndex(family, none(family.fat, f), none(family.sugar, s), e)),

@@ -1,7 +1,7 @@
 import type { Lift } from '../leavening/lift.js';
 import type { Thumb } from '../leavening/thumb.js';
 import type { Line } from '../leavening/parts.js';
-import { aFamily, type Family } from './families.js';
+import { hasRanges, aFamily, type Family } from './families.js';
 import type { Methods } from './methods.js';
 import { LEAN_USUAL, type Beam, type WaterLine } from './pulls.js';
 import type { Warning } from './temperature.js';
@@ -124,7 +124,7 @@ export function thumbVerdicts(t: Totals, parts: Parts, thumb: Thumb, family: Fam
 /** Joint checks: things that no single percentage shows. */
 export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLine, family: Family): Verdict[] {
   const out: Verdict[] = [];
-  if (family.id === 'free') return out;
+  if (!hasRanges(family)) return out;
   const d = outside(water.availablePct, water.usual);
   const dry = water.availablePct < water.usual[0];
   const raw = outside(t.waterPct, family.water);
@@ -193,7 +193,7 @@ export function processVerdicts(methods: Methods, warnings: readonly Warning[], 
   }));
   const mine = methods.fits.find((f) => f.method === methods.chosen);
   const best = methods.fits[0];
-  if (methods.read && mine?.fit === 'poor' && best && best.method !== mine.method && family.id !== 'free')
+  if (methods.read && mine?.fit === 'poor' && best && best.method !== mine.method && hasRanges(family))
     out.push({
       id: 'method',
       state: 'low',

@@ -1,5 +1,6 @@
 import { enclose } from '../formula/bands.js';
 import type { Band } from '../formula/types.js';
+import { isFirmFat } from '../ingredient/kinds.js';
 import type { Line } from '../leavening/parts.js';
 import type { MixingMethod } from './families.js';
 
@@ -8,8 +9,6 @@ const ICE = 334;
 const FAT_MELTS = 85;
 const FRIDGE_C = 5;
 const FREEZER_C = -18;
-
-const SOLID_FAT = /butter|lard|shortening|margarine|suet|ghee|spread|coconut-oil|plant-butter/;
 
 /** Temperature that a line goes in at, °C: what its words say, else the room's, or the fridge's where the fat must stay cold. */
 export function goesInAt(line: Line, method: MixingMethod, roomC: number): number {
@@ -52,7 +51,7 @@ export function batterTemperature(lines: readonly Line[], method: MixingMethod, 
     .filter((l) => l.grams > 0)
     .map((line) => {
       const { water, fat } = line.ingredient.per100;
-      const h: Heat = { grams: line.grams, water, fat, sets: fat > 1 && SOLID_FAT.test(line.ingredient.id) };
+      const h: Heat = { grams: line.grams, water, fat, sets: fat > 1 && isFirmFat(line.ingredient) };
       return { h, at: goesInAt(line, method, roomC) };
     });
   if (parts.length === 0) return enclose(roomC - 2, roomC, roomC + 2);
@@ -74,6 +73,9 @@ export interface Warning {
   readonly words: string;
 }
 
+/** Batter, °C, from which egg may set in it before the rest is mixed in; egg itself sets from 60 °C. Judgement. */
+const SCRAMBLES_FROM = 50;
+
 /** What temperature can spoil in the bowl, and the remedy. */
 export function temperatureWarnings(
   lines: readonly Line[],
@@ -94,7 +96,12 @@ export function temperatureWarnings(
         words: `Eggs at about ${Math.round(coldest)} °C will curdle the creamed fat: warm them in hot tap water for 5–10 minutes. If it has curdled, a spoon of the flour and a warm bowl bring it back.`,
       });
   }
-  if (egg.length > 0 && lines.some((l) => l.ingredient.role !== 'egg' && at(l) > 60 && l.grams > 0.1 * eggG))
+  // boiling water in a batter that is 40 °C warm of it cooks nothing: flour, sugar and the bowl take its heat
+  if (
+    egg.length > 0 &&
+    batterC >= SCRAMBLES_FROM &&
+    lines.some((l) => l.ingredient.role !== 'egg' && at(l) > 60 && l.grams > 0.1 * eggG)
+  )
     out.push({
       id: 'scrambles',
       words: 'Let what is hot cool below 45 °C, or stream it in, before it meets the eggs: egg sets from 60 °C.',

@@ -2,9 +2,10 @@ import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
 import type { Ledger } from '../leavening/ledger.js';
 import type { Lift } from '../leavening/lift.js';
 import type { Line } from '../leavening/parts.js';
-import type { Family, MixingMethod } from './families.js';
+import { hasRanges, type Family, type MixingMethod } from './families.js';
 import type { Beam, WaterLine } from './pulls.js';
 import type { Totals } from './totals.js';
+import type { Ingredient } from '../formula/types.js';
 
 /** One trait of the crumb: from −1 to +1 between two words, 0 being usual for the family. */
 export interface Trait {
@@ -57,8 +58,9 @@ export function textureOf(
   family: Family,
   method: MixingMethod,
 ): Trait[] {
-  if (t.baseG <= 0 || family.id === 'free') return [];
-  const grams = (re: RegExp): number => lines.filter((l) => re.test(l.ingredient.id)).reduce((s, l) => s + l.grams, 0);
+  if (t.baseG <= 0 || !hasRanges(family)) return [];
+  const grams = (is: (i: Ingredient) => unknown): number =>
+    lines.filter((l) => is(l.ingredient)).reduce((s, l) => s + l.grams, 0);
   const flour = Math.max(1, t.flourG);
   const gas = 0.6 * stand(lift.mmolPer100gBase.typical, lift.target);
   const stirred = method === 'muffin' ? 0.25 : method === 'creaming' || method === 'coating' ? -0.25 : 0;
@@ -76,9 +78,9 @@ export function textureOf(
   const sweet = 0.3 * standFrom(t.sugarPct, family.sugar);
   const left = ledger.leftSodaGPer100gBatter.typical;
   const alkali = Math.min(1.2, left / LEFT_SODA_STEPS.dark) * 0.7;
-  const reducing = Math.min(0.8, (2.2 * grams(/honey|syrup|treacle|brown|malt|jaggery|molasses|date/)) / flour);
+  const reducing = Math.min(0.8, (2.2 * grams((i) => i.browns)) / flour);
   const cocoa = Math.min(0.9, (3 * t.cocoaG) / flour) - (family.id === 'chocolate-cake' ? 0.75 : 0);
-  const whole = Math.min(0.5, (0.5 * grams(/wholemeal|rye|buckwheat|bran|malted/)) / flour);
+  const whole = Math.min(0.5, (0.5 * grams((i) => i.wholeGrain)) / flour);
   const usualDark =
     family.id === 'treacle-cake' ? 0.8 : /soda-/.test(family.id) ? 0.6 : family.id === 'tea-loaf' ? 0.4 : 0.15;
   return [

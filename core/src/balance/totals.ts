@@ -1,5 +1,6 @@
 import type { Line } from '../leavening/parts.js';
 import type { Consistency, Family } from './families.js';
+import { isDrySugar, isSyrup } from '../ingredient/kinds.js';
 
 export interface Totals {
   readonly batterG: number;
@@ -24,6 +25,8 @@ export interface Totals {
   readonly eggG: number;
   readonly saltG: number;
   readonly cocoaG: number;
+  /** Ground nuts, g. */
+  readonly nutG: number;
   /** Fat of milk, yolk, nuts and cheese, which the fat figure leaves out, g. */
   readonly otherFatG: number;
   readonly proteinG: number;
@@ -33,6 +36,7 @@ export interface Totals {
   readonly piecesG: number;
   /** What names some families: maize meal (not its starch), and syrups and treacle, g. */
   readonly maizeG: number;
+  readonly semolinaG: number;
   readonly syrupG: number;
   /** Fat and sugar that can be creamed together, g. */
   readonly creamableG: number;
@@ -58,6 +62,7 @@ export function totalsOf(lines: readonly Line[]): Totals {
     liquidG = 0,
     piecesG = 0,
     maizeG = 0,
+    semolinaG = 0,
     syrupG = 0,
     creamableG = 0;
   for (const { ingredient, grams, whole } of lines) {
@@ -69,10 +74,11 @@ export function totalsOf(lines: readonly Line[]): Totals {
     if (ingredient.base === 'nut') nutG += grams;
     if (ingredient.base === 'cocoa') cocoaG += grams;
     if (ingredient.role === 'egg') eggG += grams;
-    if (/^maize-(?!starch)/.test(ingredient.id)) maizeG += grams;
-    if (ingredient.role === 'sugar' && c.water >= 10) syrupG += grams;
+    if (ingredient.grain === 'maize') maizeG += grams;
+    if (ingredient.grain === 'semolina') semolinaG += grams;
+    if (isSyrup(ingredient)) syrupG += grams;
     if (ingredient.role === 'liquid') liquidG += grams;
-    if (ingredient.role === 'fat' || (ingredient.role === 'sugar' && c.water < 5)) creamableG += grams;
+    if (ingredient.role === 'fat' || isDrySugar(ingredient)) creamableG += grams;
     saltG += (ingredient.saltG ?? 0) * share;
     if (whole) {
       piecesG += grams;
@@ -101,10 +107,12 @@ export function totalsOf(lines: readonly Line[]): Totals {
     eggG,
     saltG,
     cocoaG,
+    nutG,
     proteinG,
     liquidG,
     piecesG,
     maizeG,
+    semolinaG,
     syrupG,
     creamableG,
     waterPct: waterG * per,

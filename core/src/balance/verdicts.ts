@@ -4,7 +4,7 @@ import type { Kitchen } from '../formula/types.js';
 import { LEFT_SODA_STEPS, TANG_MEQ, type Ledger } from '../leavening/ledger.js';
 import type { Lift } from '../leavening/lift.js';
 import type { Line } from '../leavening/parts.js';
-import { aFamily, type Family } from './families.js';
+import { hasRanges, aFamily, type Family } from './families.js';
 import { LEAN_USUAL, type Beam, type WaterLine } from './pulls.js';
 import type { Totals } from './totals.js';
 import { capital } from '../text/plain.js';
@@ -93,7 +93,7 @@ function measureVerdict(m: Measure, t: Totals, family: Family, judged: Against):
   const band = [low, high] as const;
   const figure = { value: x, unit: '%' };
   const state = x < low ? 'low' : x > high ? 'high' : 'ok';
-  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const kind = !hasRanges(family) ? 'such a bake' : aFamily(family);
   const rule = `${name[m]} ${whole(low)}–${whole(high)} % of flour in 8 of 10 that are else like this`;
   if (wrong) return { ...wrong, figure, band };
   if (state === 'ok')
@@ -117,7 +117,7 @@ export const LIFT_EDGE = 0.06;
 function liftVerdict(lift: Lift, family: Family, judged: Against): Verdict {
   const [lo, hi] = lift.target;
   const x = lift.mmolPer100gBase.typical;
-  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const kind = !hasRanges(family) ? 'such a bake' : aFamily(family);
   const rest = {
     rule: `Lift ${whole(lo)}–${whole(hi)} mmol CO2 per 100 g flour and cocoa in 8 of 10 that are else like this`,
     figure: { value: x, unit: 'mmol' },
@@ -269,7 +269,7 @@ export function meritOf(
 ): number {
   if (t.baseG <= 0) return 10;
   let sum = 0;
-  if (family.id !== 'free') {
+  if (hasRanges(family)) {
     for (const m of measures) {
       const d = outside(pctOf(t, m), rangeOf(family, m, t));
       if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;

@@ -35,7 +35,7 @@ export interface Weighed {
 export function weigh(formula: Formula, kitchen: Kitchen, banded = false): Weighed {
   const lines = linesOf(formula, kitchen);
   const totals = totalsOf(lines);
-  const family = familyFor(formula.family, totals);
+  const family = familyFor(formula.family, totals, formula.title);
   const stirredFirst = premixed(formula, lines);
   const pools = {
     typical: pool(lines, typically, kitchen, stirredFirst),

@@ -1,4 +1,3 @@
-import { familyFor } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import type { BakePrediction } from '../bake/predict.js';
 import type { PlanMark } from '../bake/plan.js';
@@ -49,7 +48,7 @@ export function steps(formula: Formula, plan: CounterPlan = {}, kitchen: Kitchen
     kitchen,
     lines: w.lines,
     all,
-    family: familyFor(formula.family, w.totals),
+    family: w.family,
     method: w.methods.chosen,
     batterG: w.totals.batterG,
     lift: w.lift,

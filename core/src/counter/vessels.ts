@@ -1,6 +1,7 @@
 import type { Line } from '../leavening/parts.js';
 import type { Operation } from '../method/types.js';
 import type { StepAmount } from './step.js';
+import { isDrySugar } from '../ingredient/kinds.js';
 
 /** In what a line is weighed in, and what it holds when that line is in, g: the scale is set to nothing once for each. */
 export interface Into {
@@ -21,7 +22,7 @@ function nameFor(lines: readonly Line[], o: Operation): string {
     (l) =>
       DRY.has(l.ingredient.role) ||
       l.ingredient.base !== undefined ||
-      (l.ingredient.role === 'sugar' && l.ingredient.per100.water < 10),
+      isDrySugar(l.ingredient),
   );
   if (lines.length === 1) return dry ? 'a dish' : lines[0]?.ingredient.role === 'liquid' ? 'a jug' : 'a dish';
   if (dry) return 'the dry bowl';

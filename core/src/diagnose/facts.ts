@@ -65,7 +65,7 @@ export interface Diagnosed {
 /** Gathers what is known of a formula, and of one bake of it. */
 export function factsOf(formula: Formula, bake: BakeRecord | null, kitchen: Kitchen): Diagnosed {
   const assessment = assess(formula, kitchen);
-  const family = familyFor(formula.family, assessment.totals);
+  const family = familyFor(formula.family, assessment.totals, formula.title);
   const facts: Partial<Record<FactId, Fact>> = {};
   const set = (id: FactId, z: number, words: string): void => {
     if (Number.isFinite(z)) facts[id] = { z: Math.max(-4, Math.min(6, z)), words };

@@ -1,8 +1,7 @@
-import { aFamily, familyFor } from '../balance/families.js';
-import { FITS_BETTER, judgeFamily, misfit } from '../balance/infer.js';
+import { aFamily, familyOf, hasRanges } from '../balance/families.js';
+import { nearestFamily } from '../plausible/kinship.js';
 import { textureOf } from '../balance/texture.js';
 import { densityOf, looseness } from '../balance/totals.js';
-import { measures, pctOf, rangeOf } from '../balance/verdicts.js';
 import { outBy } from '../plausible/clues.js';
 import { spanOf } from '../plausible/judge.js';
 import { waterLeft } from '../plausible/spans.js';
@@ -26,7 +25,7 @@ export function explainMeasure(
   const pct = { fat: t.fatPct, sugar: t.sugarPct, egg: t.eggPct, water: t.waterPct, salt: t.saltPct }[m];
   const { family } = w;
   const span = held?.spans[m];
-  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const kind = !hasRanges(family) ? 'such a bake' : aFamily(family);
   const what = {
     fat: `Pure fat of butter, oil, creams and chocolate; fat of milk, yolk and nuts is apart (${Math.round(t.otherFatG)} g here).`,
     sugar: 'All sugars and syrup solids; fruit’s and milk’s own are apart.',
@@ -131,7 +130,7 @@ function explainPull(w: Weighed, itemId: string): Explanation {
 export function explainHydration(w: Weighed, held: Held | null): Explanation {
   const t = w.totals;
   const [low, high] = held ? waterLeft(held.spans, w.water) : w.water.usual;
-  const kind = w.family.id === 'free' ? 'Such a bake' : capital(aFamily(w.family));
+  const kind = !hasRanges(w.family) ? 'Such a bake' : capital(aFamily(w.family));
   const drinkers = w.water.entries.filter((e) => e.drinksG > 0.5).sort((a, b) => b.drinksG - a.drinksG);
   return {
     words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${kind} that is else like this mostly keeps ${plain(low)}–${plain(high)} % of its flour.`,
@@ -163,24 +162,24 @@ function explainTexture(w: Weighed, id: string): Explanation {
   };
 }
 
-/** Why a formula is taken for this family, and which one it lies nearest. */
-function explainFamily(w: Weighed): Explanation {
-  const { family, totals: t } = w;
-  if (family.id === 'free')
-    return { words: 'No family is chosen, so there are no ranges.', equation: '0', inputs: [], source: general };
-  const lift = w.lift.mmolPer100gBase.typical;
-  const own = misfit(t, lift, family);
-  const guess = judgeFamily(family.id, t, lift);
-  const other = guess.nearest === family.id ? null : familyFor(guess.nearest, t);
+/** Why a formula is taken for this family, and what it plainly is instead by its figures, if anything. */
+export function explainFamily(w: Weighed, held: Held | null): Explanation {
+  const { family } = w;
+  const kin = held?.kin ?? [];
+  if (kin.length === 0)
+    return { words: 'Nothing to be compared yet.', equation: '0', inputs: [], source: general };
+  const { nearest } = nearestFamily(family.id, kin);
+  const other = nearest === family.id ? null : familyOf(nearest);
+  const near = kin.filter((k) => k.weight >= 0.05).slice(0, 5);
   return {
-    words: `What ordinary ${family.plural} have, side by side with what this formula has. Distance outside each range over its width, and a little for being off the middle, add up to how badly it fits; another family is named when it fits better by ${FITS_BETTER}. ${other ? `By its figures this is nearer ${other.plural} (${plain(misfit(t, lift, other))}).` : 'None does here.'}`,
-    equation: `fat, sugar, egg, water and lift: Σ (outside ÷ width + 0.12 × off the middle) = ${plain(own)}`,
-    inputs: measures
-      .filter((m) => m !== 'salt')
-      .map((m) => {
-        const [lo, hi] = rangeOf(family, m, t);
-        return { name: m, value: pctOf(t, m), unit: '%', from: `${plain(lo)}–${plain(hi)} in ${family.plural}` };
-      }),
+    words: `Each of ${held?.against ?? 0} ordinary formulas counts for the family it is named for, by how like this one it is in fat, sugar, egg, free water, fruit and nuts, acid, kinds of ingredients and title. ${other ? `By that this is plainly ${aFamily(other)}.` : 'Another family would be named only if it had more than half, and its own less than a twentieth.'}`,
+    equation: near.map((k) => `${familyOf(k.id).name} ${Math.round(100 * k.weight)} %`).join(' + ') + ' + …',
+    inputs: near.map((k) => ({
+      name: familyOf(k.id).name,
+      value: Math.round(100 * k.weight),
+      unit: '%',
+      from: 'share of Σ (1 + d² / 2·0.8²)⁻⁴; docs/science/plausibility.md',
+    })),
     source: general,
   };
 }
@@ -196,8 +195,6 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
   switch (key) {
     case 'structure':
       return explainBeam(w);
-    case 'family':
-      return explainFamily(w);
     case 'method': {
       const fits = w.methods.fits.filter((f) => f.fit !== 'poor');
       const mine = w.methods.fits.find((f) => f.method === w.methods.chosen);

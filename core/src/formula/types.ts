@@ -310,8 +310,10 @@ export interface Ingredient {
   readonly from?: 'animal' | 'meat';
   /** For a fat: pours at room temperature, is a paste that never sets, or is firm when cold. */
   readonly fatState?: 'oil' | 'paste' | 'firm';
-  /** Flour, flakes or bran with the whole grain's or the bran's fibre. */
-  readonly wholeGrain?: boolean;
+  /** Flour or flakes of the whole grain; or bran, germ and malted flour, which have a part of it. */
+  readonly wholeGrain?: 'grain' | 'part';
+  /** For a flour: how strong its gluten is against bread wheat of the same protein, 0–1; 1 with wheat where not given. */
+  readonly gluten?: number;
   /** A coarse meal that makes a kind of bake of its own. */
   readonly grain?: 'maize' | 'semolina';
   /** Grams of alcohol in a gram of it, 0–0.6. */
@@ -325,8 +327,31 @@ export interface Ingredient {
   readonly bulkSweetener?: boolean;
   /** How strongly a gram of it to a gram of flour hides a soapy taste; together 1 hides it. Judgement. */
   readonly masksSoda?: number;
+  /** What it is in a kitchen, where its role does not say. */
+  readonly kind?: IngredientKind;
+  /** Brings glucose, fructose or milk sugar, which brown sooner than white sugar. */
+  readonly browns?: boolean;
+  /** Turns that colour in a crumb with soda left over. */
+  readonly stains?: 'blue' | 'grey' | 'green';
+  /** Where in a shop it stands, where its role does not say. */
+  readonly shop?: ShopSection;
+  /** Flakes and brans, which a cup holds alike however it is filled. */
+  readonly flakes?: boolean;
+  /** An odd one of its kind, that stands in for none of the others. */
+  readonly odd?: boolean;
+  /** What it asks caution for. */
+  readonly cautions?: readonly CautionKind[];
   readonly basis: Basis;
 }
+
+export type IngredientKind = 'cream' | 'sour milk' | 'cheese' | 'grated' | 'tea or coffee' | 'spice' | 'extract';
+
+/** Sections of a shop, in the order one walks. */
+export const shopSections = ['fruit and vegetables', 'chilled', 'eggs', 'flour and grain', 'sugar and syrup', 'baking shelf', 'nuts and dried fruit', 'oils and fats', 'spices', 'drinks', 'other'] as const; // prettier-ignore
+export type ShopSection = (typeof shopSections)[number];
+
+/** Kinds of caution that an ingredient asks for; their words stand in balance/cautions.ts. */
+export type CautionKind = 'honey' | 'choking' | 'stones' | 'potassium' | 'foraged';
 
 export type PowderType =
   | 'double-acting'

@@ -1,12 +1,13 @@
 import { pieceGrams } from '../quantity/amount.js';
-import type { Formula, Kitchen } from '../formula/types.js';
-import { boughtFor, named, sectionOf, sections, usedBy, type Section } from './used.js';
+import { shopSections, type Formula, type Kitchen, type ShopSection } from '../formula/types.js';
+import { boughtFor, named, usedBy } from './used.js';
+import { shopOf } from '../ingredient/kinds.js';
 
 /** One thing to buy or to have. */
 export interface ShoppingLine {
   readonly ingredient: string;
   readonly name: string;
-  readonly section: Section;
+  readonly section: ShopSection;
   /** What all bakes together take, what is there, and what is missing, g. */
   readonly needG: number;
   readonly haveG: number;
@@ -76,7 +77,7 @@ export function shopping(
     return {
       ingredient: id,
       name: i.name,
-      section: sectionOf(i),
+      section: shopOf(i),
       needG,
       haveG,
       buyG: missing,
@@ -88,7 +89,7 @@ export function shopping(
       leftG: haveG + bought - needG,
     };
   });
-  const order = (a: ShoppingLine, b: ShoppingLine): number => sections.indexOf(a.section) - sections.indexOf(b.section) || a.name.localeCompare(b.name); // prettier-ignore
+  const order = (a: ShoppingLine, b: ShoppingLine): number => shopSections.indexOf(a.section) - shopSections.indexOf(b.section) || a.name.localeCompare(b.name); // prettier-ignore
   const buy = lines.filter((l) => l.buyG > 0).sort(order);
   return {
     buy,

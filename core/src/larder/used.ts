@@ -58,29 +58,6 @@ export function stockNow(kitchen: Kitchen, bakes: readonly BakeRecord[]): Record
   );
 }
 
-/** Sections of a shop, in the order one walks. */
-export const sections = ['fruit and vegetables', 'chilled', 'eggs', 'flour and grain', 'sugar and syrup', 'baking shelf', 'nuts and dried fruit', 'oils and fats', 'spices', 'drinks', 'other'] as const; // prettier-ignore
-export type Section = (typeof sections)[number];
-
-const CHILLED = /milk(?!-powder)|^butter|yogurt|kefir|whey|cream|cheese|ricotta|quark|mascarpone|feta|parmesan|spread|margarine|plant-butter|tofu|bacon|ghee|lard|suet/; // prettier-ignore
-const DRIED = /raisin|dried-|dates|sultana|currants|mixed-|glace|prune$|banana-chips|stem$|coconut|seed|flax|linseed|nut|almond|pecan|pistachio|cashew|macadamia|chestnut/; // prettier-ignore
-const SHELF = /chocolate|cocoa|extract|gelatine|yeast|jam|marmalade|curd|caramel|marzipan|toffee|marshmallow|sprinkles|xanthan|psyllium|egg-replacer|malted-milk|milk-powder|condensed|evaporated|custard|food-colour|lecithin|vanilla/; // prettier-ignore
-
-/** The section that an ingredient stands in; a judgement by its kind. */
-export function sectionOf(i: Ingredient): Section {
-  if (i.role === 'egg' && !/powder/.test(i.id)) return 'eggs';
-  if (i.role === 'flour') return 'flour and grain';
-  if (i.role === 'leavener' || SHELF.test(i.id)) return 'baking shelf';
-  if (i.role === 'sugar') return 'sugar and syrup';
-  if (/drink|juice|stout|cider|wine|spirit|liqueur|cordial|lemonade|soda-water|coffee|tea|coconut-(?:milk|water)/.test(i.id)) return 'drinks'; // prettier-ignore
-  if (CHILLED.test(i.id) && i.role !== 'addin') return 'chilled';
-  if (/cheese|feta|parmesan|bacon|tofu/.test(i.id)) return 'chilled';
-  if (i.role === 'fat' || i.id.includes('vinegar')) return 'oils and fats';
-  if (DRIED.test(i.id)) return 'nuts and dried fruit';
-  if (i.role === 'fruit' || i.role === 'acid' || /ginger$|zest|herbs$|onion|chilli$|tomato|spinach|pepper-sweet|garlic|sweetcorn|olives/.test(i.id)) return 'fruit and vegetables'; // prettier-ignore
-  return i.role === 'flavour' || i.role === 'salt' ? 'spices' : 'other';
-}
-
 /** Ingredients by id, as a formula or the kitchen knows them. */
 export function named(formulas: readonly Formula[], kitchen: Kitchen, id: string): Ingredient {
   const own = formulas.flatMap((f) => f.ingredients ?? []);

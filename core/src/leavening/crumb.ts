@@ -1,5 +1,5 @@
 import { enclose } from '../formula/bands.js';
-import type { Band, Kitchen } from '../formula/types.js';
+import type { Band, Ingredient, Kitchen } from '../formula/types.js';
 import { SODA_G_PER_MOL, SODIUM_G_PER_MOL } from './acids.js';
 import { LEFT_SODA_STEPS, TANG_MEQ, type Ledger } from './ledger.js';
 import { powderIn, type Line } from './parts.js';
@@ -48,8 +48,6 @@ function crumbPH(ledger: Ledger, proteinPct: number): Band {
   );
 }
 
-const BLUE =
-  /^(blueberry|blackberry|cherry|dried-cherry|raspberry|strawberry|berry-puree|cranberry|dried-cranberry|plum|currants)$/;
 const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 
@@ -58,10 +56,10 @@ function effectsOf(lines: readonly Line[], ledger: Ledger, masked: boolean): Eff
   const add = (id: string, on: EffectOn, words: string): void => void out.push({ id, on, words });
   const left = ledger.leftSodaGPer100gBatter.typical;
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
-  const names = (test: (id: string) => boolean): string[] => [
+  const names = (test: (i: Ingredient) => boolean): string[] => [
     ...new Set(
       lines
-        .filter((l) => l.grams > 0 && test(l.ingredient.id))
+        .filter((l) => l.grams > 0 && test(l.ingredient))
         .map((l) => l.ingredient.name.replace(/,.*/, '').toLowerCase()),
     ),
   ];
@@ -76,7 +74,7 @@ function effectsOf(lines: readonly Line[], ledger: Ledger, masked: boolean): Eff
     );
     add('softer', 'crumb', left >= LEFT_SODA_STEPS.dark ? 'a coarser, very tender crumb' : 'a softer crumb');
     if (left >= LEFT_SODA_STEPS.dark) add('spreads', 'spread', 'spreads more before it sets');
-    const cocoa = names((id) => id.startsWith('cocoa-natural') || id.startsWith('cocoa-alk'));
+    const cocoa = names((i) => i.base === 'cocoa');
     if (cocoa.length > 0)
       add(
         'cocoa',
@@ -85,11 +83,11 @@ function effectsOf(lines: readonly Line[], ledger: Ledger, masked: boolean): Eff
       );
   }
   if (left >= LEFT_SODA_STEPS.dark * 0.7) {
-    const blue = names((id) => BLUE.test(id));
+    const blue = names((i) => i.stains === 'blue');
     if (blue.length > 0) add('blue', 'colour', `${listed(blue)} may streak blue-green`);
-    const grey = names((id) => id === 'walnut' || id === 'ground-walnut' || id === 'banana');
+    const grey = names((i) => i.stains === 'grey');
     if (grey.length > 0) add('grey', 'colour', `${listed(grey)} may turn grey`);
-    if (names((id) => id === 'sunflower-seed' || id === 'mixed-seeds').length > 0)
+    if (names((i) => i.stains === 'green').length > 0)
       add('green', 'colour', 'sunflower seeds may turn green, harmlessly');
   }
   if (tang >= TANG_MEQ / 2) {

@@ -3,6 +3,7 @@ import { methodsOf } from '../balance/methods.js';
 import { totalsOf } from '../balance/totals.js';
 import { band, exactly } from '../formula/bands.js';
 import type { Formula, Kitchen } from '../formula/types.js';
+import { isFirmFat } from '../ingredient/kinds.js';
 import { linesOf, type Line } from '../leavening/parts.js';
 import { outlineOf } from '../tin/geometry.js';
 import { stages } from './stages.js';
@@ -28,14 +29,13 @@ export interface Mixed {
 export function mixedOf(formula: Formula, kitchen?: Kitchen): Mixed {
   const lines = linesOf(formula, kitchen);
   const totals = totalsOf(lines);
-  const { chosen } = methodsOf(formula, lines, totals, familyFor(formula.family, totals));
+  const { chosen } = methodsOf(formula, lines, totals, familyFor(formula.family, totals, formula.title));
   return { method: chosen, lines, fatPct: totals.fatPct };
 }
 
-/** Fats that are hard in the fridge. */
-export const SOLID_FAT = /^(butter|plant-butter|ghee|margarine|spread|lard|shortening|coconut-oil)/;
+/** Fats that are hard in the fridge, and enough of them to matter. */
 export const solidFats = (lines: readonly Line[]): Line[] =>
-  lines.filter((l) => l.ingredient.role === 'fat' && SOLID_FAT.test(l.ingredient.id) && l.grams >= 20);
+  lines.filter((l) => isFirmFat(l.ingredient) && l.grams >= 20);
 /** Dairy that goes in at room temperature when eggs do. */
 export const isDairy = (l: Line): boolean =>
   l.ingredient.role === 'liquid' && l.ingredient.allergens.includes('milk') && l.grams >= 40;
@@ -182,8 +182,7 @@ export function withAdded(own: readonly Operation[], formula: Formula, kitchen?:
 function melted({ lines }: Mixed, own: readonly Operation[]): Operation[] {
   const fat = lines.find(
     (l) =>
-      l.ingredient.role === 'fat' &&
-      SOLID_FAT.test(l.ingredient.id) &&
+      isFirmFat(l.ingredient) &&
       (l.item.form === 'melted' || own.some((o) => /\bmelted (?:butter|fat)\b/i.test(o.words))),
   );
   if (!fat || own.some((o) => o.verb === 'melt' && o.phase !== 'after')) return [];
@@ -217,7 +216,7 @@ function inOven(own: readonly Operation[], formula: Formula): Operation[] {
 function afterwards(own: readonly Operation[], formula: Formula, free: boolean): Operation[] {
   const these = own.filter((o) => o.phase === 'after');
   const later = own.filter((o) => o.phase === 'later');
-  const family = familyFor(formula.family, totalsOf(linesOf(formula)));
+  const family = familyFor(formula.family, totalsOf(linesOf(formula)), formula.title);
   const inTin = /\b(?:in|inside) (?:(?:the|its|their) )?(?:tins?|pans?|skillet|dish|mould|form|hollows|cups)\b/i;
   const out = [...these];
   const unmoulds = these.some((o) => o.verb === 'unmould' || o.verb === 'move' || /\brack\b/i.test(o.words));

@@ -3,6 +3,7 @@ import type { Line } from '../leavening/parts.js';
 import { cluesOf } from './clues.js';
 import { expectedOf, type Expected } from './expect.js';
 import { onlyKin } from './ground.js';
+import { kinshipOf, type Kinship } from './kinship.js';
 import { oddEnough, theModel } from './model.js';
 import type { Said } from './said.js';
 import { roles, type SuspectRole } from './sums.js';
@@ -28,6 +29,8 @@ export interface Judged {
   readonly ranked: readonly SuspectRole[];
   /** Share of ordinary formulas that look as odd as this or odder, 0–1. */
   readonly typical: number;
+  /** What it is by its figures and title alone, likeliest first. */
+  readonly kin: readonly Kinship[];
   /** How many ordinary formulas it was held against. */
   readonly against: number;
 }
@@ -48,6 +51,7 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
     told,
     ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
     typical: oddEnough(told.any, odds),
+    kin: kinshipOf(view, ground),
     against: ground.n,
   };
 }

@@ -30,8 +30,8 @@ export interface Plausibility {
   readonly words: string;
 }
 
-export function namedSuspects(j: Judged, lines: readonly Line[], family: FamilyId, kitchen: Kitchen): NamedSuspect[] {
-  const judgedAs = familyFor(family, totalsOf(lines));
+export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): NamedSuspect[] {
+  const judgedAs = familyFor(formula.family, totalsOf(lines), formula.title);
   return suspectsOf(j, lines, kitchen).map((s) => {
     const { short, long } = wordsFor(s, lines, judgedAs, kitchen);
     return { ...s, short, words: long };
@@ -70,7 +70,7 @@ export function plausible(formula: Formula, kitchen: Kitchen = defaultKitchen): 
       words,
     };
   }
-  const suspects = namedSuspects(j, lines, formula.family, kitchen);
+  const suspects = namedSuspects(j, lines, formula, kitchen);
   return {
     typical: j.typical,
     families,

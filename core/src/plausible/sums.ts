@@ -1,5 +1,6 @@
 import { typically } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
+import { isSyrup } from '../ingredient/kinds.js';
 import { SPLIT } from '../leavening/lift.js';
 import { bicarbonateOf, type Line } from '../leavening/parts.js';
 import { pool } from '../leavening/pool.js';
@@ -110,10 +111,10 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
     if (i.fatState === 'oil') s.oil += grams;
     if (i.grain === 'maize') s.maize += grams;
     if (i.grain === 'semolina') s.semolina += grams;
-    if (i.role === 'sugar' && c.water >= 10) s.syrup += grams;
+    if (isSyrup(i)) s.syrup += grams;
     if (i.role === 'sugar' && i.allergens.includes('milk')) s.sweetMilk += grams;
-    if (i.wholeGrain) s.wholeGrain += grams;
-    if (flour && c.fibre > 15) s.bran += grams;
+    if (i.wholeGrain && i.grain === undefined) s.wholeGrain += grams;
+    if (flour && c.fibre > 15 && (i.drinks ?? 0) >= 0.4) s.bran += grams;
     if (flour && c.protein < 1) s.starch += grams;
     if (flour && i.grain !== 'maize' && !i.allergens.includes('wheat')) s.wheatless += grams;
     if (i.co2Mmol) s.selfRaising += grams;

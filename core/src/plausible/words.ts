@@ -1,4 +1,4 @@
-import { aFamily, type Family } from '../balance/families.js';
+import { hasRanges, aFamily, type Family } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
 import { asMeasured } from '../quantity/amount.js';
@@ -49,7 +49,7 @@ export interface SuspectWords {
 export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kitchen: Kitchen): SuspectWords {
   const batterG = lines.reduce((sum, l) => sum + l.grams, 0);
   const line = lines.find((l) => l.item.id === s.itemId);
-  const kind = family.id === 'free' ? 'such a bake' : aFamily(family);
+  const kind = !hasRanges(family) ? 'such a bake' : aFamily(family);
   const hint = s.sure === 'hint';
   if (s.slip === 'missing' || !line) {
     const i = catalogueRow(s.likely ?? 'plain-flour');
@@ -105,7 +105,7 @@ export const hintOf = (typical: number, first: string | undefined): string => (t
 
 /** The whole in a sentence, by the share of ordinary formulas that look as odd or odder. */
 export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, family: Family): string {
-  const kind = family.id === 'free' ? 'a bake of its own kind' : aFamily(family);
+  const kind = !hasRanges(family) ? 'a bake of its own kind' : aFamily(family);
   if (sure !== undefined && sure !== 'hint') return `Out of the ordinary for ${kind}.`;
   if (typical >= 0.35) return `Quite ordinary for ${kind}.`;
   if (typical >= 0.15) return `Ordinary for ${kind}.`;

@@ -32,7 +32,7 @@ export function densityIn(ingredient: Ingredient, source: Source, form?: Form | 
   if (ingredient.id === 'salt') return saltGPerMl[source.saltKind];
   const as = form ? ingredient.gPerMlAs?.[form] : undefined;
   if (as !== undefined) return as;
-  const loose = ingredient.base === 'flour' && ingredient.gPerMl < 0.6 && !/oats|bran/.test(ingredient.id);
+  const loose = ingredient.base === 'flour' && ingredient.gPerMl < 0.6 && !ingredient.flakes;
   const habit = form === 'sifted' ? 'sifted' : form === 'packed' ? 'packed' : source.flourHabit;
   return loose ? ingredient.gPerMl * habitFactor[habit] : ingredient.gPerMl;
 }

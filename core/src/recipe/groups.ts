@@ -3,6 +3,7 @@ import { ingredientFor } from '../formula/formula.js';
 import { clausesIn } from '../method/clauses.js';
 import { verbs } from '../method/verbs.js';
 import type { FamilyId, Formula, Group, GroupRole, Item, Kitchen, MethodStep } from '../formula/types.js';
+import { isDry } from '../ingredient/kinds.js';
 
 type Slot = 'dry' | 'fat-sugar' | 'egg' | 'wet' | 'fold-in';
 type Order = readonly { readonly slot: Slot; readonly name: string; readonly role: GroupRole }[];
@@ -28,10 +29,6 @@ const orders: Readonly<Record<'creaming' | 'rub-in' | 'muffin', Order>> = {
     { slot: 'fold-in', name: 'Fold in', role: 'fold-in' },
   ],
 };
-
-const dryRoles = new Set(['flour', 'cocoa', 'leavener', 'salt']);
-const drySpice =
-  /cinnamon|ginger-ground|cardamom|spice|nutmeg|cloves|pepper|caraway|herbs-dried|ground|desiccated|powder|psyllium|xanthan|allspice|^mace$|star-anise|fennel-seed|cumin|turmeric|chia|oatmeal|egg-replacer|erythritol|instant-coffee|tea-leaves/;
 
 /** Puts batter items into groups in mixing order, by the way the method or the family mixes. */
 export function intoGroups(
@@ -61,7 +58,7 @@ export function intoGroups(
   const slotOf = (item: Item): Slot => {
     const i = ingredientFor(formula, item, kitchen);
     if (item.pieces ?? i.pieces) return 'fold-in';
-    if (dryRoles.has(i.role) || drySpice.test(i.id) || i.base === 'nut') return 'dry';
+    if (isDry(i)) return 'dry';
     if (way !== 'muffin' && (i.role === 'fat' || (i.role === 'sugar' && way === 'creaming'))) return 'fat-sugar';
     if (way === 'rub-in' && i.role === 'sugar') return 'dry';
     if (way !== 'muffin' && i.role === 'egg') return 'egg';

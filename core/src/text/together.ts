@@ -26,7 +26,7 @@ export const together: readonly (readonly [RegExp, (i: Ingredient) => boolean])[
   [/\bsoda\b|\bbicarb\b/, (i) => i.leavener === 'soda'],
   [/\bbaking powder\b/, (i) => i.leavener === 'powder'],
   [/\bchocolate\b|\bchips\b/, (i) => /choc/.test(i.id)],
-  [/\bcheeses?\b/, (i) => /chee|parmesan|feta/.test(i.id)],
+  [/\bcheeses?\b/, (i) => i.kind === 'cheese' || i.id === 'cream-cheese'],
   [/\bjuice\b|\blemons?\b|\blimes?\b|\boranges?\b/, (i) => /juice|zest/.test(i.id)],
   [/\bzest\b|\brind\b/, (i) => /zest/.test(i.id)],
   [/\bherbs?\b/, (i) => /herb/.test(i.id)],

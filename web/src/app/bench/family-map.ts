@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { familyFor, type Assessment, type Formula, type Axis } from '@orvin/core';
+import { type Assessment, type Formula, type Axis } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Hand } from './hand';
 import {
@@ -63,7 +63,7 @@ export class FamilyMap {
 
   private readonly plane = signal(0);
   protected readonly axes = computed(() => PLANES[this.plane()] as readonly [Axis, Axis]);
-  protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
+  protected readonly family = computed(() => this.assessment().family.as);
   private readonly spotOf = (a: Assessment): Spot => {
     const [x, y] = this.axes();
     return { x: a.totals[percents[x]], y: a.totals[percents[y]] };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { familyFor, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
+import { hasRanges, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from '../ui/figures';
@@ -46,8 +46,8 @@ export class LiftDrawing {
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
   protected readonly words = computed(() => this.verdict()?.words ?? 'Nothing to lift yet.');
-  protected readonly family = computed(() => familyFor(this.assessment().family.id, this.assessment().totals));
-  protected readonly hasBand = computed(() => this.family().id !== 'free');
+  protected readonly family = computed(() => this.assessment().family.as);
+  protected readonly hasBand = computed(() => hasRanges(this.family()));
 
   protected readonly airMmol = computed(() => this.lift().airMmolPer100gBase.typical);
   /** The gas makes room for a column of air where there is any. */

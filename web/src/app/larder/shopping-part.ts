@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { money, sections, shopping, type ShoppingLine } from '@orvin/core';
+import { money, shopSections, shopping, type ShoppingLine } from '@orvin/core';
 import { MetaDoc } from '../data/meta-doc';
 import { Store } from '../data/store';
 import type { WorkingRecord } from '../data/records';
@@ -44,7 +44,7 @@ export class ShoppingPart {
   });
   protected readonly shop = computed(() => shopping(this.bakes().map((b) => ({ formula: b.formula, factor: b.times })), this.pantry.stock(), this.desk.kitchen())); // prettier-ignore
   protected readonly groups = computed(() =>
-    sections
+    shopSections
       .map((name) => ({ name, lines: this.shop().buy.filter((l) => l.section === name) }))
       .filter((g) => g.lines.length > 0),
   );
