@@ -217,4 +217,25 @@ describe('usual ranges', () => {
     const high = assess(applyChanges(f, [{ itemId: powder?.id ?? '', grams: u?.high ?? 0 }]), hollin);
     expect(high.lift.mmolPer100gBase.typical).toBeCloseTo(high.lift.target[1], 1);
   });
+
+  it('shows all that a texture index, merit, density and looseness are worked out from', () => {
+    for (const id of demoIds) {
+      const f = demo(id);
+      const a = assess(f);
+      const of = (key: string): readonly number[] => explain(f, key).inputs.map((i) => i.value as number);
+      const sum = (x: readonly number[]): number => x.reduce((s, v) => s + v, 0);
+      for (const t of a.texture)
+        expect(Math.max(-1, Math.min(1, sum(of(`texture:${t.id}`))))).withContext(`${id} ${t.id}`).toBeCloseTo(t.index, 9);
+      expect(sum(of('merit'))).withContext(id).toBeCloseTo(a.merit, 9);
+      const [low = 0, high = 0, heavy = 0] = of('density');
+      const creamed = a.family.as.creamed;
+      expect(low + (high - low) * (creamed ? 0.35 + 0.4 * heavy : 0.3 + 0.5 * heavy)).toBeCloseTo(a.batter.densityGPerMl, 9); // prettier-ignore
+      const [water = 0, drunk = 0, fat = 0, sugar = 0, base = 1] = of('consistency');
+      expect(explain(f, 'consistency').equation).toContain(((water - 0.6 * drunk + 0.3 * fat + 0.25 * sugar) / base).toFixed(2)); // prettier-ignore
+      // room, then each line as it goes in: what they are mixed to lies between
+      const at = of('temperature').slice(1);
+      expect(a.batter.temperatureC).toBeGreaterThanOrEqual(Math.min(...at) - 0.1);
+      expect(a.batter.temperatureC).toBeLessThanOrEqual(Math.max(...at) + 0.1);
+    }
+  });
 });

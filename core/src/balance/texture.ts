@@ -15,6 +15,8 @@ export interface Trait {
   readonly index: number;
   readonly words: string;
   readonly because: string;
+  /** What the index is the sum of, before it is kept within ±1. */
+  readonly terms: readonly (readonly [value: number, words: string])[];
 }
 
 const clamp = (x: number): number => Math.max(-1, Math.min(1, x));
@@ -31,17 +33,19 @@ const trait = (
   id: Trait['id'],
   low: string,
   high: string,
-  x: number,
-  why: readonly (readonly [number, string])[],
+  terms: Trait['terms'],
 ): Trait => {
-  const index = clamp(x);
+  const index = clamp(terms.reduce((s, [v]) => s + v, 0));
   const strong = Math.abs(index) > 0.6 ? '' : 'a little ';
   const words = Math.abs(index) < 0.25 ? 'as usual' : `${strong}${index < 0 ? low : high}`;
-  const main = [...why]
+  const main = terms
     .filter(([w]) => Math.sign(w) === Math.sign(index))
     .sort((a, b) => Math.abs(b[0]) - Math.abs(a[0]))[0];
-  return { id, low, high, index, words, because: Math.abs(index) < 0.25 || !main ? '' : main[1] };
+  return { id, low, high, index, words, because: Math.abs(index) < 0.25 || !main ? '' : main[1], terms };
 };
+
+/** Share of a batter that its family folds in; fruit cakes and tea loaves are named for it. */
+const usualLoad = (f: Family): number => (f.id === 'fruit-cake-rich' ? 0.5 : /fruit-cake|tea-loaf/.test(f.id) ? 0.35 : 0.15);
 
 /**
  * Words for the crumb to expect, from documented sums of where this formula stands among its family's ranges: opener
@@ -62,10 +66,11 @@ export function textureOf(
   const grams = (is: (i: Ingredient) => unknown): number =>
     lines.filter((l) => is(l.ingredient)).reduce((s, l) => s + l.grams, 0);
   const flour = Math.max(1, t.flourG);
-  const gas = 0.6 * stand(lift.mmolPer100gBase.typical, lift.target);
+  const gas = 0.8 * stand(lift.mmolPer100gBase.typical, lift.target);
   const stirred = method === 'muffin' ? 0.25 : method === 'creaming' || method === 'coating' ? -0.25 : 0;
   const usualStir = family.methods[0] === 'muffin' ? 0.25 : family.creamed ? -0.25 : 0;
-  const loose = 0.25 * stand(t.waterPct, family.water);
+  // what is folded in stands on the crumb and closes it
+  const load = -0.6 * Math.max(0, t.piecesG / Math.max(1, t.batterG) - usualLoad(family));
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
   const sourTight = -0.12 * Math.min(4, tang);
   // fruit folded in whole gives a part of its juice to the crumb around it
@@ -73,43 +78,44 @@ export function textureOf(
     (s, l) => s + (l.whole && l.ingredient.role === 'fruit' ? (0.3 * l.grams * l.ingredient.per100.water) / 100 : 0),
     0,
   );
-  const wet = 0.5 * stand(water.availablePct + (100 * juice) / flour, water.usual);
-  const fat = 0.3 * standFrom(t.fatPct, family.fat);
-  const sweet = 0.3 * standFrom(t.sugarPct, family.sugar);
+  const wet = 0.7 * stand(water.availablePct + (100 * juice) / flour, water.usual);
+  const fat = 0.1 * standFrom(t.fatPct, family.fat);
+  const sweet = 0.1 * standFrom(t.sugarPct, family.sugar);
+  // syrup and honey draw water, and hold it
+  const syrup = Math.min(0.25, (0.3 * t.syrupG) / flour);
   const left = ledger.leftSodaGPer100gBatter.typical;
   const alkali = Math.min(1.2, left / LEFT_SODA_STEPS.dark) * 0.7;
   const reducing = Math.min(0.8, (2.2 * grams((i) => i.browns)) / flour);
+  const sugar = 0.2 * stand(t.sugarPct, family.sugar);
   const cocoa = Math.min(0.9, (3 * t.cocoaG) / flour) - (family.id === 'chocolate-cake' ? 0.75 : 0);
   const whole = Math.min(0.5, (0.5 * grams((i) => i.wholeGrain)) / flour);
   const usualDark =
     family.id === 'treacle-cake' ? 0.8 : /soda-/.test(family.id) ? 0.6 : family.id === 'tea-loaf' ? 0.4 : 0.15;
   return [
-    trait('crumb', 'tight', 'open', gas + stirred - usualStir + loose + sourTight, [
+    trait('crumb', 'tight', 'open', [
       [gas, gas > 0 ? 'much gas' : 'little gas'],
       [stirred - usualStir, stirred > usualStir ? 'stirred, not creamed' : 'creamed fine'],
-      [loose, loose > 0 ? 'a loose batter' : 'a stiff batter'],
+      [load, 'much folded in'],
       [sourTight, 'left-over acid sets it early'],
     ]),
-    trait('bite', 'firm', 'tender', 0.6 * beam.lean, [
-      [beam.lean, beam.lean > 0 ? 'fat and sugar outweigh flour and egg' : 'flour and egg outweigh fat and sugar'],
+    trait('bite', 'firm', 'tender', [
+      [0.6 * beam.lean, beam.lean > 0 ? 'fat and sugar outweigh flour and egg' : 'flour and egg outweigh fat and sugar'],
+      [0.3 * gas, gas > 0 ? 'much gas' : 'little gas'],
     ]),
-    trait('mouth', 'dry', 'moist', wet + fat + sweet, [
+    trait('mouth', 'dry', 'moist', [
       [wet, wet > 0 ? 'plenty of free water' : 'little free water'],
       [fat, fat > 0 ? 'plenty of fat' : 'little fat'],
       [sweet, sweet > 0 ? 'sugar holds water' : 'little sugar to hold water'],
+      [syrup, 'syrup or honey holds water'],
     ]),
-    trait(
-      'colour',
-      'pale',
-      'dark',
-      alkali + reducing + cocoa + whole - 0.15 * Math.min(4, tang) - usualDark + 0.2 * stand(t.sugarPct, family.sugar),
-      [
-        [alkali, 'left-over soda browns'],
-        [reducing, 'honey, syrup or brown sugar'],
-        [cocoa, cocoa > 0 ? 'cocoa' : 'little cocoa'],
-        [whole, 'whole grain'],
-        [-0.15 * tang - usualDark, tang > 0.5 ? 'left-over acid' : 'little that browns'],
-      ],
-    ),
+    trait('colour', 'pale', 'dark', [
+      [alkali, 'left-over soda browns'],
+      [reducing, 'honey, syrup or brown sugar'],
+      [cocoa, cocoa > 0 ? 'cocoa' : 'little cocoa'],
+      [whole, 'whole grain'],
+      [sugar, sugar > 0 ? 'much sugar' : 'little sugar'],
+      [-0.15 * Math.min(4, tang), 'left-over acid'],
+      [-usualDark, 'little that browns'],
+    ]),
   ];
 }

@@ -142,9 +142,12 @@ export const consistencyWords: Readonly<Record<Consistency, string>> = {
   pourable: 'pours',
 };
 
+/** How heavy a batter is for its family, 0–1, by how loose it is. */
+export const heaviness = (t: Totals): number => Math.min(1, Math.max(0, (looseness(t) - 0.7) / 1.4));
+
 /** Raw density, g/ml: the family's range, towards its dense end as the batter gets wetter and less creamed. */
 export function densityOf(t: Totals, family: Family): number {
   const [lo, hi] = family.density;
-  const heavy = Math.min(1, Math.max(0, (looseness(t) - 0.7) / 1.4));
+  const heavy = heaviness(t);
   return lo + (hi - lo) * (family.creamed ? 0.35 + 0.4 * heavy : 0.3 + 0.5 * heavy);
 }

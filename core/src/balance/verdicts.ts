@@ -252,13 +252,19 @@ export function verdictsOf(
   return out;
 }
 
+/** What a figure adds to merit: its distance outside its range, over the range's width. */
+export interface MeritTerm {
+  readonly name: string;
+  readonly value: number;
+}
+
 /**
  * Sum of normalised distances outside the bands: each of fat, sugar, egg, water, salt and lift by its distance over the
  * band's width (salt only upward; water by what is there or by what is left after drinking, whichever is worse), the
  * beam beyond its usual span, and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
  * within. Every proposal strictly lowers it.
  */
-export function meritOf(
+export function meritTerms(
   t: Totals,
   lift: Lift,
   ledger: Ledger,
@@ -266,18 +272,22 @@ export function meritOf(
   masked: boolean,
   beam: Beam,
   water: WaterLine,
-): number {
-  if (t.baseG <= 0) return 10;
-  let sum = 0;
+): MeritTerm[] {
+  if (t.baseG <= 0) return [{ name: 'nothing to judge by', value: 10 }];
+  const out: MeritTerm[] = [];
   if (hasRanges(family)) {
     for (const m of measures) {
       const d = outside(pctOf(t, m), rangeOf(family, m, t));
       if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;
-      sum += m === 'water' ? waterOutside(t, water, family) : d;
+      out.push({ name: m, value: m === 'water' ? waterOutside(t, water, family) : d });
     }
-    sum += Math.max(0, Math.abs(beam.lean) - LEAN_USUAL) / 2;
-    sum += outside(lift.mmolPer100gBase.typical, lift.target);
+    out.push({ name: 'beam', value: Math.max(0, Math.abs(beam.lean) - LEAN_USUAL) / 2 });
+    out.push({ name: 'lift', value: outside(lift.mmolPer100gBase.typical, lift.target) });
   }
   const step = masked ? LEFT_SODA_STEPS.soapy : LEFT_SODA_STEPS.unusualPlain;
-  return sum + Math.max(0, ledger.leftSodaGPer100gBatter.typical - step) / 0.2;
+  out.push({ name: 'soda left over', value: Math.max(0, ledger.leftSodaGPer100gBatter.typical - step) / 0.2 });
+  return out;
 }
+
+export const meritOf = (...of: Parameters<typeof meritTerms>): number =>
+  meritTerms(...of).reduce((s, { value }) => s + value, 0);

@@ -1,7 +1,9 @@
 import { aFamily, familyOf, hasRanges } from '../balance/families.js';
 import { nearestFamily } from '../plausible/kinship.js';
 import { textureOf } from '../balance/texture.js';
-import { densityOf, looseness } from '../balance/totals.js';
+import { goesInAt } from '../balance/temperature.js';
+import { densityOf, heaviness, looseness } from '../balance/totals.js';
+import { meritTerms } from '../balance/verdicts.js';
 import { outBy } from '../plausible/clues.js';
 import { spanOf } from '../plausible/judge.js';
 import { waterLeft } from '../plausible/spans.js';
@@ -152,12 +154,8 @@ function explainTexture(w: Weighed, id: string): Explanation {
   if (!trait) return { words: 'There is no family to compare with.', equation: '0', inputs: [], source: judgement };
   return {
     words: `From ${trait.low} to ${trait.high}, against what is usual for ${aFamily(family)}: ${trait.words}${trait.because === '' ? '' : ` (${trait.because})`}. An index of where the formula stands in its ranges, not a measurement.`,
-    equation: `index ${trait.index.toFixed(2)} between −1 (${trait.low}) and +1 (${trait.high})`,
-    inputs: [
-      { name: 'water left', value: w.water.availablePct, unit: '%', from: 'the water line' },
-      { name: 'lean of the beam', value: w.beam.lean, unit: '', from: 'structure against tenderness' },
-      { name: 'lift', value: w.lift.mmolPer100gBase.typical, unit: 'mmol', from: 'sum of its sources' },
-    ],
+    equation: `sum of the below, between −1 (${trait.low}) and +1 (${trait.high}) = ${trait.index.toFixed(2)}`,
+    inputs: trait.terms.map(([value, name]) => ({ name, value, unit: '', from: 'docs/science/balance.md' })),
     source: judgement,
   };
 }
@@ -228,7 +226,17 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
         words:
           'Heat balance of the ingredients: room-warm unless the line says cold, melted, hot, boiling or frozen; fat and liquids from the fridge where the fat is rubbed in. Ice takes 334 kJ/kg to melt, cold fat 85.',
         equation: `Σ m h(T) of what goes in = Σ m h of the batter → ${plain(w.temperatureC.typical)} °C`,
-        inputs: [{ name: 'room', value: kitchen.roomC, unit: '°C', from: 'your kitchen' }],
+        inputs: [
+          { name: 'room', value: kitchen.roomC, unit: '°C', from: 'your kitchen' },
+          ...w.lines
+            .filter((l) => l.grams > 0)
+            .map((l) => ({
+              name: l.ingredient.name,
+              value: goesInAt(l, w.methods.chosen, kitchen.roomC),
+              unit: '°C',
+              from: `${plain(l.grams)} g; ${plain(l.ingredient.per100.water)} % water, ${plain(l.ingredient.per100.fat)} % fat`,
+            })),
+        ],
         band: w.temperatureC,
       };
     case 'density': {
@@ -236,8 +244,12 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
       return {
         ...base,
         words: `Raw batter of ${aFamily(family)}: lighter when creamed, heavier when wet.`,
-        equation: `${family.density[0]}–${family.density[1]} g/ml, here ${d.toFixed(2)}`,
-        inputs: [],
+        equation: `low + (high − low) · (${family.creamed ? '0.35 + 0.4' : '0.3 + 0.5'} · heavy) = ${d.toFixed(2)} g/ml`,
+        inputs: [
+          { name: 'low', value: family.density[0], unit: 'g/ml', from: aFamily(family) },
+          { name: 'high', value: family.density[1], unit: 'g/ml', from: aFamily(family) },
+          { name: 'heavy', value: heaviness(t), unit: '', from: '(looseness − 0.7) ÷ 1.4, within 0 and 1' },
+        ],
         band: { low: family.density[0], typical: d, high: family.density[1] },
       };
     }
@@ -246,18 +258,26 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
         ...base,
         words:
           'Free water with a share of the fat and of the dissolved sugar, over flour and cocoa; below 0.82 a dough, below 1.15 it drops, below 1.72 it is thick, above it pours.',
-        equation: `looseness = ${looseness(t).toFixed(2)}`,
+        equation: `(water − 0.6 · drunk + 0.3 · fat + 0.25 · sugar) ÷ flour and cocoa = ${looseness(t).toFixed(2)}`,
         inputs: [
           { name: 'water', value: t.waterG, unit: 'g', from: 'composition' },
           { name: 'drunk by cocoa, bran, coconut', value: t.drunkG, unit: 'g', from: 'general knowledge' },
+          { name: 'fat', value: t.fatG, unit: 'g', from: 'composition' },
+          { name: 'sugar', value: t.sugarG, unit: 'g', from: 'composition' },
+          { name: 'flour and cocoa', value: t.baseG, unit: 'g', from: 'as weighed' },
         ],
       };
     case 'merit':
       return {
         ...base,
         words: 'How far this formula is from its family: the sum of distances outside each band, 0 when all is within.',
-        equation: `${plain(w.merit)}`,
-        inputs: [],
+        equation: `sum of the below = ${plain(w.merit)}`,
+        inputs: meritTerms(t, w.lift, w.ledger, family, w.masked, w.beam, w.water).map(({ name, value }) => ({
+          name,
+          value,
+          unit: '',
+          from: 'outside its range ÷ width of the range; docs/science/balance.md',
+        })),
         band: exactly(w.merit),
       };
     default:

@@ -32,15 +32,18 @@ export interface Seen {
   readonly clues: Float64Array;
 }
 
-/** What formulas that are not in the ground look like, as they are and with each slip that can be made in them. */
-export function seenBy({ ground, fitted }: Learned, formulas: readonly Ordinary[]): Seen[] {
+/**
+ * What formulas that are not in the ground look like, as they are and with each slip that can be made in them.
+ * @param asWeighed without how they are worked
+ */
+export function seenBy({ ground, fitted }: Learned, formulas: readonly Ordinary[], asWeighed = false): Seen[] {
   const out: Seen[] = [];
   for (const formula of formulas) {
     const lines = batterOf(formula);
     const kin = onlyKin(formula.families[0] as FamilyId);
     for (const slip of [null, ...slips]) {
       const slipped = slip ? planted(lines, slip) : lines;
-      const view = slipped && viewOfLines(slipped, saidOfOrdinary(formula));
+      const view = slipped && viewOfLines(slipped, asWeighed ? { ...saidOfOrdinary(formula), working: null } : saidOfOrdinary(formula));
       if (view) out.push({ formula, slip, clues: cluesOf(expectedOf(view, kin, ground, fitted)) });
     }
   }

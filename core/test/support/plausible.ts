@@ -8,29 +8,41 @@ import { roles } from '../../src/plausible/sums.js';
 import { tell, type Told } from '../../src/plausible/tell.js';
 import { measures, type Measured } from '../../src/plausible/view.js';
 
-/** The part of so many that a formula belongs to, by what it is called: it does not change when others come in. */
-export function partOf(f: Ordinary, parts: number): number {
+function hashed(words: string, parts: number): number {
   let h = 2166136261;
-  for (const c of f.id) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
+  for (const c of words) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
   return ((h ^ (h >>> 15)) >>> 0) % parts;
 }
+/** The part of so many that a formula belongs to, by what it is called: it does not change when others come in. */
+export const partOf = (f: Ordinary, parts: number): number => hashed(f.id, parts);
+/** The same by its country, so that no part has formulas of a country that another has. */
+export const partByCountry = (f: Ordinary, parts: number): number => hashed(f.country.toLowerCase(), parts);
 
 export interface Judgement extends Seen {
   readonly told: Told;
 }
 
-/** Every formula, as it is and with each slip, judged by models that saw neither it nor slips in it. */
-export function crossValidated(all: readonly Ordinary[], parts = 10, tellings = 5): Judgement[] {
-  const seen = Array.from({ length: parts }, (_, p) =>
-    seenBy(
-      learnExpected(all.filter((f) => partOf(f, parts) !== p)),
-      all.filter((f) => partOf(f, parts) === p),
-    ),
-  );
-  return Array.from({ length: tellings }, (_, q) => {
+/**
+ * Every formula, as it is and with each slip, judged by models that saw neither it nor slips in it.
+ * @returns as it is told; and as weighed, without what is known of how it is worked, as one that comes as amounts alone
+ */
+export function crossValidated(
+  all: readonly Ordinary[],
+  part = partOf,
+  parts = 10,
+  tellings = 5,
+): { readonly told: Judgement[]; readonly asWeighed: Judgement[] } {
+  const learned = Array.from({ length: parts }, (_, p) => learnExpected(all.filter((f) => part(f, parts) !== p)));
+  const mine = (p: number): Ordinary[] => all.filter((f) => part(f, parts) === p);
+  const seen = learned.map((l, p) => seenBy(l, mine(p)));
+  const bare = learned.map((l, p) => seenBy(l, mine(p), true));
+  const each = Array.from({ length: tellings }, (_, q) => {
     const telling = learnTelling(seen.filter((_, p) => p % tellings !== q).flat());
-    return judgedBy(telling, seen.filter((_, p) => p % tellings === q).flat());
-  }).flat();
+    const judge = (of: readonly Seen[][]): Judgement[] =>
+      judgedBy(telling, of.filter((_, p) => p % tellings === q).flat());
+    return { told: judge(seen), asWeighed: judge(bare) };
+  });
+  return { told: each.flatMap((e) => e.told), asWeighed: each.flatMap((e) => e.asWeighed) };
 }
 
 export const judgedBy = (telling: Telling, seen: readonly Seen[]): Judgement[] =>
@@ -71,13 +83,18 @@ export interface Shares {
   readonly foundGross: number;
 }
 
-/** What is found when so large a share of the ordinary formulas is alarmed. */
-export function sharesAt(judged: readonly Judgement[], falseAlarms: number): Shares {
+/** Log odds of any slip above which so large a share of the ordinary formulas lies. */
+export function oddnessAt(judged: readonly Judgement[], falseAlarms: number): number {
   const ordinary = judged
     .filter((j) => j.slip === null)
     .map((j) => j.told.any)
     .sort((a, b) => b - a);
-  const from = ordinary[Math.floor(falseAlarms * ordinary.length)] as number;
+  return ordinary[Math.floor(falseAlarms * ordinary.length)] as number;
+}
+
+/** What is found when so large a share of the ordinary formulas is alarmed. */
+export function sharesAt(judged: readonly Judgement[], falseAlarms: number): Shares {
+  const from = oddnessAt(judged, falseAlarms);
   const share = (of: readonly Judgement[]): number =>
     of.filter((j) => j.told.any > from).length / Math.max(1, of.length);
   const slipped = judged.filter((j) => j.formula.families[0] !== 'free');
@@ -85,8 +102,8 @@ export function sharesAt(judged: readonly Judgement[], falseAlarms: number): Sha
 }
 
 /** Share of slips whose role is the first suspect, and among the first three. */
-export function namedRightly(judged: readonly Judgement[]): { first: number; three: number } {
-  const slipped = judged.filter((j) => common(j) && j.formula.families[0] !== 'free');
+export function namedRightly(judged: readonly Judgement[], which = common): { first: number; three: number } {
+  const slipped = judged.filter((j) => which(j) && j.formula.families[0] !== 'free');
   const rank = (j: Judgement): number =>
     [...roles].sort((a, b) => j.told.roles[b] - j.told.roles[a]).indexOf(j.slip?.role ?? 'flour');
   const within = (n: number): number => slipped.filter((j) => rank(j) < n).length / Math.max(1, slipped.length);
