@@ -26,7 +26,15 @@ export { beside, type Beside, type BesideFigure, type BesideRow } from './balanc
 export type { Trait } from './balance/texture.js';
 export { methodWords, type MethodFit, type Methods } from './balance/methods.js';
 export { consistencyWords } from './balance/totals.js';
-export { aFamily, families, familyFor, familyOf, hasRanges, type Consistency, type Family } from './balance/families.js';
+export {
+  aFamily,
+  families,
+  familyFor,
+  familyOf,
+  hasRanges,
+  type Consistency,
+  type Family,
+} from './balance/families.js';
 export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
 export { explainBake, explainFit } from './explain/bake.js';
 

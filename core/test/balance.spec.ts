@@ -225,8 +225,12 @@ describe('usual ranges', () => {
       const of = (key: string): readonly number[] => explain(f, key).inputs.map((i) => i.value as number);
       const sum = (x: readonly number[]): number => x.reduce((s, v) => s + v, 0);
       for (const t of a.texture)
-        expect(Math.max(-1, Math.min(1, sum(of(`texture:${t.id}`))))).withContext(`${id} ${t.id}`).toBeCloseTo(t.index, 9);
-      expect(sum(of('merit'))).withContext(id).toBeCloseTo(a.merit, 9);
+        expect(Math.max(-1, Math.min(1, sum(of(`texture:${t.id}`)))))
+          .withContext(`${id} ${t.id}`)
+          .toBeCloseTo(t.index, 9);
+      expect(sum(of('merit')))
+        .withContext(id)
+        .toBeCloseTo(a.merit, 9);
       const [low = 0, high = 0, heavy = 0] = of('density');
       const creamed = a.family.as.creamed;
       expect(low + (high - low) * (creamed ? 0.35 + 0.4 * heavy : 0.3 + 0.5 * heavy)).toBeCloseTo(a.batter.densityGPerMl, 9); // prettier-ignore

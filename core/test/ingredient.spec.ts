@@ -1,6 +1,14 @@
 import { createRequire } from 'node:module';
 import { isDry, isDrySugar, isFirmFat, isLiquidFat, isOil, isSyrup, isWholeGrain } from '../src/ingredient/kinds.js';
-import { catalogueRow, defaultKitchen, fromLabel, gramsOf, ingredientOf, ingredients, OrvinError } from '../src/index.js';
+import {
+  catalogueRow,
+  defaultKitchen,
+  fromLabel,
+  gramsOf,
+  ingredientOf,
+  ingredients,
+  OrvinError,
+} from '../src/index.js';
 
 describe('the catalogue', () => {
   it('names each ingredient once, in kebab case', () => {

@@ -73,7 +73,10 @@ describe('what was fitted', () => {
 
   it('gives each formula its own error when it is left out', () => {
     const few = ordinaryFormulas().filter((_, i) => i % 23 === 0);
-    const views = few.map((f) => viewOfLines(batterOf(f), saidOfOrdinary(f))).filter((v) => v !== null).map((v) => ({ ...v, words: [] }));
+    const views = few
+      .map((f) => viewOfLines(batterOf(f), saidOfOrdinary(f)))
+      .filter((v) => v !== null)
+      .map((v) => ({ ...v, words: [] }));
     const ids = few.map((f) => f.families[0] ?? 'free');
     const all = fitMeasure(groundOf(views, ids), 'sugar');
     // a model on the same scales, without the first: what it expects of it misses by as much
@@ -323,7 +326,8 @@ describe('the one line that may be wrong', () => {
     const high = { ...defaultKitchen, altitudeM: 2400 };
     const less = withGrams('baking-powder', 7);
     const gas = (k: typeof high): number => {
-      const { is, mean, spread } = (judge(linesOf(less, k), 'muffin', { title: 'Muffins', working: null }, k) as Judged).expected.gas;
+      const { is, mean, spread } = (judge(linesOf(less, k), 'muffin', { title: 'Muffins', working: null }, k) as Judged)
+        .expected.gas;
       return (is - mean) / spread;
     };
     expect(gas(high)).toBeGreaterThan(gas(defaultKitchen) + 0.5);

@@ -167,7 +167,9 @@ describe('what a new formula is to taste of', () => {
 describe('whole grain', () => {
   it('is flour ground from all of it: neither its bran, its germ nor its starch alone', () => {
     for (const id of ['wholemeal-flour', 'rolled-oats', 'rye-flour', 'buckwheat-flour', 'brown-rice-flour'])
-      expect(isWholeGrain(catalogueRow(id))).withContext(id).toBeTrue();
+      expect(isWholeGrain(catalogueRow(id)))
+        .withContext(id)
+        .toBeTrue();
     for (const id of [
       'wheat-bran',
       'oat-bran',
@@ -177,6 +179,8 @@ describe('whole grain', () => {
       'plain-flour',
       'malted-flour',
     ])
-      expect(isWholeGrain(catalogueRow(id))).withContext(id).toBeFalse();
+      expect(isWholeGrain(catalogueRow(id)))
+        .withContext(id)
+        .toBeFalse();
   });
 });

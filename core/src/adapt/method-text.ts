@@ -32,8 +32,7 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   const pick = (test: (l: Line) => boolean): Line[] => lines.filter(test);
   const foldIn = pick((l) => l.whole);
   const flavour = (l: Line): boolean => l.ingredient.role === 'flavour';
-  const wetFlavour = (l: Line): boolean =>
-    flavour(l) && l.ingredient.kind === 'extract';
+  const wetFlavour = (l: Line): boolean => flavour(l) && l.ingredient.kind === 'extract';
   const flours = pick((l) => !l.whole && (l.ingredient.base !== undefined || isGum(l.ingredient)));
   const dryAddin = pick(
     (l) => !l.whole && l.ingredient.role === 'addin' && !flours.includes(l) && l.ingredient.per100.water < 20,
@@ -94,6 +93,16 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
         ...wet,
         ...eggs,
       ]);
+      if (foldIn.length > 0) step(`Fold in ${named(foldIn)}.`, foldIn);
+      break;
+    case 'whisking':
+      step(`Whisk ${named([...eggs, ...drySugars])} until thick, pale and three times the volume.`, [...eggs, ...drySugars]);
+      step(`Whisk ${named(dry)} together, sift it over in two parts and fold it in.`, dry);
+      if (fats.length + wet.length + syrups.length > 0)
+        step(
+          `Fold in ${named([...fats, ...wet, ...syrups])}${solid ? ', melted and only warm,' : ''} along the side of the bowl.`,
+          [...fats, ...wet, ...syrups],
+        );
       if (foldIn.length > 0) step(`Fold in ${named(foldIn)}.`, foldIn);
       break;
     case 'one-bowl':

@@ -89,13 +89,11 @@ export function partsFor(
     (i) => (i.role === 'addin' || i.role === 'cocoa') && !i.pieces && i.base === undefined,
   );
   for (const i of whole) {
-    const weightOf =
-      i.role === 'fruit' ? 1 : i.kind === 'cheese' ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
+    const weightOf = i.role === 'fruit' ? 1 : i.kind === 'cheese' ? 0.55 : jobOf(i) === 'nuts' ? 0.42 : 0.6;
     put(i.id, (s.carriesPct * weightOf) / Math.max(1, whole.length * 0.75), 'fold-in');
   }
   for (const i of addins) put(i.id, i.drinks && i.drinks > 1 ? 4 : 25, 'dry');
-  const flavourGroup = (i: Ingredient): Part['group'] =>
-    i.pieces ? 'fold-in' : i.kind === 'extract' ? 'wet' : 'dry';
+  const flavourGroup = (i: Ingredient): Part['group'] => (i.pieces ? 'fold-in' : i.kind === 'extract' ? 'wet' : 'dry');
   for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
   if (flavourings.length + whole.length + purees.length + nuts.length + juices.length === 0)
     for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));

@@ -113,9 +113,7 @@ export function replacements(
   const table = new Map((standIns[job] ?? []).map((s) => [s.id, s]));
   const flourG = linesOf(formula, kitchen).reduce((s, l) => s + (l.ingredient.base === 'flour' ? l.grams : 0), 0);
   const mine = (i: Ingredient): boolean =>
-    i.id !== from.id &&
-    i.id !== 'unknown' &&
-    (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !i.odd));
+    i.id !== from.id && i.id !== 'unknown' && (table.has(i.id) || (ALIKE.has(job) && jobOf(i) === job && !i.odd));
   const other = [...kitchen.ownIngredients, ...ingredients]
     .filter((i) => mine(i) && suits.every((d) => dietsOf(i).includes(d)))
     .map((to): Replacement => {

@@ -28,8 +28,7 @@ interface Rule extends Caution {
 }
 
 const any = (test: (l: Seen) => boolean) => (w: Whole): boolean => w.lines.some(test); // prettier-ignore
-const asks = (kind: CautionKind): ((w: Whole) => boolean) =>
-  any((l) => l.ingredient.cautions?.includes(kind) ?? false);
+const asks = (kind: CautionKind): ((w: Whole) => boolean) => any((l) => l.ingredient.cautions?.includes(kind) ?? false);
 const said = (re: RegExp) => (w: Whole): boolean => re.test(w.text) || w.lines.some((l) => re.test(l.said)); // prettier-ignore
 const either = (...tests: ((w: Whole) => boolean)[]) => (w: Whole): boolean => tests.some((t) => t(w)); // prettier-ignore
 /** Parts that meet the cake when it is baked. */
@@ -81,9 +80,7 @@ const rules: readonly Rule[] = [
     words:
       'Choking, under 5: grapes, cherries, berries and olives cut in quarters, raw apple grated, no marshmallows, popcorn or hard sweets.',
     when: either(
-      any(
-        (l) => (l.ingredient.cautions?.includes('choking') ?? false) && (l.ingredient.per100.water < 60 || raw(l)),
-      ),
+      any((l) => (l.ingredient.cautions?.includes('choking') ?? false) && (l.ingredient.per100.water < 60 || raw(l))),
       said(/\bgrapes?\b|\bpop\s?corn\b|\b(?:hard|boiled) sweets?\b|\bcand(?:y|ies)\b|\bmarshmallows?\b/i),
     ),
   },
@@ -129,8 +126,7 @@ const rules: readonly Rule[] = [
   },
   {
     id: 'jars',
-    words:
-      'Do not bake in jars, nor seal cake in them: glass bursts, and what is sealed warm can grow botulism.',
+    words: 'Do not bake in jars, nor seal cake in them: glass bursts, and what is sealed warm can grow botulism.',
     when: (w) =>
       /\b(?:bak|cook|pour|divid)\w*[^.]*\bjars\b|\bjars?\b[^.]*\b(?:seal|lids? on|screw)|\bseal\w*[^.]*\bjars?\b|\bcake in a jar\b/i.test(w.text), // prettier-ignore
   },

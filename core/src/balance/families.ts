@@ -3,7 +3,7 @@ import type { FamilyId } from '../formula/types.js';
 import { relatives, rows, type Amounts, type Relative } from './family-rows.js';
 
 type Range = readonly [number, number];
-export type MixingMethod = 'rub-in' | 'muffin' | 'creaming' | 'one-bowl' | 'melt-and-stir' | 'coating';
+export type MixingMethod = 'rub-in' | 'muffin' | 'creaming' | 'one-bowl' | 'melt-and-stir' | 'coating' | 'whisking';
 export type Consistency = 'dough' | 'drop' | 'thick' | 'pourable';
 
 /**
@@ -39,6 +39,10 @@ export interface Family {
   readonly coolRackMin: number;
   readonly keeps: string;
   readonly signs: string;
+  /** Doughs that hands shape: they spread where a batter would sink. */
+  readonly shaped?: boolean;
+  /** A cracked top belongs to it. */
+  readonly cracks?: boolean;
   readonly lossPct: Range;
 }
 

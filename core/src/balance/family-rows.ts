@@ -10,7 +10,7 @@ const ANY = [0, 1e6] as const;
 // prettier-ignore
 export const rows: readonly Family[] = [
   {
-    id: 'biscuit', name: 'biscuit', plural: 'biscuits',
+    id: 'biscuit', cracks: true, shaped: true, name: 'biscuit', plural: 'biscuits',
     fat: [20, 50], sugar: [0, 15], egg: [0, 20], water: [50, 80], salt: [0, 2.2], lift: [13, 30],
     methods: ['rub-in'], creamed: false, flourParts: 3,
     density: [1.05, 1.15], fill: [0, 1], rise: [1.6, 2.2], lossPct: [10, 16],
@@ -18,7 +18,7 @@ export const rows: readonly Family[] = [
     signs: 'tall, sides dry, golden top', keeps: '1–2 days; freeze shaped and raw',
   },
   {
-    id: 'drop-biscuit', name: 'drop biscuit', plural: 'drop biscuits',
+    id: 'drop-biscuit', cracks: true, shaped: true, name: 'drop biscuit', plural: 'drop biscuits',
     fat: [15, 45], sugar: [0, 15], egg: [0, 25], water: [75, 105], salt: [0, 2.2], lift: [13, 28],
     methods: ['rub-in', 'melt-and-stir'], creamed: false, flourParts: 3,
     density: [1, 1.12], fill: [0, 1], rise: [1.5, 2], lossPct: [10, 16],
@@ -26,7 +26,7 @@ export const rows: readonly Family[] = [
     signs: 'craggy top well coloured, dry inside', keeps: '1–2 days',
   },
   {
-    id: 'scone', name: 'scone', plural: 'scones',
+    id: 'scone', cracks: true, shaped: true, name: 'scone', plural: 'scones',
     fat: [12, 50], sugar: [4, 25], egg: [0, 30], water: [48, 80], salt: [0, 2], lift: [13, 30],
     methods: ['rub-in', 'coating'], creamed: false, flourParts: 3,
     density: [1.1, 1.2], fill: [0, 1], rise: [1.6, 2.2], lossPct: [10, 16],
@@ -34,7 +34,7 @@ export const rows: readonly Family[] = [
     signs: 'risen, sides spring back, base sounds light', keeps: '1–2 days; best the same day',
   },
   {
-    id: 'soda-bread', name: 'soda bread', plural: 'soda breads',
+    id: 'soda-bread', cracks: true, shaped: true, name: 'soda bread', plural: 'soda breads',
     fat: [0, 18], sugar: [0, 18], egg: [0, 15], water: [60, 88], salt: [0.8, 2.2], lift: [7, 16],
     methods: ['one-bowl', 'rub-in'], creamed: false, flourParts: 3,
     density: [1, 1.12], fill: [0, 1], rise: [1.4, 1.8], lossPct: [10, 15],
@@ -42,7 +42,7 @@ export const rows: readonly Family[] = [
     signs: 'hollow knock on the base, cross well opened', keeps: '1–2 days',
   },
   {
-    id: 'soda-loaf', name: 'soda loaf', plural: 'soda loaves',
+    id: 'soda-loaf', cracks: true, name: 'soda loaf', plural: 'soda loaves',
     fat: [0, 18], sugar: [0, 18], egg: [0, 20], water: [80, 115], salt: [0.8, 2.2], lift: [8, 18],
     methods: ['one-bowl'], creamed: false, flourParts: 3,
     density: [1, 1.12], fill: [0.5, 0.85], rise: [1.3, 1.6], lossPct: [8, 14],
@@ -58,7 +58,7 @@ export const rows: readonly Family[] = [
     signs: 'clean pick or a few dry crumbs; top springs back', keeps: '2–3 days',
   },
   {
-    id: 'quick-bread', name: 'quick bread', plural: 'quick breads',
+    id: 'quick-bread', cracks: true, name: 'quick bread', plural: 'quick breads',
     fat: [18, 70], sugar: [30, 125], egg: [22, 60], water: [75, 170], salt: [0, 2], lift: [7, 18],
     methods: ['muffin', 'creaming', 'one-bowl'], creamed: false, flourParts: 2,
     density: [1, 1.15], fill: [0.6, 0.75], rise: [1.4, 1.7], lossPct: [5, 10],
@@ -74,7 +74,7 @@ export const rows: readonly Family[] = [
     signs: 'firm in the middle, clean pick', keeps: '5–7 days, better on the second',
   },
   {
-    id: 'maize-bread', name: 'maize bread', plural: 'maize breads',
+    id: 'maize-bread', cracks: true, name: 'maize bread', plural: 'maize breads',
     fat: [8, 45], sugar: [0, 60], egg: [20, 60], water: [100, 175], salt: [0.8, 2.4], lift: [11, 24],
     methods: ['muffin', 'melt-and-stir'], creamed: false, flourParts: 2,
     density: [1, 1.12], fill: [0.4, 0.75], rise: [1.3, 1.6], lossPct: [7, 12],
@@ -114,7 +114,7 @@ export const rows: readonly Family[] = [
     signs: 'springs back, edges leave the tin', keeps: '2–3 days',
   },
   {
-    id: 'pound-cake', name: 'pound cake', plural: 'pound cakes',
+    id: 'pound-cake', cracks: true, name: 'pound cake', plural: 'pound cakes',
     fat: [48, 110], sugar: [65, 170], egg: [60, 125], water: [55, 125], salt: [0, 1.6], lift: [0, 12],
     methods: ['creaming'], creamed: true, flourParts: 1,
     density: [0.82, 1], fill: [0.6, 0.75], rise: [1.3, 1.5], lossPct: [5, 10],
@@ -201,14 +201,14 @@ export const relatives: readonly Relative[] = [
     sugar: [0, SAVOURY_BELOW], salt: [0.6, 2.4],
   },
   {
-    name: 'rusk', plural: 'rusks', among: ['free', 'scone', 'quick-bread', 'muffin', 'soda-bread'], titled: /\brusks?\b/i,
+    name: 'rusk', shaped: true, cracks: true, plural: 'rusks', among: ['free', 'scone', 'quick-bread', 'muffin', 'soda-bread'], titled: /\brusks?\b/i,
     when: () => true,
     fat: [18, 50], sugar: [15, 90], egg: [5, 90], water: [35, 90], salt: [0, 2.2], lift: [9, 16],
     density: [1.05, 1.2], rise: [1.3, 1.6], ovenC: [170, 190], doneC: [94, 97],
     signs: 'baked through first; then sliced and dried slowly until hard all through', keeps: 'weeks in a closed tin',
   },
   {
-    name: 'rock cake', plural: 'rock cakes', among: ['free', 'scone', 'drop-biscuit', 'biscuit'],
+    name: 'rock cake', shaped: true, cracks: true, plural: 'rock cakes', among: ['free', 'scone', 'drop-biscuit', 'biscuit'],
     titled: /\brock (?:cakes?|buns?)\b|\b(?:raspberry|coconut) buns\b/i, when: () => true,
     fat: [30, 55], sugar: [25, 55], egg: [15, 40], water: [20, 55], salt: [0, 1.5], lift: [10, 20],
     methods: ['rub-in'], density: [1.1, 1.25], fill: [0, 1], rise: [1.2, 1.6], lossPct: [8, 13],
@@ -216,7 +216,7 @@ export const relatives: readonly Relative[] = [
     signs: 'rough peaks browned, firm underneath', keeps: '1–2 days',
   },
   {
-    name: 'damper', plural: 'dampers', among: ['soda-bread', 'free', 'scone'], titled: /\bdampers?\b|\bbannocks?\b/i,
+    name: 'damper', shaped: true, cracks: true, plural: 'dampers', among: ['soda-bread', 'free', 'scone'], titled: /\bdampers?\b|\bbannocks?\b/i,
     when: (t) => t.fatPct < 25,
     fat: [0, 20], sugar: [0, 12], egg: [0, 15], water: [48, 75], salt: [0.5, 2.2], lift: [10, 18],
     methods: ['rub-in', 'one-bowl'], density: [1.05, 1.15], fill: [0, 1], rise: [1.4, 1.8], lossPct: [10, 15],
@@ -234,6 +234,7 @@ export const relatives: readonly Relative[] = [
   {
     name: 'nut cake', plural: 'nut cakes', among: cakes, when: (t) => t.nutG > t.flourG,
     fat: [0, 170], sugar: [0, 370], egg: [45, 540], water: [0, 420], salt: [0, 3], lift: [0, 36],
+    methods: ['whisking'],
     density: [0.7, 1.1], fill: [0.5, 0.75], rise: [1.1, 1.4], lossPct: [6, 12],
     ovenC: [150, 180], doneC: [93, 97], signs: 'springs back; pick clean, the middle no longer wobbles', keeps: '4–5 days',
   },
@@ -247,6 +248,7 @@ export const relatives: readonly Relative[] = [
     name: 'chiffon cake', plural: 'chiffon cakes', among: cakes,
     when: (t) => t.eggPct >= 80 && t.fatPct >= 28 && t.fatPct <= 70 && t.sugarPct >= 60, titled: /\bchiffon\b/i,
     fat: [40, 68], sugar: [60, 160], egg: [80, 290], water: [110, 310], salt: [0, 2.5], lift: [0, 23],
+    methods: ['whisking'],
     density: [0.38, 0.6], fill: [0.6, 0.8], rise: [1.2, 1.5], lossPct: [9, 14],
     ovenC: [150, 175], doneC: [95, 98], coolTinMin: 90, coolRackMin: 0,
     signs: 'springs back, cracks look dry; cool it upside down in its tin', keeps: '2–3 days',
@@ -255,6 +257,7 @@ export const relatives: readonly Relative[] = [
     name: 'whisked sponge', plural: 'whisked sponges', among: ['free', 'equal-weight-sponge', 'butter-cake-lean'],
     when: (t) => t.flourG > t.nutG && t.eggPct >= 90 && t.fatPct < 45 && t.sugarPct >= 55,
     fat: [0, 45], sugar: [50, 175], egg: [85, 280], water: [70, 270], salt: [0, 2], lift: [0, 22],
+    methods: ['whisking'],
     density: [0.35, 0.65], fill: [0.5, 0.75], rise: [1.1, 1.5], lossPct: [8, 13],
     ovenC: [160, 200], doneC: [95, 98], signs: 'springs back, edges leave the tin', keeps: '1–2 days; fill or soak it soon',
   },

@@ -12,7 +12,12 @@ export const methodWords: Readonly<Record<MixingMethod, string>> = {
   'one-bowl': 'one bowl',
   'melt-and-stir': 'melt and stir',
   coating: 'coating the flour',
+  whisking: 'whisking eggs to a foam',
 };
+
+/** Eggs or whites beaten until they stand. */
+const EGG_FOAM =
+  /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
 
 /** What the baker's own method says, by the words that only one way of mixing uses. */
 const says: readonly (readonly [MixingMethod, RegExp])[] = [
@@ -22,6 +27,7 @@ const says: readonly (readonly [MixingMethod, RegExp])[] = [
   ],
   ['coating', /wet sand|\b(work|beat|mix)\b[^.]*\b(butter|fat)\b[^.]*\binto\b[^.]*\b(flour|dry)\b/i],
   ['creaming', /\bcream(ed|ing)?\b(?! (of|cheese))|(pale|light) and fluffy|\bbeat\b[^.]*\bbutter\b[^.]*\bsugar\b/i],
+  ['whisking', EGG_FOAM],
   ['melt-and-stir', /\b(melt|warm|boil|simmer)\b[^.]*\b(butter|fat|syrup|treacle|stout|sugar)\b/i],
   [
     'muffin',
@@ -100,6 +106,10 @@ export function methodsOf(formula: Formula, lines: readonly Line[], t: Totals, f
           : solid < 8
             ? [0.95, 'there is hardly any fat to work in']
             : [0.35, 'the fat would stay in lumps unless it is soft'],
+    whisking:
+      t.eggPct < 35 || t.sugarPct < 35
+        ? [0, 'there is not egg and sugar enough to hold a foam']
+        : [solid > 45 ? 0.5 : t.eggPct >= 100 ? 1 : t.eggPct >= 75 ? 0.6 : 0.45, `${Math.round(t.eggPct)} % of egg, whipped with the sugar, carries the air`],
     'melt-and-stir':
       syrup >= 25 && solid + liquid >= 10
         ? [1, 'syrup and fat run together when warm']
@@ -138,8 +148,7 @@ export function airOf(formula: Formula, lines: readonly Line[], t: Totals, metho
   if (method === 'creaming')
     for (const l of lines) {
       const i = l.ingredient;
-      if ((isFirmFat(i) && !melted(l)) || (isDrySugar(i) && !l.whole))
-        creamed += l.grams;
+      if ((isFirmFat(i) && !melted(l)) || (isDrySugar(i) && !l.whole)) creamed += l.grams;
     }
   const text = formula.method.map((s) => s.text);
   const foams = (l: Line): boolean =>

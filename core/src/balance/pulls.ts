@@ -39,11 +39,7 @@ export function pullOf({ item, ingredient, grams, whole }: Line): Pull {
         ((HOLD.proteinPart * gluten * c.protein) / HOLD.plainProtein +
           ((1 - HOLD.proteinPart) * c.starch) / HOLD.plainStarch);
       tenders += TENDER.bran * g * Math.max(0, c.fibre - 3);
-    } else if (ingredient.role === 'egg')
-      holds +=
-        g *
-        c.protein *
-        (c.fat > 20 && c.water > 40 ? HOLD.yolk : HOLD.egg);
+    } else if (ingredient.role === 'egg') holds += g * c.protein * (c.fat > 20 && c.water > 40 ? HOLD.yolk : HOLD.egg);
     else if (ingredient.base === 'cocoa') holds += HOLD.cocoa * grams;
     else if (ingredient.structure !== undefined) holds += ingredient.structure * grams;
     else if (ingredient.role === 'liquid') holds += g * c.protein * HOLD.milk;
@@ -101,13 +97,12 @@ export function usualIndex(family: Family): readonly [number, number] {
   );
   // to have none of what the family may do without is usual: a soda bread of flour and buttermilk alone
   const none = (r: readonly [number, number], m: number): number => (r[0] < 1 ? r[0] : m);
-  const usual: readonly [number, number] =
-    !hasRanges(family)
-      ? [-100, 100]
-      : [
-          Math.min(at - 0.9 * w, plainIndex(family, none(family.fat, f), none(family.sugar, s), e)),
-          Math.max(at + 0.9 * w, plainIndex(family, f, s, none(family.egg, e))),
-        ];
+  const usual: readonly [number, number] = !hasRanges(family)
+    ? [-100, 100]
+    : [
+        Math.min(at - 0.9 * w, plainIndex(family, none(family.fat, f), none(family.sugar, s), e)),
+        Math.max(at + 0.9 * w, plainIndex(family, f, s, none(family.egg, e))),
+      ];
   middles.set(family, usual);
   return usual;
 }

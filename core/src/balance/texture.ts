@@ -29,12 +29,7 @@ const standFrom = (x: number, r: readonly [number, number]): number => {
   return r[0] < 1 && s < 0 ? s / 3 : s;
 };
 
-const trait = (
-  id: Trait['id'],
-  low: string,
-  high: string,
-  terms: Trait['terms'],
-): Trait => {
+const trait = (id: Trait['id'], low: string, high: string, terms: Trait['terms']): Trait => {
   const index = clamp(terms.reduce((s, [v]) => s + v, 0));
   const strong = Math.abs(index) > 0.6 ? '' : 'a little ';
   const words = Math.abs(index) < 0.25 ? 'as usual' : `${strong}${index < 0 ? low : high}`;
@@ -45,7 +40,8 @@ const trait = (
 };
 
 /** Share of a batter that its family folds in; fruit cakes and tea loaves are named for it. */
-const usualLoad = (f: Family): number => (f.id === 'fruit-cake-rich' ? 0.5 : /fruit-cake|tea-loaf/.test(f.id) ? 0.35 : 0.15);
+const usualLoad = (f: Family): number =>
+  f.id === 'fruit-cake-rich' ? 0.5 : /fruit-cake|tea-loaf/.test(f.id) ? 0.35 : 0.15;
 
 /**
  * Words for the crumb to expect, from documented sums of where this formula stands among its family's ranges: opener
@@ -99,7 +95,10 @@ export function textureOf(
       [sourTight, 'left-over acid sets it early'],
     ]),
     trait('bite', 'firm', 'tender', [
-      [0.6 * beam.lean, beam.lean > 0 ? 'fat and sugar outweigh flour and egg' : 'flour and egg outweigh fat and sugar'],
+      [
+        0.6 * beam.lean,
+        beam.lean > 0 ? 'fat and sugar outweigh flour and egg' : 'flour and egg outweigh fat and sugar',
+      ],
       [0.3 * gas, gas > 0 ? 'much gas' : 'little gas'],
     ]),
     trait('mouth', 'dry', 'moist', [

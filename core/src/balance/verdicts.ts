@@ -38,6 +38,15 @@ const says: Readonly<Record<Measure, readonly [low: string, high: string]>> = {
   salt: ['bland', 'salty'],
 };
 
+/** The same of what hands shape: it spreads where a batter would sink. */
+const saysOfDough: typeof says = {
+  ...says,
+  fat: ['little fat: firmer, stales sooner', 'a lot of fat: short and crumbly, may spread'],
+  sugar: ['hardly sweet: paler crust', 'a lot of sugar: spreads, browns fast'],
+  egg: ['little egg', 'a lot of egg: richer, drier the day after'],
+  water: ['dry: cracks as it is shaped, a tight crumb', 'wet: sticks, and spreads before it sets'],
+};
+
 const name: Readonly<Record<Measure, string>> = {
   fat: 'Fat',
   sugar: 'Sugar',
@@ -107,7 +116,7 @@ function measureVerdict(m: Measure, t: Totals, family: Family, judged: Against):
       band,
     };
   const edge = state === 'low' ? `from ${whole(low)}` : `up to ${whole(high)}`;
-  const words = `${name[m]} ${whole(x)} % is ${state} for ${kind} like this (mostly ${edge} %): ${says[m][state === 'low' ? 0 : 1]}.`;
+  const words = `${name[m]} ${whole(x)} % is ${state} for ${kind} like this (mostly ${edge} %): ${(family.shaped ? saysOfDough : says)[m][state === 'low' ? 0 : 1]}.`;
   return { id: m, state, severity: 'note', words, rule, figure, band };
 }
 
@@ -140,7 +149,7 @@ function liftVerdict(lift: Lift, family: Family, judged: Against): Verdict {
   const words =
     lift.state === 'low'
       ? `Less lift than most that are like this: it will stay lower and closer.`
-      : `More lift than most that are like this: it may dome, then crack or sink.`;
+      : `More lift than most that are like this: ${family.shaped ? 'it may open sideways and crumble' : family.cracks ? 'a coarser crumb, and it may sink' : 'it may dome, then crack or sink'}.`;
   return { id: 'lift', state: lift.state, severity: 'note', words, ...rest };
 }
 

@@ -19,10 +19,7 @@ function nameFor(lines: readonly Line[], o: Operation): string {
   if (o.phase === 'shape' || o.phase === 'after' || o.phase === 'oven')
     return lines.length > 1 ? 'a bowl for later' : 'a dish for later';
   const dry = lines.every(
-    (l) =>
-      DRY.has(l.ingredient.role) ||
-      l.ingredient.base !== undefined ||
-      isDrySugar(l.ingredient),
+    (l) => DRY.has(l.ingredient.role) || l.ingredient.base !== undefined || isDrySugar(l.ingredient),
   );
   if (lines.length === 1) return dry ? 'a dish' : lines[0]?.ingredient.role === 'liquid' ? 'a jug' : 'a dish';
   if (dry) return 'the dry bowl';

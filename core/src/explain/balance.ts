@@ -164,8 +164,7 @@ function explainTexture(w: Weighed, id: string): Explanation {
 export function explainFamily(w: Weighed, held: Held | null): Explanation {
   const { family } = w;
   const kin = held?.kin ?? [];
-  if (kin.length === 0)
-    return { words: 'Nothing to be compared yet.', equation: '0', inputs: [], source: general };
+  if (kin.length === 0) return { words: 'Nothing to be compared yet.', equation: '0', inputs: [], source: general };
   const { nearest } = nearestFamily(family.id, kin);
   const other = nearest === family.id ? null : familyOf(nearest);
   const near = kin.filter((k) => k.weight >= 0.05).slice(0, 5);
@@ -199,7 +198,7 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
       return {
         ...base,
         words: `${w.methods.read ? `Your method is ${mine?.name}` : `No method is written; ${mine?.name} fits best`}: ${mine?.words}. ${fits.map((f) => `${capital(f.name)}: ${f.words}`).join('. ')}.`,
-        equation: `${fits.length} of 6 ways of mixing suit this formula`,
+        equation: `${fits.length} of ${w.methods.fits.length} ways of mixing suit this formula`,
         inputs: [
           { name: 'fat', value: t.fatPct, unit: '%', from: 'of flour' },
           { name: 'sugar', value: t.sugarPct, unit: '%', from: 'of flour' },

@@ -57,6 +57,12 @@ export const stages: Readonly<Record<MixingMethod, readonly Stage[]>> = {
     { id: 'combine', verb: 'mix', words: 'Tip the wet into the dry and turn it over', takes: [] },
     fold,
   ],
+  whisking: [
+    { id: 'foam', verb: 'whisk', words: 'Whisk the eggs with the sugar until thick and pale', takes: ['egg', 'fat-sugar'] },
+    dry(),
+    { id: 'combine', verb: 'fold', words: 'Fold in the dry things, then what is liquid', takes: ['dry', 'wet'] },
+    fold,
+  ],
   'one-bowl': [dry(), wet, { id: 'combine', verb: 'mix', words: 'Stir everything together', takes: [] }, fold],
   'melt-and-stir': [
     {

@@ -17,10 +17,12 @@ export interface Ordinary {
   readonly lines: readonly (readonly [ingredient: string, grams: number, part: NonNullable<Group['role']>])[];
   /** False for those that other hands weighed. */
   readonly own: boolean;
+  /** Written with the others in view: no evidence of how well strangers are judged. */
+  readonly since: boolean;
 }
 
 /** @throws Error when a line does not read as it should, with the line: a mistake of ours. */
-export function readOrdinary(text: string, ownHand: boolean): Ordinary[] {
+export function readOrdinary(text: string, ownHand: boolean, since = false): Ordinary[] {
   return text
     .split('\n')
     .filter((l) => l.trim() !== '')
@@ -42,6 +44,7 @@ export function readOrdinary(text: string, ownHand: boolean): Ordinary[] {
         mixing,
         lines,
         own: ownHand,
+        since,
       };
     });
 }

@@ -100,9 +100,9 @@ function rowsOf(rows: readonly (readonly number[])[]): Rows {
   return { d, at, squares };
 }
 
-export function squareOf(r: ArrayLike<number>): number {
+export function squareOf(r: Iterable<number>): number {
   let s = 0;
-  for (let j = 0; j < r.length; j++) s += (r[j] as number) ** 2;
+  for (const x of r) s += x * x;
   return s;
 }
 
@@ -135,7 +135,10 @@ function titlesOf(words: readonly (readonly string[])[]): Titles {
 }
 
 /** Likeness of a title to that of each formula: cosines, 0–1, n; and 1 when any of its words is known, else 0. */
-export function alongTitles(t: Titles, words: readonly string[]): { readonly by: Float64Array; readonly known: number } {
+export function alongTitles(
+  t: Titles,
+  words: readonly string[],
+): { readonly by: Float64Array; readonly known: number } {
   const by = new Float64Array(t.known.length);
   let square = 0;
   for (const w of words) {
@@ -164,7 +167,7 @@ export function apartAt(i: number, ground: Ground): Apart {
   return apartFrom(at.subarray(i * d, (i + 1) * d), ground.titles.words[i] ?? [], ground);
 }
 
-function apartFrom(row: ArrayLike<number>, words: readonly string[], { n, traits, titles }: Ground): Apart {
+function apartFrom(row: readonly number[] | Float64Array, words: readonly string[], { n, traits, titles }: Ground): Apart {
   const square = squareOf(row);
   const product = along(traits, row);
   const d2 = new Float64Array(n);
@@ -188,7 +191,9 @@ function workedAs({ working }: View, kin: ArrayLike<number>, { workings: by }: P
 
 /** Shares of the ways of working by family, a family of few leaning towards all. */
 function workingsOf(views: readonly View[], family: readonly FamilyId[]): number[][] {
-  const known = views.map((v, i) => ({ working: v.working, at: familyAt(family[i] ?? 'free') })).filter((v) => v.working);
+  const known = views
+    .map((v, i) => ({ working: v.working, at: familyAt(family[i] ?? 'free') }))
+    .filter((v) => v.working);
   const all = workings.map((w) => known.filter((v) => v.working === w).length / Math.max(1, known.length));
   return families.map((_, f) => {
     const of = known.filter((v) => v.at === f);

@@ -38,9 +38,7 @@ export function kinshipOf(view: View, ground: Ground): Kinship[] {
     sums[f] = (sums[f] as number) + k;
     all += k;
   }
-  return families
-    .map((f, i) => ({ id: f.id, weight: (sums[i] as number) / all }))
-    .sort((a, b) => b.weight - a.weight);
+  return families.map((f, i) => ({ id: f.id, weight: (sums[i] as number) / all })).sort((a, b) => b.weight - a.weight);
 }
 
 /** Another family is named where it has more than half of the likeness and its own hardly any: of ordinary formulas, 2 %. */

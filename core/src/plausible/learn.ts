@@ -43,7 +43,9 @@ export function seenBy({ ground, fitted }: Learned, formulas: readonly Ordinary[
     const kin = onlyKin(formula.families[0] as FamilyId);
     for (const slip of [null, ...slips]) {
       const slipped = slip ? planted(lines, slip) : lines;
-      const view = slipped && viewOfLines(slipped, asWeighed ? { ...saidOfOrdinary(formula), working: null } : saidOfOrdinary(formula));
+      const view =
+        slipped &&
+        viewOfLines(slipped, asWeighed ? { ...saidOfOrdinary(formula), working: null } : saidOfOrdinary(formula));
       if (view) out.push({ formula, slip, clues: cluesOf(expectedOf(view, kin, ground, fitted)) });
     }
   }

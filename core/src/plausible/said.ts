@@ -16,22 +16,18 @@ const WORKED: Readonly<Record<string, Working>> = {
   coating: 'rubbed',
   creaming: 'creamed',
   whisked: 'whisked',
+  whisking: 'whisked',
 };
 /** Of a way of mixing by its name, `creaming`, `one-bowl`; all that are not told apart are stirred. */
 export const workingOf = (mixing: string): Working => WORKED[mixing] ?? 'stirred';
 
-/** Eggs or whites beaten until they stand. */
-const FOAM =
-  /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
 const MIXES = /\b(?:stir|mix|fold|whisk|combine|beat|blend|pour)/i;
 
 /** How a formula is worked by the words of its method; null where they tell nothing of it. */
 export function workingRead(formula: Formula): Working | null {
   const read = methodRead(formula);
-  if (read === 'rub-in' || read === 'coating' || read === 'creaming') return workingOf(read);
-  const text = formula.method.map((s) => s.text).join(' ');
-  if (FOAM.test(text)) return 'whisked';
-  return MIXES.test(text) ? 'stirred' : null;
+  if (read) return workingOf(read);
+  return MIXES.test(formula.method.map((s) => s.text).join(' ')) ? 'stirred' : null;
 }
 
 export const saidOf = (formula: Formula): Said => ({ title: formula.title, working: workingRead(formula) });

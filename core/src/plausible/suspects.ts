@@ -154,9 +154,16 @@ function renamed({ item, ingredient, grams }: Line): Pick<Suspect, 'likelyG' | '
   return { likely, likelyG: spooned ? (grams * catalogueRow(likely).gPerMl) / ingredient.gPerMl : grams };
 }
 
-/** Whether a line is in tablespoons and three times too much, or in teaspoons and a third of it. */
-const isSpoon = ({ item }: Line, factor: number): boolean =>
-  item.entered?.unit === (factor === 3 ? 'tbsp' : factor === 1 / 3 ? 'tsp' : null);
+/** A spoon of the other size is so common a slip that what it leads to may lie wider off than what is expected, in spreads. */
+const SPOON_WITHIN = 2.5;
+/** What a line in spoons would be times in spoons of the other size, where that is the way it is off; else null. */
+function anotherSpoon({ item }: Line, by: number): number | null {
+  if (item.entered?.unit === 'tbsp' && by < 0.6) return 1 / 3;
+  return item.entered?.unit === 'tsp' && by > 2 ? 3 : null;
+}
+/** The batter's flour with no other line of a role than this one. */
+const only = (lines: readonly Line[], line: Line): Line[] =>
+  lines.filter((l) => l === line || roleOf(l) !== roleOf(line));
 
 const isTwice = (line: Line, lines: readonly Line[]): boolean =>
   lines.some((l) => l !== line && l.ingredient.id === line.ingredient.id && Math.abs(l.grams / line.grams - 1) < 0.02);
@@ -181,12 +188,14 @@ function mended(
   const round = slip.factor > 0 && fits(j.expected[m], m, is + (back - 1) * mine);
   const by = round ? back : fitting(role, lines, j, kitchen);
   const factor = by > 0 ? 1 / by : 0;
-  const kind =
-    round && slip.factor === 2 && isTwice(line, lines)
-      ? 'twice'
-      : round && isSpoon(line, slip.factor)
-        ? 'unit'
-        : 'times';
+  const spoon = anotherSpoon(line, by);
+  if (spoon !== null) {
+    const meant =
+      is + (spoon - 1) * (role === 'leavener' || role === 'salt' ? broughtBy(role, only(lines, line), kitchen) : mine);
+    if (fits(j.expected[m], m, meant, SPOON_WITHIN))
+      return { itemId, role, slip: 'unit', factor: 1 / spoon, likelyG: line.grams * spoon };
+  }
+  const kind = round && slip.factor === 2 && isTwice(line, lines) ? 'twice' : 'times';
   return { itemId, role, slip: kind, factor, likelyG: line.grams * by };
 }
 

@@ -24,6 +24,7 @@ export interface Judgement extends Seen {
 
 /**
  * Every formula, as it is and with each slip, judged by models that saw neither it nor slips in it.
+ * Formulas written with others in view take no part.
  * @returns as it is told; and as weighed, without what is known of how it is worked, as one that comes as amounts alone
  */
 export function crossValidated(
@@ -32,8 +33,9 @@ export function crossValidated(
   parts = 10,
   tellings = 5,
 ): { readonly told: Judgement[]; readonly asWeighed: Judgement[] } {
-  const learned = Array.from({ length: parts }, (_, p) => learnExpected(all.filter((f) => part(f, parts) !== p)));
-  const mine = (p: number): Ordinary[] => all.filter((f) => part(f, parts) === p);
+  const blind = all.filter((f) => !f.since);
+  const learned = Array.from({ length: parts }, (_, p) => learnExpected(blind.filter((f) => part(f, parts) !== p)));
+  const mine = (p: number): Ordinary[] => blind.filter((f) => part(f, parts) === p);
   const seen = learned.map((l, p) => seenBy(l, mine(p)));
   const bare = learned.map((l, p) => seenBy(l, mine(p), true));
   const each = Array.from({ length: tellings }, (_, q) => {
