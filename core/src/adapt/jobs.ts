@@ -1,5 +1,6 @@
 import { pullOf } from '../balance/pulls.js';
-import type { Ingredient } from '../formula/types.js';
+import { familyOf } from '../balance/families.js';
+import type { FamilyId, Ingredient } from '../formula/types.js';
 import { powderTypeOf } from '../leavening/parts.js';
 import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
@@ -77,7 +78,7 @@ export function jobOf(i: Ingredient): Job | null {
 }
 
 /** Whether a family's crumb is a bread's or a cake's, for how much of a weak flour it bears. */
-export const isBread = (family: string): boolean => /bread|loaf|biscuit|scone/.test(family) && family !== 'quick-bread';
+export const isBread = (family: FamilyId): boolean => familyOf(family).bread;
 
 /** Gas that a gram of soda, or of a powder of its type, gives once acid has met it, mmol CO2; 0 for anything else. */
 export const gasPerG = (i: Ingredient): number =>

@@ -1,6 +1,6 @@
 import type { Family } from '../balance/families.js';
 import type { Ingredient } from '../formula/types.js';
-import { gasPerG, isBread, jobOf } from './jobs.js';
+import { gasPerG, jobOf } from './jobs.js';
 import { flavourPct, type Skeleton } from './table/skeletons.js';
 import { standIns } from './table/stand-ins.js';
 
@@ -31,7 +31,7 @@ export function partsFor(
     const wished = flavours.filter(test);
     return wished.length > 0 || usual === undefined ? wished : [find(usual)];
   };
-  const bread = isBread(family.id);
+  const bread = family.bread;
 
   // flours: what is wished for takes its share of the plain flour
   const besides = [...(s.beside ?? []).filter(([id]) => find(id).base === 'flour')];
@@ -97,7 +97,7 @@ export function partsFor(
   for (const i of flavourings) put(i.id, flavourPct[i.id] ?? 1, flavourGroup(i));
   if (flavourings.length + whole.length + purees.length + nuts.length + juices.length === 0)
     for (const [id, pct] of s.plainly ?? []) put(id, pct, flavourGroup(find(id)));
-  else if (/fruit-cake|tea-loaf/.test(family.id) && whole.length === 0)
+  else if (family.carries[0] > 0.25 && whole.length === 0)
     for (const [id, pct] of s.plainly ?? []) if (find(id).pieces) put(id, pct, 'fold-in');
 
   leaven(parts, family, put, find);

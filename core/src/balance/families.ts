@@ -41,6 +41,14 @@ export interface Family {
   readonly signs: string;
   /** Doughs that hands shape: they spread where a batter would sink. */
   readonly shaped?: boolean;
+  /** What it folds in: usual share of the batter where any is, and the most that 97 in 100 fold in, to its flour and cocoa. */
+  readonly carries: Range;
+  /** How dark its crust usually is, on the index of colour. */
+  readonly dark: number;
+  /** Cocoa that it is named for, % of flour. */
+  readonly cocoaPct: number;
+  /** A bread rather than a cake, for how much of a weak flour it bears. */
+  readonly bread: boolean;
   /** A cracked top belongs to it. */
   readonly cracks?: boolean;
   readonly lossPct: Range;

@@ -71,7 +71,7 @@ export const indexOf = (holds: number, tenders: number): number =>
 
 /** Index of a plain formula of 100 flour with these baker's percentages, milk for the rest of its water. */
 function plainIndex(family: Family, fat: number, sugar: number, egg: number): number {
-  const cocoa = family.id === 'chocolate-cake' ? 30 : 0;
+  const cocoa = family.cocoaPct;
   const holds = 100 + 0.126 * egg * HOLD.egg + HOLD.cocoa * cocoa + 2;
   const tenders = TENDER.fat * (fat + 0.097 * egg + 2) + TENDER.sugar * (sugar + 2);
   return indexOf(holds, tenders);

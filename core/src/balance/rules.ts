@@ -161,14 +161,14 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
     rule: `Structure against tenderness, index ${whole1(beam.usual[0])} to ${whole1(beam.usual[1])} in ${aFamily(family)}`,
   });
   const load = t.baseG > 0 ? t.piecesG / t.baseG : 0;
-  const heavyFamily = /fruit-cake|tea-loaf/.test(family.id);
-  if (load > (heavyFamily ? 2.6 : 1.1))
+  const most = family.carries[1];
+  if (load > most)
     out.push({
       id: 'load',
       state: 'high',
       severity: 'note',
       words: `Pieces weigh ${whole(load)} times the flour: it rises less, and they may sink in so ${t.waterPct > 110 ? 'loose' : 'heavy'} a batter.`,
-      rule: heavyFamily ? 'Fruit up to about 2.6 times the flour' : 'Pieces up to about the weight of the flour',
+      rule: `Pieces up to about ${whole(most)} times the flour in 97 of 100 ${family.plural}`,
     });
   if (lift.fizzedMmol.typical > 0.3)
     out.push({

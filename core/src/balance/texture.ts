@@ -39,10 +39,6 @@ const trait = (id: Trait['id'], low: string, high: string, terms: Trait['terms']
   return { id, low, high, index, words, because: Math.abs(index) < 0.25 || !main ? '' : main[1], terms };
 };
 
-/** Share of a batter that its family folds in; fruit cakes and tea loaves are named for it. */
-const usualLoad = (f: Family): number =>
-  f.id === 'fruit-cake-rich' ? 0.5 : /fruit-cake|tea-loaf/.test(f.id) ? 0.35 : 0.15;
-
 /**
  * Words for the crumb to expect, from documented sums of where this formula stands among its family's ranges: opener
  * with lift, water and a stirred method, tighter with creaming and acid; tender by the beam; moist by available water,
@@ -66,7 +62,7 @@ export function textureOf(
   const stirred = method === 'muffin' ? 0.25 : method === 'creaming' || method === 'coating' ? -0.25 : 0;
   const usualStir = family.methods[0] === 'muffin' ? 0.25 : family.creamed ? -0.25 : 0;
   // what is folded in stands on the crumb and closes it
-  const load = -0.6 * Math.max(0, t.piecesG / Math.max(1, t.batterG) - usualLoad(family));
+  const load = -0.6 * Math.max(0, t.piecesG / Math.max(1, t.batterG) - family.carries[0]);
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
   const sourTight = -0.12 * Math.min(4, tang);
   // fruit folded in whole gives a part of its juice to the crumb around it
@@ -83,10 +79,8 @@ export function textureOf(
   const alkali = Math.min(1.2, left / LEFT_SODA_STEPS.dark) * 0.7;
   const reducing = Math.min(0.8, (2.2 * grams((i) => i.browns)) / flour);
   const sugar = 0.2 * stand(t.sugarPct, family.sugar);
-  const cocoa = Math.min(0.9, (3 * t.cocoaG) / flour) - (family.id === 'chocolate-cake' ? 0.75 : 0);
+  const cocoa = Math.min(0.9, (3 * t.cocoaG) / flour) - Math.min(0.75, (3 * family.cocoaPct) / 100);
   const whole = Math.min(0.5, (0.5 * grams((i) => i.wholeGrain)) / flour);
-  const usualDark =
-    family.id === 'treacle-cake' ? 0.8 : /soda-/.test(family.id) ? 0.6 : family.id === 'tea-loaf' ? 0.4 : 0.15;
   return [
     trait('crumb', 'tight', 'open', [
       [gas, gas > 0 ? 'much gas' : 'little gas'],
@@ -114,7 +108,7 @@ export function textureOf(
       [whole, 'whole grain'],
       [sugar, sugar > 0 ? 'much sugar' : 'little sugar'],
       [-0.15 * Math.min(4, tang), 'left-over acid'],
-      [-usualDark, 'little that browns'],
+      [-family.dark, 'little that browns'],
     ]),
   ];
 }
