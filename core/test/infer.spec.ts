@@ -97,7 +97,9 @@ describe('a relative of a family', () => {
     for (const [name, text] of relatives) {
       const f = readRecipe(text).formula;
       const { as, id } = assess(f).family;
-      expect(as.name).withContext(`${text.split('\n')[0]} (${id})`).toBe(name);
+      expect(as.name)
+        .withContext(`${text.split('\n')[0]} (${id})`)
+        .toBe(name);
       expect(as.id).toBe(f.family);
       expect(hasRanges(as)).toBeTrue();
     }
@@ -125,7 +127,9 @@ describe('what a formula is by its figures', () => {
     // each is in the ground, so that this is no score, which docs/science/plausibility.md has
     for (const { f, kin: k } of kin) {
       expect(k.reduce((s, x) => s + x.weight, 0)).toBeCloseTo(1, 9);
-      expect(nearestFamily(f.families[0] ?? 'free', k).nearest).withContext(f.id).toBe(f.families[0] ?? 'free');
+      expect(nearestFamily(f.families[0] ?? 'free', k).nearest)
+        .withContext(f.id)
+        .toBe(f.families[0] ?? 'free');
     }
     // soda bread called a muffin is soda bread; without a title it still is
     const bread = readRecipe('Bread\n450 g flour\n1 tsp baking soda\n1 1/2 tsp salt\n340 g buttermilk\nBake at 200C for 42 minutes.').formula; // prettier-ignore

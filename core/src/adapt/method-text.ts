@@ -96,7 +96,10 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
       if (foldIn.length > 0) step(`Fold in ${named(foldIn)}.`, foldIn);
       break;
     case 'whisking':
-      step(`Whisk ${named([...eggs, ...drySugars])} until thick, pale and three times the volume.`, [...eggs, ...drySugars]);
+      step(`Whisk ${named([...eggs, ...drySugars])} until thick, pale and three times the volume.`, [
+        ...eggs,
+        ...drySugars,
+      ]);
       step(`Whisk ${named(dry)} together, sift it over in two parts and fold it in.`, dry);
       if (fats.length + wet.length + syrups.length > 0)
         step(

@@ -57,6 +57,7 @@ const titles: readonly Clue[] = [
   [/\bcorn\s?bread\b|\bjohnny\s?cakes?\b|\bmaize\b|\bmealie\b|\bpolenta\b|\bcornmeal\b|\bproja\b|\bbobota\b|\bmalai\b|\bfub[aá]\b|\bcorn (?:sticks|pone|loaf)\b|\bchimodho\b/i, { 'maize-bread': 2.6 }],
   [/\bginger\s?bread|\bparkin\b|\btreacle\b|\bmolasses\b|\bginger (?:cake|loaf|squares)\b|\blebkuchen\b|\bhoney (?:spice )?cake\b|\bhoney loaf\b|\bpain d.[eé]pices\b|\bhonningk\w+|\bontbijtkoek\b|\bshoo?fly\b|\bsyrup cake\b/i, { 'treacle-cake': 2.6, 'tea-loaf': 0.3 }],
   [/\bpound\b|\bmadeira\b|\bsand\s?cake\b|\bquatre|\bsandkuchen\b|\bbud[ií]n\b|\bbabka piaskowa\b|\bseed cake\b|\brich cake\b/i, { 'pound-cake': 2.8, 'equal-weight-sponge': 0.4 }],
+  [/\bvictoria (?:sandwich|sponge|cake)s?\b|\bequal[- ]weights?\b/i, { 'equal-weight-sponge': 2.4 }],
   [/\bvictoria\b|\bsandwich\b|\bweigh|\ball[- ]in[- ]one\b|\bdrizzle\b|\bsponge\b|\btraybake\b|\bfairy\b/i, { 'equal-weight-sponge': 1.8, 'butter-cake-lean': 0.4 }],
   [/\bchoc(?:olate)?\b|\bcocoa\b|\bbrownies?\b|\bdevil|\bmud cake\b/i, { 'chocolate-cake': 2.4 }],
   [/\bchristmas\b|\bsimnel\b|\bdundee\b|\brich fruit\b|\bwedding\b|\bblack cake\b|\brich semolina\b/i, { 'fruit-cake-rich': 2.6, 'fruit-cake-light': 0.8 }],

@@ -243,7 +243,7 @@ export const relatives: readonly Relative[] = [
     signs: 'hollow knock on the base', keeps: 'the same day',
   },
   {
-    name: 'brownie', plural: 'brownies', among: [...cakes, 'chocolate-cake'], titled: /\bbrownies?\b|\bblondies?\b|\bsquares\b|\bslice\b/i,
+    name: 'brownie', plural: 'brownies', among: [...cakes, 'chocolate-cake'], titled: /\bbrownies?\b|\bblondies?\b/i,
     when: (t) => t.fatPct > 45 && t.sugarPct > 100,
     fat: [50, 130], sugar: [110, 260], egg: [25, 110], water: [20, 110], salt: [0, 2.4], lift: [0, 9],
     methods: ['melt-and-stir'], creamed: false, density: [1.05, 1.25], fill: [0.4, 0.75], rise: [1.05, 1.3], lossPct: [4, 9],

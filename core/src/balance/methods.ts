@@ -109,7 +109,10 @@ export function methodsOf(formula: Formula, lines: readonly Line[], t: Totals, f
     whisking:
       t.eggPct < 35 || t.sugarPct < 35
         ? [0, 'there is not egg and sugar enough to hold a foam']
-        : [solid > 45 ? 0.5 : t.eggPct >= 100 ? 1 : t.eggPct >= 75 ? 0.6 : 0.45, `${Math.round(t.eggPct)} % of egg, whipped with the sugar, carries the air`],
+        : [
+            solid > 45 ? 0.5 : t.eggPct >= 100 ? 1 : t.eggPct >= 75 ? 0.6 : 0.45,
+            `${Math.round(t.eggPct)} % of egg, whipped with the sugar, carries the air`,
+          ],
     'melt-and-stir':
       syrup >= 25 && solid + liquid >= 10
         ? [1, 'syrup and fat run together when warm']

@@ -58,7 +58,12 @@ export const stages: Readonly<Record<MixingMethod, readonly Stage[]>> = {
     fold,
   ],
   whisking: [
-    { id: 'foam', verb: 'whisk', words: 'Whisk the eggs with the sugar until thick and pale', takes: ['egg', 'fat-sugar'] },
+    {
+      id: 'foam',
+      verb: 'whisk',
+      words: 'Whisk the eggs with the sugar until thick and pale',
+      takes: ['egg', 'fat-sugar'],
+    },
     dry(),
     { id: 'combine', verb: 'fold', words: 'Fold in the dry things, then what is liquid', takes: ['dry', 'wet'] },
     fold,

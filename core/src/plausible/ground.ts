@@ -167,7 +167,11 @@ export function apartAt(i: number, ground: Ground): Apart {
   return apartFrom(at.subarray(i * d, (i + 1) * d), ground.titles.words[i] ?? [], ground);
 }
 
-function apartFrom(row: readonly number[] | Float64Array, words: readonly string[], { n, traits, titles }: Ground): Apart {
+function apartFrom(
+  row: readonly number[] | Float64Array,
+  words: readonly string[],
+  { n, traits, titles }: Ground,
+): Apart {
   const square = squareOf(row);
   const product = along(traits, row);
   const d2 = new Float64Array(n);

@@ -108,13 +108,37 @@ const lineOf = (slip: Slip, lines: readonly Line[]): Line | undefined =>
 const weightOf = (l: Line): number => l.grams * (l.ingredient.leavener === 'soda' ? 3.4 : 1);
 
 /** Factor by which a role's lines would have to change for its measure to be what the rest expects. */
-function fitting(role: SuspectRole, lines: readonly Line[], j: Judged, kitchen: Kitchen | undefined): number {
+function fitting(
+  role: SuspectRole,
+  line: Line,
+  lines: readonly Line[],
+  j: Judged,
+  kitchen: Kitchen | undefined,
+): number {
   const m = measureOf[role];
   const { usual, is } = spanOf(j.expected[m], m);
   if (role === 'flour') return is > 0 ? usual / is : 1;
+  if (role === 'leavener') return fittingLeavener(line, lines, j, kitchen);
   const mine = broughtBy(role, lines, kitchen);
   return mine > 0 ? Math.max(0, (usual - (is - mine)) / mine) : 1;
 }
+
+/** The same of one leavener, by gas, soda and acid together: soda beyond its acid brings no gas, and is too much all the same. */
+function fittingLeavener(line: Line, lines: readonly Line[], j: Judged, kitchen: Kitchen | undefined): number {
+  const tries = Array.from({ length: 29 }, (_, i) => 2 ** ((i - 16) / 4));
+  const odds = tries.map((k) =>
+    leavenedAs(lines.map((l) => (l === line ? { ...l, grams: k * l.grams } : l)), j, kitchen),
+  ); // prettier-ignore
+  return tries[odds.indexOf(Math.max(...odds))] as number;
+}
+
+/** How well a formula's gas, soda and acid are as the rest expects, in log odds; with the tails of a t of five degrees, as in the fit. */
+function leavenedAs(lines: readonly Line[], j: Judged, kitchen: Kitchen | undefined): number {
+  const was = figures(sumsOf(lines, kitchen));
+  const off = LEAVENED.map((m) => (toLog(m, was[m]) - j.expected[m].mean) / j.expected[m].spread);
+  return -3 * off.reduce((sum, z) => sum + Math.log(1 + (z * z) / 5), 0);
+}
+const LEAVENED: readonly Measured[] = ['gas', 'leftSoda', 'leftAcid', 'soda', 'powder'];
 
 /** The likeliest slip of a role: by the odds, and of leaveners by which, undone, leaves gas, soda and acid as expected. */
 function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitchen: Kitchen | undefined): Slip {
@@ -124,17 +148,10 @@ function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitche
   const best = (x: readonly { slip: Slip; odds: number }[]): Slip =>
     [...x].sort((a, b) => b.odds - a.odds)[0]?.slip as Slip;
   if (role !== 'leavener' || !lines.some((l) => roleOf(l) === role && l.grams > 0)) return best(mine);
-  const held: readonly Measured[] = ['gas', 'leftSoda', 'leftAcid', 'soda', 'powder'];
   return best(
     mine
       .filter(({ slip }) => slip.kind !== 'missing' && lines.some((l) => isOf(slip, l)))
-      .map(({ slip }) => {
-        const was = figures(sumsOf(undone(lines, slip), kitchen));
-        const off = held.map((m) => (toLog(m, was[m]) - j.expected[m].mean) / j.expected[m].spread);
-        // with the tails of a t of five degrees, as in the fit
-        const odds = Math.log(slip.often) - 3 * off.reduce((sum, z) => sum + Math.log(1 + (z * z) / 5), 0);
-        return { slip, odds };
-      }),
+      .map(({ slip }) => ({ slip, odds: Math.log(slip.often) + leavenedAs(undone(lines, slip), j, kitchen) })),
   );
 }
 
@@ -186,7 +203,7 @@ function mended(
   const back = 1 / slip.factor;
   // the round slip where it explains all, else what the rest expects
   const round = slip.factor > 0 && fits(j.expected[m], m, is + (back - 1) * mine);
-  const by = round ? back : fitting(role, lines, j, kitchen);
+  const by = round ? back : fitting(role, line, lines, j, kitchen);
   const factor = by > 0 ? 1 / by : 0;
   const spoon = anotherSpoon(line, by);
   if (spoon !== null) {

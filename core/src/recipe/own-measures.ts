@@ -27,6 +27,9 @@ const usual: Readonly<Record<string, string>> = {
   measure: '100 g',
 };
 
+/** Words that may count weights as well as what a vessel holds. */
+const WEIGHED = /^(?:part|measure|scoop)$/;
+
 /** Finds the vessel that a text measures its ingredients with, at least three times; null when it has none. */
 export function ownMeasure(text: string): OwnMeasure | null {
   const counts = new Map<string, number>();
@@ -44,7 +47,9 @@ export function ownMeasure(text: string): OwnMeasure | null {
   const size =
     new RegExp(`\\b${name}\\b[^\\n]{0,60}?(\\d{2,3})\\s*(ml|g)\\b`, 'i').exec(text) ??
     new RegExp(`(\\d{2,3})\\s*(ml|g)[\\s-]+${name}\\b`, 'i').exec(text);
-  const is = cup ? '1 cup' : size ? `${size[1]} ${size[2]?.toLowerCase()}` : usual[word];
+  // a pot of 125 g yogurt holds as many millilitres: of flour it then holds half that weight
+  const unit = size?.[2]?.toLowerCase() === 'g' && !WEIGHED.test(word) ? 'ml' : size?.[2]?.toLowerCase();
+  const is = cup ? '1 cup' : size ? `${size[1]} ${unit}` : usual[word];
   return is ? { word, is, guessed: !cup && !size } : null;
 }
 
