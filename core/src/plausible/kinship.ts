@@ -3,9 +3,8 @@ import type { FamilyId } from '../formula/types.js';
 import { along, apartOf, squareOf, weighFrom, type Ground } from './ground.js';
 import type { View } from './view.js';
 
-/** Length at which formulas are of one kind, in standard deviations, and how steeply likeness falls beyond it. */
+/** Length at which formulas are of one kind, in standard deviations. */
 const NEAR = 0.8;
-const STEEP = 4;
 
 /** What a formula is by its figures and its title alone, whatever it is called: families by their share of what is like it. */
 export interface Kinship {
@@ -33,7 +32,9 @@ export function kinshipOf(view: View, ground: Ground): Kinship[] {
   let all = 0;
   for (let i = 0; i < ground.n; i++) {
     const apart = (d2[i] as number) + (rows.squares[i] as number) - 2 * (products[i] as number) + square;
-    const k = (1 + Math.max(0, apart) / (2 * NEAR * NEAR)) ** -STEEP;
+    // to the fourth, without a power: it is the dearest step
+    const near = 1 / (1 + Math.max(0, apart) / (2 * NEAR * NEAR));
+    const k = near * near * near * near;
     const f = ground.family[i] as number;
     sums[f] = (sums[f] as number) + k;
     all += k;

@@ -219,6 +219,9 @@ function mended(
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
+  const flour = flourOf(sumsOf(lines, kitchen));
+  const matters = (s: Omit<Suspect, 'sure'>): boolean =>
+    tells(s) && (s.slip !== 'missing' || s.likelyG >= TRACE[s.role] * flour);
   const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
@@ -227,15 +230,26 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
         const gain = j.told.roles[role];
         const s = { ...mended(role, j, lines, kitchen), gain };
         // what hardly differs from what stands there is no suspect
-        return { ...s, sure: first - gain <= BESIDE && tells(s) ? loud : 'hint' };
+        return { ...s, sure: first - gain <= BESIDE && matters(s) ? loud : 'hint' };
       })
       // and as a hint says nothing
-      .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && tells(s)))
+      .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && matters(s)))
   );
 }
 
 /** How many roles are looked at: one line is wrong, and a baker asks for a few at most. */
 const MOST = 4;
+
+/** Of what is missing, less than this share of the flour is not worth a word: a teaspoon of egg, a pinch of powder. Judgement. */
+const TRACE: Readonly<Record<SuspectRole, number>> = {
+  flour: 0.1,
+  liquid: 0.06,
+  fat: 0.04,
+  sugar: 0.04,
+  egg: 0.08,
+  leavener: 0.004,
+  salt: 0.002,
+};
 
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;
