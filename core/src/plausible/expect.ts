@@ -35,9 +35,9 @@ export function expectedOf(
   kin: ArrayLike<number>,
   ground: Ground,
   fitted: Readonly<Record<Measured, Fitted>>,
+  { product: by, d2: apart } = apartOf(view, kin, ground),
 ): Record<Measured, Expected> {
   const { n, family } = ground;
-  const { product: by, d2: apart } = apartOf(view, kin, ground);
   const kinOf = new Float64Array(n);
   for (let i = 0; i < n; i++) kinOf[i] = kin[family[i] as number] as number;
   const out = {} as Record<Measured, Expected>;

@@ -2,7 +2,7 @@ import type { FamilyId, Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
 import { cluesOf } from './clues.js';
 import { expectedOf, type Expected } from './expect.js';
-import { onlyKin } from './ground.js';
+import { apartOf, onlyKin } from './ground.js';
 import { kinshipOf, type Kinship } from './kinship.js';
 import { oddEnough, theModel } from './model.js';
 import type { Said } from './said.js';
@@ -44,14 +44,16 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
   const model = view && theModel();
   if (!model) return null;
   const { ground, fitted, telling, odds } = model;
-  const expected = expectedOf(view, onlyKin(family), ground, fitted);
+  const kin = onlyKin(family);
+  const apart = apartOf(view, kin, ground);
+  const expected = expectedOf(view, kin, ground, fitted, apart);
   const told = tell(cluesOf(expected), telling);
   return {
     expected,
     told,
     ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
     typical: oddEnough(told.any, odds),
-    kin: kinshipOf(view, ground),
+    kin: kinshipOf(view, apart, ground),
     against: ground.n,
   };
 }

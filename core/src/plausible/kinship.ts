@@ -1,6 +1,6 @@
 import { families } from '../balance/families.js';
 import type { FamilyId } from '../formula/types.js';
-import { along, apartOf, squareOf, weighFrom, type Ground } from './ground.js';
+import { along, squareOf, weighFrom, type Apart, type Ground } from './ground.js';
 import type { View } from './view.js';
 
 /** Length at which formulas are of one kind, in standard deviations. */
@@ -18,12 +18,10 @@ export interface Kinship {
  * free water, pieces, acid, traits and title. Of the formulas of other hands, each left out, 80 % come out as what their
  * authors call them, or could.
  *
+ * @param d2 how far its traits, title and way of working are from each formula's, as `apartOf` has it
  * @returns likeliest first
  */
-export function kinshipOf(view: View, ground: Ground): Kinship[] {
-  // no family is taken for granted here: not even for how it is worked
-  const nobody = new Float64Array(families.length);
-  const { d2 } = apartOf(view, nobody, ground);
+export function kinshipOf(view: View, { d2 }: Pick<Apart, 'd2'>, ground: Ground): Kinship[] {
   const { rows } = ground.from.sour;
   const x = weighFrom(view, 'sour', ground);
   const products = along(rows, x);
