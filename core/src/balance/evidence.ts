@@ -1,6 +1,7 @@
 import { allItems, ingredientFor, isBatter } from '../formula/formula.js';
 import type { FamilyId, Formula, Kitchen, TinShape } from '../formula/types.js';
 import { families, familyFor } from './families.js';
+import { CREAMS } from './methods.js';
 import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
@@ -65,6 +66,7 @@ const titles: readonly Clue[] = [
   [/\b(?:banana|courgette|zucchini|pumpkin|cranberry|date|lemon|carrot|squash|savoury|cheese|herb|olive|onion) (?:\w+ )?(?:bread|loaf)\b|\bcake sal[eé]\b/i, { 'quick-bread': 1.8 }],
   [/\bloaf\b|\bloaves\b|\bbread\b/i, { 'quick-bread': 1.3, 'soda-loaf': 0.4, 'tea-loaf': 0.4, muffin: -1.5 }],
   [/\bcakes?\b|\btorte\b|\bkuchen\b|\bg[aâ]teau\b|\bqueque\b|\bbolo\b|\bbizcocho\b|\bciambell/i, { ...cakes(0.7), muffin: -1.6, 'quick-bread': -0.6, scone: -1.6, biscuit: -1.6, 'drop-biscuit': -1.6, 'soda-bread': -1.4, 'soda-loaf': -1, 'maize-bread': -0.3, 'tea-loaf': -0.4 }],
+  [/\bwhisked\b|\bfatless\b/i, { free: 2.4 }],
   [/\bchiffon\b|\bangel\b|\bg[eé]noise\b|\bcastella\b|\broulade\b|\bflourless\b|\btres leches\b|\bravani\b|\bfoam cake\b|\bbasbousa\b|\bclafoutis\b/i, { free: 3.4 }],
   [/\brock (?:cakes?|buns?)\b|\bbuns\b|\bblondies?\b|\brusks?\b|\bpancakes?\b|\bwaffles?\b/i, { free: 1.6, scone: 0.8 }],
   [/\bcarrot cake\b|\byog(?:h)?urt\b|\bolive oil\b|\boil cake\b|\bhummingbird\b|\bbizcocho\b|\bkefir\b/i, { 'oil-cake': 1.2 }],
@@ -74,7 +76,7 @@ const titles: readonly Clue[] = [
 /** Verbs and remarks of the method. */
 // prettier-ignore
 const doings: readonly Clue[] = [
-  [/\bcream(?:ed|ing)?\b(?![\s-]*(?:of|cheese))|\bbeat (?:the )?(?:soft )?(?:butter|marg\w*)\b|\bbutter and (?:the )?sugar (?:beaten|creamed|until)/i, creamed],
+  [new RegExp(`${CREAMS.source}|${/\bbeat (?:the )?(?:soft )?(?:butter|marg\w*)\b|\bbutter and (?:the )?sugar (?:beaten|creamed|until)/.source}`, 'i'), creamed],
   [/\brub(?:bed)?\b(?! the zest)|\bcut(?: in)? (?:the )?(?:cold )?(?:butter|fat|shortening|lard|marg)|\bcut in\b|\bgrate in\b|\bcrumbs\b/i, { biscuit: 0.9, scone: 0.9, 'soda-bread': 0.5, ...{ 'oil-cake': -1, 'pound-cake': -0.8, muffin: -0.8, 'equal-weight-sponge': -1, 'quick-bread': -0.3 } }],
   [/\b(?:pat|roll|knead)\b[^.]*\b(?:thick|out|round)|\bcutter\b|\bcut (?:out|\w+ (?:rounds|wedges|squares|scones|biscuits))/i, { biscuit: 1.2, scone: 1.2, 'soda-bread': 0.2 }],
   [/\bdrop\b[^.]*\b(?:spoon|tray|sheet|scoop|mound)|\bheaps?\b|\bmounds?\b|\bscoops?\b[^.]*\b(?:sheet|tray)/i, { 'drop-biscuit': 1.6, free: 0.3 }],
@@ -223,6 +225,8 @@ function essentials(s: Shares, t: Totals): Reason[] {
   say(s.tea ? 'its tea' : 'its dried fruit and little fat', {
     'tea-loaf': (s.fruit >= 0.35 ? 0.6 : -1) + (t.fatPct <= 15 ? 0.7 : t.fatPct > 30 ? -1.6 : 0) + (s.tea ? 1 : 0),
   });
+  if (t.fatPct < 8)
+    say('hardly any fat', { 'butter-cake-lean': -1.8, 'butter-cake-high-ratio': -1.8, 'equal-weight-sponge': -2, 'pound-cake': -2, 'oil-cake': -1.8 }); // prettier-ignore
   if (t.fatPct > 8)
     say(
       s.oil < 0.5 ? 'its butter' : 'its oil',

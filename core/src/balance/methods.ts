@@ -15,6 +15,10 @@ export const methodWords: Readonly<Record<MixingMethod, string>> = {
   whisking: 'whisking eggs to a foam',
 };
 
+/** Creaming as something one does; cream is also poured, whipped and filled with. */
+export const CREAMS =
+  /\bcream(?:ed|ing)\b(?! (?:cheese|corn|coconut))|(?:^|[.;,:] *|\b(?:and|then|to|hand) )cream\b(?! (?:of|cheese|and|if|on|over|for|is|in the (?:fridge|middle)))|\bcream (?:the|together|your|both|butter|fat|marg\w*|shortening|lard|sugar)\b/i;
+
 /** Eggs or whites beaten until they stand. */
 const EGG_FOAM =
   /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
@@ -26,7 +30,10 @@ const says: readonly (readonly [MixingMethod, RegExp])[] = [
     /\brub(bed|bing)?\b[^.]*\b(in|into|butter|fat|flour)\b|\bcut\b[^.]*\b(butter|fat|lard)\b[^.]*\b(in|into)\b|\bgrate\b[^.]*\bbutter\b|coarse crumbs|breadcrumbs/i,
   ],
   ['coating', /wet sand|\b(work|beat|mix)\b[^.]*\b(butter|fat)\b[^.]*\binto\b[^.]*\b(flour|dry)\b/i],
-  ['creaming', /\bcream(ed|ing)?\b(?! (of|cheese))|(pale|light) and fluffy|\bbeat\b[^.]*\bbutter\b[^.]*\bsugar\b/i],
+  [
+    'creaming',
+    new RegExp(`${CREAMS.source}|${/(pale|light) and fluffy|\bbeat\b[^.]*\bbutter\b[^.]*\bsugar\b/.source}`, 'i'),
+  ],
   ['whisking', EGG_FOAM],
   ['melt-and-stir', /\b(melt|warm|boil|simmer)\b[^.]*\b(butter|fat|syrup|treacle|stout|sugar)\b/i],
   [

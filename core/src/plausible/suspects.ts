@@ -219,9 +219,7 @@ function mended(
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
-  const flour = flourOf(sumsOf(lines, kitchen));
-  const matters = (s: Omit<Suspect, 'sure'>): boolean =>
-    tells(s) && (s.slip !== 'missing' || s.likelyG >= TRACE[s.role] * flour);
+  const matters = (s: Omit<Suspect, 'sure'>): boolean => tells(s) && !isTrace(s, lines);
   const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
@@ -239,6 +237,10 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
 
 /** How many roles are looked at: one line is wrong, and a baker asks for a few at most. */
 const MOST = 4;
+
+/** Whether so little is missing that it is not worth a word. */
+export const isTrace = (s: Pick<Suspect, 'slip' | 'role' | 'likelyG'>, lines: readonly Line[]): boolean =>
+  s.slip === 'missing' && s.likelyG < TRACE[s.role] * flourOf(sumsOf(lines));
 
 /** Of what is missing, less than this share of the flour is not worth a word: a teaspoon of egg, a pinch of powder. Judgement. */
 const TRACE: Readonly<Record<SuspectRole, number>> = {

@@ -5,13 +5,13 @@ import { asMeasured } from '../quantity/amount.js';
 import { onStep } from '../quantity/steps.js';
 import type { Line } from '../leavening/parts.js';
 import type { Ingredient } from '../formula/types.js';
-import { NAMED, tells, type Suspect } from './suspects.js';
+import { isTrace, NAMED, tells, type Suspect } from './suspects.js';
 
 /** Name of an ingredient within a sentence: "plain flour". */
 const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
 
 /** An amount as it is thought of: eggs by the piece, leavener and salt by the spoon, all else in grams. */
-function amount(grams: number, i: Ingredient, batterG: number, kitchen: Kitchen): string {
+export function amount(grams: number, i: Ingredient, batterG: number, kitchen: Kitchen): string {
   const g = onStep(i, grams, batterG, kitchen) || grams;
   const weighed = `${Number(g >= 10 ? g.toFixed(0) : g.toFixed(1))} g`;
   const spooned = i.role === 'leavener' || i.role === 'salt' || i.role === 'egg';
@@ -59,7 +59,9 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
     return {
       short: `no ${what}`,
       long: hint
-        ? `If something is off: there is no ${what}; ${about} would be usual.`
+        ? isTrace(s, lines)
+          ? 'No line stands out.'
+          : `If something is off: there is no ${what}; ${about} is usual.`
         : `There is no ${what}: with the rest as it is, ${kind} has ${about}.`,
     };
   }
@@ -71,13 +73,13 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
       short: `${other} rather than ${inSentence(line.ingredient)}?`,
       long: hint
         ? `If something is off: is it ${other} rather than ${inSentence(line.ingredient)}?`
-        : `${name} stands where ${other} is likely: ${now} of it does not fit the rest of ${kind}; as ${other} it does.`,
+        : `${name} stands where ${other} is likely: ${now} does not fit the rest of ${kind}; as ${other} it does.`,
     };
   }
   const fits = amount(s.likelyG, line.ingredient, batterG, kitchen);
   const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;
-  const differs = now === fits || !tells(s) ? '' : `: ${now}, where about ${fits} would be usual`;
-  if (hint) return { short, long: `If something is off, look at the ${inSentence(line.ingredient)} first${differs}.` };
+  const differs = now === fits || !tells(s) ? ' first' : `, ${now}: about ${fits} is usual`;
+  if (hint) return { short, long: `If something is off, look at the ${inSentence(line.ingredient)}${differs}.` };
   const why =
     s.slip === 'twice'
       ? ' It stands in the list twice.'
@@ -109,6 +111,6 @@ export function wholeWords(typical: number, sure: Suspect['sure'] | undefined, f
   if (sure !== undefined && sure !== 'hint') return `Out of the ordinary for ${kind}.`;
   if (typical >= 0.35) return `Quite ordinary for ${kind}.`;
   if (typical >= 0.15) return `Ordinary for ${kind}.`;
-  if (typical > NAMED) return `A little out of the ordinary for ${kind}, as one in ten is.`;
+  if (typical > NAMED) return `A little out of the ordinary for ${kind}.`;
   return `Not quite ordinary for ${kind}, though no one line stands out.`;
 }

@@ -3,6 +3,7 @@ import type { Weighed } from '../balance/weigh.js';
 import { ingredientFor } from '../formula/formula.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
+import { amount } from '../plausible/words.js';
 import { plain } from '../quantity/numbers.js';
 import { onStep } from '../quantity/steps.js';
 import type { Choice, Doubt } from './draft.js';
@@ -19,7 +20,13 @@ export function outOfKeeping(formula: Formula, w: Weighed, at: Places, kitchen: 
     const grams = onStep(comesIn, s.likelyG, w.totals.batterG, kitchen);
     const words = `${plain(grams)} g ${comesIn.name.replace(/,.*/, '').toLowerCase()}`;
     const came: Item = { id: 'i1', ingredient: comesIn.id, words, entered: { value: grams, unit: 'g' }, grams };
-    const add: Choice = { id: 'fits', words: `add ${words}`, edit: { kind: 'item', item: came } };
+    const said = amount(grams, comesIn, w.totals.batterG, kitchen);
+    const name = comesIn.name.replace(/,.*/, '').toLowerCase();
+    const add: Choice = {
+      id: 'fits',
+      words: `add ${comesIn.role === 'egg' ? said : `${said} ${name}`}`,
+      edit: { kind: 'item', item: came },
+    };
     return [
       {
         id: `without-${s.role}`,

@@ -3,6 +3,7 @@ import { hasRanges, standingAt, type Assessment, type Formula, type LiftSource }
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from '../ui/figures';
+import { capital } from '../ui/words';
 
 const said: Readonly<Record<LiftSource, string>> = {
   'soda met by acid': 'soda met by acid',
@@ -45,7 +46,11 @@ export class LiftDrawing {
 
   protected readonly lift = computed(() => this.assessment().lift);
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'lift'));
-  protected readonly words = computed(() => this.verdict()?.words ?? 'Nothing to lift yet.');
+  /** A suspect in short: what fits it is said below, with the advice. */
+  protected readonly words = computed(() => {
+    const v = this.verdict();
+    return (v?.suspect && v.short ? `${capital(v.short)}.` : v?.words)?.replace(/\?\.$/, '?') ?? 'Nothing to lift yet.';
+  });
   protected readonly family = computed(() => this.assessment().family.as);
   protected readonly hasBand = computed(() => hasRanges(this.family()));
 

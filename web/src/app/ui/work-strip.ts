@@ -49,7 +49,6 @@ const SHOWN = 3;
 /** What Orvin adds, in a word or two. */
 const added: Readonly<Record<string, string>> = {
   'take out:butter': 'butter out',
-  'take out:eggs': 'eggs, milk out',
   'take out:cold': 'ice-cold fat',
   'oven on': 'oven on',
   tins: 'tin ready',
@@ -61,6 +60,9 @@ const added: Readonly<Record<string, string>> = {
   unmould: 'turn out',
   cool: 'cool',
 };
+/** Which of eggs and milk come out of the fridge, by what the operation says. */
+const fromTheCold = ({ id, words }: Operation): string | null =>
+  id === 'take out:eggs' ? (words.startsWith('Eggs and') ? 'eggs, milk out' : words.startsWith('Eggs') ? 'eggs out' : 'milk out') : null; // prettier-ignore
 const parts: readonly (readonly [number, string])[] = [
   [1 / 4, '¼'],
   [1 / 3, '⅓'],
@@ -121,7 +123,7 @@ export class WorkStrip {
           },
         ];
       });
-      return { id: op.id, op, verb: op.by === 'orvin' ? (added[op.id] ?? op.verb) : op.verb, things: things.slice(0, SHOWN), more: Math.max(0, things.length - SHOWN), time: timeOf(op, this.kitchen()), own: op.by === 'baker' }; // prettier-ignore
+      return { id: op.id, op, verb: op.by === 'orvin' ? (fromTheCold(op) ?? added[op.id] ?? op.verb) : op.verb, things: things.slice(0, SHOWN), more: Math.max(0, things.length - SHOWN), time: timeOf(op, this.kitchen()), own: op.by === 'baker' }; // prettier-ignore
     });
     return names
       .map(([id, name]) => ({ id, name, pieces: pieces.filter((p) => zoneOf[p.op.phase] === id) }))
