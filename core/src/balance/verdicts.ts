@@ -148,7 +148,9 @@ function liftVerdict(lift: Lift, family: Family, judged: Against): Verdict {
   }
   const words =
     lift.state === 'low'
-      ? `Less lift than most that are like this: it will stay lower and closer.`
+      ? lift.volume.airShare >= 0.5
+        ? 'Beaten-in air does the lifting: it rises as long as the foam holds.'
+        : `Less lift than most that are like this: it will stay lower and closer.`
       : `More lift than most that are like this: ${family.shaped ? 'it may open sideways and crumble' : family.cracks ? 'a coarser crumb, and it may sink' : 'it may dome, then crack or sink'}.`;
   return { id: 'lift', state: lift.state, severity: 'note', words, ...rest };
 }

@@ -102,7 +102,7 @@ export class AdviceBar {
     const warm = a?.verdicts.find(
       (v) => v.id === 'fizzed' || v.id.startsWith('warm:') || v.id === 'method' || v.id === 'load',
     );
-    return { head: odd.words, foot: (odd.hint || warm?.words) ?? odd.suspects[0]?.words ?? '' };
+    return { head: odd.words, foot: odd.hint || warm?.words || '' };
   });
 
   protected readonly off = computed(() => this.desk.assessment()?.verdicts.some((v) => v.severity !== 'note') ?? false);

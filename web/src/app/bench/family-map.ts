@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { type Assessment, type Formula, type Axis } from '@orvin/core';
+import { hasRanges, type Assessment, type Formula, type Axis } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Hand } from './hand';
 import {
@@ -92,7 +92,7 @@ export class FamilyMap {
 
   protected readonly own = computed(() => {
     const [x, y] = this.axes();
-    return this.family().id === 'free' ? null : boxOf(this.family(), x, y, this.domain());
+    return !hasRanges(this.family()) ? null : boxOf(this.family(), x, y, this.domain());
   });
   protected readonly next = computed(() => {
     const [x, y] = this.axes();
@@ -134,7 +134,7 @@ export class FamilyMap {
   protected readonly words = computed(() => {
     const [x, y] = this.axes();
     const f = this.family();
-    if (f.id === 'free') return 'No family to stand among';
+    if (!hasRanges(f)) return 'No family to stand among';
     // as the verdicts have it, which leave a hair outside uncounted
     const off = (a: Axis): string | null => {
       const v = this.assessment().verdicts.find((x) => x.id === a);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { familyOf, plain, type Assessment, type Formula } from '@orvin/core';
+import { hasRanges, plain, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
 import { pct } from '../ui/figures';
@@ -77,9 +77,11 @@ export class WaterLineDrawing {
   protected readonly pct = pct;
   protected readonly a = this.assessment;
 
+  /** Whether there is a usual amount of water: from the whole formula, or its family's own. */
+  private readonly spanned = computed(() => this.a().plausible !== null || hasRanges(this.a().family.as));
   private readonly full = computed(() => {
     const w = this.a().water;
-    const top = familyOf(this.a().family.id).id === 'free' ? 0 : w.usual[1];
+    const top = this.spanned() ? w.usual[1] : 0;
     const need = Math.max(w.broughtPct, this.before()?.water.broughtPct ?? 0, top * 1.05, 20);
     return [40, 60, 80, 100, 125, 160, 200, 250, 320, 400, 600, 1000, 3000].find((x) => x >= need) ?? need;
   });
@@ -133,7 +135,7 @@ export class WaterLineDrawing {
     return b ? this.x(Math.max(0, b.water.availablePct)) : null;
   });
   protected readonly usual = computed(() => {
-    if (this.a().family.id === 'free') return null;
+    if (!this.spanned()) return null;
     const [lo, hi] = this.a().water.usual;
     return { lo: this.x(lo), hi: this.x(hi), words: `usual ${pct(lo)}–${pct(hi)}` };
   });
