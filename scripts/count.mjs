@@ -9,7 +9,8 @@ const files = execFileSync(
 )
   .trim()
   .split('\n');
-const data = /^(?:core\/src\/(?:ingredient|adapt)\/table\/|demo\/)/;
+const data =
+  /^(?:core\/src\/(?:ingredient|adapt)\/table\/|core\/src\/plausible\/(?:ordinary\/|weights\.ts)|core\/src\/balance\/family-rows\.ts|demo\/)/;
 const isTest = (f) => /\.spec\.ts$|(?:^|\/)(?:e2e|test|testing)\//.test(f);
 const lines = (f) =>
   readFileSync(f, 'utf8')
