@@ -34,7 +34,7 @@ export interface Suspect {
  * Shares of ordinary formulas that may look odder, for a suspect to be named at all and to be called plain. The first is
  * the false alarms that are accepted; docs/science/plausibility.md has what each finds.
  */
-export const NAMED = 0.08;
+export const NAMED = 0.075;
 export const PLAIN = 0.02;
 /** A second suspect is named beside the first when it is so much less likely at most (log odds). */
 const BESIDE = 0.7;
@@ -219,7 +219,8 @@ function mended(
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
-  const matters = (s: Omit<Suspect, 'sure'>): boolean => tells(s) && !isTrace(s, lines);
+  const matters = (s: Omit<Suspect, 'sure'>): boolean =>
+    tells(s) && !isTrace(s, lines) && !(s.role === 'salt' && s.factor > 1 && isBland(lines));
   const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
@@ -237,6 +238,13 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
 
 /** How many roles are looked at: one line is wrong, and a baker asks for a few at most. */
 const MOST = 4;
+
+/** Salt, g in 100 g of batter, below which nobody tastes too much of it: cakes have 0.3 to 0.6, breads 1.1. Judgement. */
+const SALTY = 0.9;
+function isBland(lines: readonly Line[]): boolean {
+  const s = sumsOf(lines);
+  return s.salt < (SALTY * s.batter) / 100;
+}
 
 /** Whether so little is missing that it is not worth a word. */
 export const isTrace = (s: Pick<Suspect, 'slip' | 'role' | 'likelyG'>, lines: readonly Line[]): boolean =>
