@@ -4,7 +4,7 @@ import type { NamedSuspect } from '../plausible/plausible.js';
 import { capital } from '../text/plain.js';
 import type { Change, Formula, Item, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
-import { onStep } from '../quantity/steps.js';
+import { comesInAs, onStep } from '../quantity/steps.js';
 import { powderTypeOf } from '../leavening/parts.js';
 import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
@@ -120,7 +120,7 @@ function restored(
   if (s.likely === undefined || (s.slip !== 'missing' && s.slip !== 'name')) return null;
   const ingredient = ingredientOf(s.likely, formula.ingredients, kitchen);
   const name = ingredient.name.replace(/,.*/, '').toLowerCase();
-  const grams = onStep(ingredient, s.likelyG, w.totals.batterG, kitchen);
+  const grams = comesInAs(ingredient, s.likelyG, w.totals.batterG, kitchen);
   if (grams <= 0) return null;
   const said = asMeasured(grams, ingredient, kitchen.measures);
   const entered = { value: grams, unit: 'g' };

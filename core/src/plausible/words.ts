@@ -2,7 +2,7 @@ import { hasRanges, aFamily, type Family } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
 import { asMeasured } from '../quantity/amount.js';
-import { onStep } from '../quantity/steps.js';
+import { comesInAs, onStep } from '../quantity/steps.js';
 import type { Line } from '../leavening/parts.js';
 import type { Ingredient } from '../formula/types.js';
 import { isTrace, NAMED, tells, type Suspect } from './suspects.js';
@@ -54,7 +54,7 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
   if (s.slip === 'missing' || !line) {
     const i = catalogueRow(s.likely ?? 'plain-flour');
     const what = MISSING[s.role];
-    const said = amount(s.likelyG, i, batterG, kitchen);
+    const said = amount(comesInAs(i, s.likelyG, batterG, kitchen) || s.likelyG, i, batterG, kitchen);
     const about = i.role === 'egg' ? `about ${said}` : `about ${said} of ${inSentence(i)}`;
     return {
       short: `no ${what}`,

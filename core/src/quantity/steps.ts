@@ -32,6 +32,15 @@ export function onStep(ingredient: Ingredient, grams: number, batterG: number, k
   return tidy(Math.max(0, Math.round(grams / step)) * step);
 }
 
+/** What comes in anew, as it is measured: where eggs are whole, as whole eggs, from seven tenths of one on. */
+export function comesInAs(ingredient: Ingredient, grams: number, batterG: number, kitchen: Kitchen): number {
+  const piece = pieceGrams(ingredient, kitchen.measures)?.typical;
+  const whole = ingredient.role === 'egg' && kitchen.schools.eggs === 'whole' && piece !== undefined;
+  return whole && grams >= 0.7 * piece
+    ? tidy(Math.round(grams / piece) * piece)
+    : onStep(ingredient, grams, batterG, kitchen);
+}
+
 /** Whether an amount can be measured with this kitchen's spoons, eggs and scale. */
 export function isMeasurable(item: Pick<Item, 'grams'>, ingredient: Ingredient, kitchen: Kitchen): boolean {
   const scale = Math.max(0.01, kitchen.measures.scaleG);

@@ -5,7 +5,7 @@ import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { amount } from '../plausible/words.js';
 import { plain } from '../quantity/numbers.js';
-import { onStep } from '../quantity/steps.js';
+import { comesInAs, onStep } from '../quantity/steps.js';
 import type { Choice, Doubt } from './draft.js';
 import { amountOf, meant, type Places } from './places.js';
 
@@ -17,7 +17,7 @@ export function outOfKeeping(formula: Formula, w: Weighed, at: Places, kitchen: 
   const item = formula.groups.flatMap((g) => g.items).find((i) => i.id === s.itemId);
   if (!item) {
     const comesIn = ingredientOf(s.likely ?? 'plain-flour');
-    const grams = onStep(comesIn, s.likelyG, w.totals.batterG, kitchen);
+    const grams = comesInAs(comesIn, s.likelyG, w.totals.batterG, kitchen);
     const words = `${plain(grams)} g ${comesIn.name.replace(/,.*/, '').toLowerCase()}`;
     const came: Item = { id: 'i1', ingredient: comesIn.id, words, entered: { value: grams, unit: 'g' }, grams };
     const said = amount(grams, comesIn, w.totals.batterG, kitchen);
