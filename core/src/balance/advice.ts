@@ -2,7 +2,7 @@ import { applyChanges, withItem } from '../formula/formula.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { NamedSuspect } from '../plausible/plausible.js';
 import { capital } from '../text/plain.js';
-import type { Change, Formula, Item, Kitchen } from '../formula/types.js';
+import type { Ingredient, Change, Formula, Item, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { comesInAs, onStep } from '../quantity/steps.js';
 import { powderTypeOf } from '../leavening/parts.js';
@@ -72,6 +72,13 @@ const reasons: Readonly<Record<SuspectRole, readonly [more: string, less: string
   salt: ['not bland', 'not salty'],
 };
 
+/** The same for this line and family: soda is for the taste first, and some tops are meant to crack. */
+function reasonFor(role: SuspectRole, more: boolean, i: Ingredient, family: Family): string {
+  if (role !== 'leavener' || more) return reasons[role][more ? 0 : 1];
+  if (i.leavener === 'soda') return 'no more than its acid can meet';
+  return family.shaped ? 'it will not open sideways' : family.cracks ? 'it will not rise and sink' : reasons[role][1];
+}
+
 /** A suspect that is more than a hint, undone: its line as what fits the rest. */
 function suspectIdeas(w: Weighed, held: Held, kitchen: Kitchen): Idea[] {
   return held.suspects.flatMap((s) => {
@@ -84,7 +91,7 @@ function suspectIdeas(w: Weighed, held: Held, kitchen: Kitchen): Idea[] {
           {
             id: `suspect-${s.role}`,
             changes: [{ itemId: line.item.id, grams }],
-            why: reasons[s.role][grams > line.grams ? 0 : 1],
+            why: reasonFor(s.role, grams > line.grams, line.ingredient, w.family),
           },
         ];
   });
