@@ -34,7 +34,7 @@ export interface Suspect {
  * Shares of ordinary formulas that may look odder, for a suspect to be named at all and to be called plain. The first is
  * the false alarms that are accepted; docs/science/plausibility.md has what each finds.
  */
-export const NAMED = 0.075;
+export const NAMED = 0.07;
 export const PLAIN = 0.02;
 /** A second suspect is named beside the first when it is so much less likely at most (log odds). */
 const BESIDE = 0.7;
