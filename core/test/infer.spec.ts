@@ -3,6 +3,7 @@ import { ordinaryFormulas } from '../src/plausible/data.js';
 import { batterOf, saidOfOrdinary } from '../src/plausible/formulas.js';
 import { apartOf, onlyKin } from '../src/plausible/ground.js';
 import { kinshipOf, nearestFamily } from '../src/plausible/kinship.js';
+import { FAR_OFF } from '../src/plausible/judge.js';
 import { theModel, type Model } from '../src/plausible/model.js';
 import { viewOfLines, type View } from '../src/plausible/view.js';
 
@@ -123,7 +124,9 @@ describe('what a formula is by its figures', () => {
     const ground = (theModel() as Model).ground;
     const kin = all.filter((_, i) => i % 9 === 0).map((f) => {
       const view = viewOfLines(batterOf(f), saidOfOrdinary(f)) as View;
-      return { f, kin: kinshipOf(view, apartOf(view, onlyKin(f.families[0] ?? 'free'), ground), ground) };
+      const found = kinshipOf(view, apartOf(view, onlyKin(f.families[0] ?? 'free'), ground), ground);
+      expect(found.apart).withContext(f.id).toBeLessThan(FAR_OFF);
+      return { f, kin: found.kin };
     }); // prettier-ignore
     // each is in the ground, so that this is no score, which docs/science/plausibility.md has
     for (const { f, kin: k } of kin) {

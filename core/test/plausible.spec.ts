@@ -292,6 +292,25 @@ describe('the one line that may be wrong', () => {
     };
     expect(plausible(three).suspects[0]?.slip).toBe('unit');
     expect(plausible(three).suspects[0]?.words).toMatch(/A tablespoon for a teaspoon\?$/);
+    // ounces of a list in grams, and grams of one in ounces: eight of flour, five hundred of sugar
+    const of = (ingredient: string, value: number, unit: string): Suspect | undefined => {
+      const grams = unit === 'oz' ? value * 28.35 : value;
+      const groups = spoons.groups.map((g) => ({ ...g, items: g.items.map((i) => (i.ingredient === ingredient ? { ...i, grams, entered: { value, unit } } : i)) })); // prettier-ignore
+      return plausible({ ...spoons, groups }).suspects[0];
+    };
+    const flour = of('plain-flour', 9, 'g');
+    expect([flour?.slip, flour?.role, Math.round(flour?.likelyG ?? 0)]).toEqual(['unit', 'flour', 255]);
+    const sugar = of('caster-sugar', 130, 'oz');
+    expect([sugar?.slip, Math.round(sugar?.likelyG ?? 0)]).toEqual(['unit', 130]);
+    // what is like nothing known is never called ordinary, however far out it is
+    for (const grams of [8, 2, 25000]) {
+      const groups = spoons.groups.map((g) => ({ ...g, items: g.items.map((i) => (i.ingredient === 'plain-flour' ? { ...i, grams } : i)) })); // prettier-ignore
+      const p = plausible({ ...spoons, groups });
+      expect(p.typical).withContext(`${grams} g flour`).toBeLessThan(0.03);
+      // all else is a trace beside 25 kg of it
+      if (grams < 100) expect(p.suspects[0]?.role).withContext(`${grams} g flour`).toBe('flour');
+      expect(p.suspects[0]?.sure).not.toBe('hint');
+    }
   });
 
   it('brings nothing of milk into what has none, and as many spoons of the other leavener', () => {

@@ -21,6 +21,9 @@ export const measureOf: Readonly<Record<SuspectRole, Measured>> = {
   salt: 'salt',
 };
 
+/** Standard deviations from the third nearest formula beyond which no ordinary one lies: half lie within 1.5, all within 4.5. */
+export const FAR_OFF = 4.6;
+
 /** A formula judged: what the rest leads one to expect of each measure, and what a slip would explain. */
 export interface Judged {
   readonly expected: Readonly<Record<Measured, Expected>>;
@@ -31,6 +34,8 @@ export interface Judged {
   readonly typical: number;
   /** What it is by its figures and title alone, likeliest first. */
   readonly kin: readonly Kinship[];
+  /** How far the third nearest ordinary formula is, in standard deviations. */
+  readonly apart: number;
   /** How many ordinary formulas it was held against. */
   readonly against: number;
 }
@@ -48,12 +53,15 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
   const apart = apartOf(view, kin, ground);
   const expected = expectedOf(view, kin, ground, fitted, apart);
   const told = tell(cluesOf(expected), telling);
+  const { kin: like, apart: far } = kinshipOf(view, apart, ground);
   return {
     expected,
     told,
     ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
-    typical: oddEnough(told.any, odds),
-    kin: kinshipOf(view, apart, ground),
+    // what is like nothing that is known is judged by nothing that is known
+    typical: far > FAR_OFF ? 0 : oddEnough(told.any, odds),
+    kin: like,
+    apart: far,
     against: ground.n,
   };
 }

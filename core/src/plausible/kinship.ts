@@ -19,17 +19,26 @@ export interface Kinship {
  * authors call them, or could.
  *
  * @param d2 how far its traits, title and way of working are from each formula's, as `apartOf` has it
- * @returns likeliest first
+ * @returns likeliest first; and how far the third nearest formula is, in standard deviations
  */
-export function kinshipOf(view: View, { d2 }: Pick<Apart, 'd2'>, ground: Ground): Kinship[] {
+export function kinshipOf(
+  view: View,
+  { d2 }: Pick<Apart, 'd2'>,
+  ground: Ground,
+): { readonly kin: Kinship[]; readonly apart: number } {
   const { rows } = ground.from.sour;
   const x = weighFrom(view, 'sour', ground);
   const products = along(rows, x);
   const square = squareOf(x);
   const sums = new Float64Array(families.length);
   let all = 0;
+  const nearest = [Infinity, Infinity, Infinity];
   for (let i = 0; i < ground.n; i++) {
     const apart = (d2[i] as number) + (rows.squares[i] as number) - 2 * (products[i] as number) + square;
+    if (apart < (nearest[2] as number)) {
+      nearest[2] = apart;
+      nearest.sort((a, b) => a - b);
+    }
     // to the fourth, without a power: it is the dearest step
     const near = 1 / (1 + Math.max(0, apart) / (2 * NEAR * NEAR));
     const k = near * near * near * near;
@@ -37,7 +46,10 @@ export function kinshipOf(view: View, { d2 }: Pick<Apart, 'd2'>, ground: Ground)
     sums[f] = (sums[f] as number) + k;
     all += k;
   }
-  return families.map((f, i) => ({ id: f.id, weight: (sums[i] as number) / all })).sort((a, b) => b.weight - a.weight);
+  const kin = families
+    .map((f, i) => ({ id: f.id, weight: (sums[i] as number) / all }))
+    .sort((a, b) => b.weight - a.weight);
+  return { kin, apart: Math.sqrt(Math.max(0, nearest[2] as number)) };
 }
 
 /** Another family is named where it has more than half of the likeness and its own hardly any: of ordinary formulas, 2 %. */

@@ -5,9 +5,10 @@ import { linesOf, type Line } from '../leavening/parts.js';
 import { totalsOf } from '../balance/totals.js';
 import { weigh } from '../balance/weigh.js';
 import { familyByEvidence } from '../balance/evidence.js';
-import { judge, type Judged } from './judge.js';
+import { FAR_OFF, judge, type Judged } from './judge.js';
 import { saidOf } from './said.js';
-import { suspectsOf, type Suspect } from './suspects.js';
+import { NAMED, suspectsOf, type Suspect } from './suspects.js';
+import { roleOf } from './sums.js';
 import { wholeWords, wordsFor } from './words.js';
 
 /** A suspect with what is to be said of it. */
@@ -30,9 +31,65 @@ export interface Plausibility {
   readonly words: string;
 }
 
+/** Grams in an ounce; and the weights beyond which a large line is worth a thought: so few grams, so many for ounces. */
+const OUNCE = 28.35;
+const FEW = 45;
+const MANY = 1200;
+/** What is like one in seven of the ordinary formulas once it is undone was that slip. */
+const MENDED = 0.15;
+
+/** The one line in grams that was meant in ounces, or the other way, if that makes the whole ordinary; each is judged in full. */
+function ouncesForGrams(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): Suspect | null {
+  let best: Suspect | null = null;
+  for (const line of lines) {
+    const role = roleOf(line);
+    const unit = line.item.entered?.unit;
+    if (role === null || role === 'leavener' || role === 'salt') continue;
+    const times = unit === 'g' && line.grams < FEW ? OUNCE : unit === 'oz' && line.grams > MANY ? 1 / OUNCE : null;
+    if (times === null) continue;
+    const likelyG = times * line.grams;
+    const meant = lines.map((l) => (l === line ? { ...l, grams: likelyG } : l));
+    const then = judge(meant, formula.family, saidOf(formula), kitchen);
+    const gain = then ? Math.log((then.typical + 0.01) / (j.typical + 0.01)) : 0;
+    if (then && then.typical >= MENDED && gain > (best?.gain ?? 0))
+      best = { itemId: line.item.id, role, slip: 'unit', factor: 1 / times, likelyG, gain, sure: 'plain' };
+  }
+  return best;
+}
+
+/** How many times a line may be out before nothing known is like the whole. */
+const SIZES = [30, 10, 4, 1 / 4, 1 / 10, 1 / 30] as const;
+
+/** Where a formula is like nothing that is known: the one line which, so many times as large, brings it nearest to what is. */
+function bySize(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): Suspect | null {
+  let apart = FAR_OFF;
+  let best: Suspect | null = null;
+  for (const line of lines) {
+    const role = roleOf(line);
+    if (role === null) continue;
+    for (const times of SIZES) {
+      const likelyG = times * line.grams;
+      const meant = lines.map((l) => (l === line ? { ...l, grams: likelyG } : l));
+      const then = judge(meant, formula.family, saidOf(formula), kitchen);
+      if (!then || then.apart >= apart) continue;
+      apart = then.apart;
+      const gain = j.apart - apart;
+      best = { itemId: line.item.id, role, slip: 'times', factor: 1 / times, likelyG, gain, sure: 'plain' };
+    }
+  }
+  return best;
+}
+
 export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): NamedSuspect[] {
   const judgedAs = familyFor(formula.family, totalsOf(lines), formula.title);
-  return suspectsOf(j, lines, kitchen).map((s) => {
+  const suspects = suspectsOf(j, lines, kitchen);
+  const far = j.apart > FAR_OFF;
+  const ounces =
+    j.typical <= NAMED
+      ? (ouncesForGrams(j, lines, formula, kitchen) ?? (far ? bySize(j, lines, formula, kitchen) : null))
+      : null;
+  const all = ounces ? [ounces, ...suspects.filter((s) => s.role !== ounces.role).map((s) => ({ ...s, sure: 'hint' as const }))] : suspects; // prettier-ignore
+  return all.map((s) => {
     const { short, long } = wordsFor(s, lines, judgedAs, kitchen);
     return { ...s, short, words: long };
   });

@@ -80,16 +80,18 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
   const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;
   const differs = now === fits || !tells(s) ? ' first' : `, ${now}: about ${fits} is usual`;
   if (hint) return { short, long: `If something is off, look at the ${inSentence(line.ingredient)}${differs}.` };
-  const why =
-    s.slip === 'twice'
-      ? ' It stands in the list twice.'
-      : s.slip === 'unit'
-        ? ` A ${s.factor > 1 ? 'tablespoon for a teaspoon' : 'teaspoon for a tablespoon'}?`
-        : '';
+  const why = s.slip === 'twice' ? ' It stands in the list twice.' : s.slip === 'unit' ? ` ${mixedUp(s.factor)}?` : '';
   return {
     short,
     long: `${name} is ${ratio(s.factor)} what fits the rest of ${kind}: ${now} where about ${fits} would be usual.${why}`,
   };
+}
+
+/** Which units were mixed up, by how many times too much there is. */
+function mixedUp(factor: number): string {
+  if (factor > 10) return 'Grams for ounces';
+  if (factor < 0.1) return 'Ounces for grams';
+  return factor > 1 ? 'A tablespoon for a teaspoon' : 'A teaspoon for a tablespoon';
 }
 
 const MISSING: Readonly<Record<Suspect['role'], string>> = {
