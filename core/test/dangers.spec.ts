@@ -69,6 +69,8 @@ describe('the cautions of a formula', () => {
       expect(found).withContext(more).toContain(id);
       expect(plain).not.toContain(id);
     }
+    // to cook the cake does not cook its icing
+    expect(ids(`Cake\n${base}For the icing:\n2 egg whites\n100 g sugar\nCook at 180 C for 30 minutes, then cool. Whisk and spread.`)).toContain('raw-egg'); // prettier-ignore
     // cooked, baked or stored is another matter
     expect(ids(`Cake\n${base}For the icing:\n2 egg whites\n100 g sugar\nWhisk over simmering water to 71 C, then cool.`)).not.toContain('raw-egg'); // prettier-ignore
     expect(ids(`Cake\n${base}1 apple, diced\nBake at 180 C.`)).not.toContain('choking');

@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module';
+import { jobOf } from '../src/adapt/jobs.js';
 import { isDry, isDrySugar, isFirmFat, isLiquidFat, isOil, isSyrup, isWholeGrain } from '../src/ingredient/kinds.js';
 import {
   catalogueRow,
@@ -54,7 +55,36 @@ describe('the catalogue', () => {
     expect(isLiquidFat(has('almond-butter')) && !isFirmFat(has('almond-butter'))).toBeTrue();
     expect(isFirmFat(has('coconut-oil')) && isOil(has('olive-oil'))).toBeTrue();
     expect(has('brown-rice-flour').browns).toBeUndefined();
-    expect(isDry(has('nutmeg')) && isDry(has('milk-powder')) && !isDry(has('dark-chocolate'))).toBeTrue();
+    for (const id of [
+      'nutmeg',
+      'milk-powder',
+      'ground-flax',
+      'chia-seed',
+      'desiccated-coconut',
+      'egg-powder',
+      'drinking-chocolate',
+    ])
+      expect(isDry(has(id)))
+        .withContext(id)
+        .toBeTrue();
+    for (const id of [
+      'dark-chocolate',
+      'chocolate-spread',
+      'coconut-sweetened',
+      'pepper-sweet',
+      'egg',
+      'vanilla-extract',
+    ])
+      expect(isDry(has(id)))
+        .withContext(id)
+        .toBeFalse();
+    expect(jobOf(has('white-chocolate'))).toBe('chocolate');
+    expect(jobOf(has('cocoa-nibs'))).toBe('chocolate');
+    expect(jobOf(has('silken-tofu'))).toBe('egg');
+    // an own fat that was stored before its state was known goes by its water
+    const { fatState: _state, ...butter } = has('butter');
+    const { fatState: _oil, ...oil } = has('olive-oil');
+    expect(isFirmFat(butter) && isOil(oil) && isLiquidFat(oil)).toBeTrue();
     // what is made of a row is of its kind
     const own = fromLabel({ name: 'House wholemeal', fatG: 2, carbohydrateG: 62, sugarsG: 1, proteinG: 12, fibreG: 11, like: 'wholemeal-flour' }, 'own-house'); // prettier-ignore
     expect(isWholeGrain(own.ingredient)).toBeTrue();

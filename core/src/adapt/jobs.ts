@@ -4,7 +4,7 @@ import type { FamilyId, Ingredient } from '../formula/types.js';
 import { powderTypeOf } from '../leavening/parts.js';
 import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
-import { isBinder, isLiquidFat, isSyrup } from '../ingredient/kinds.js';
+import { isBinder, isChocolate, isLiquidFat, isSyrup } from '../ingredient/kinds.js';
 
 /** What an ingredient does in a batter, as far as another can do it instead. */
 export type Job =
@@ -65,7 +65,7 @@ export function jobOf(i: Ingredient): Job | null {
       return 'purée';
     case 'addin':
       if (i.base === 'nut') return 'nut flour';
-      if (i.chocolate) return 'chocolate';
+      if (isChocolate(i)) return 'chocolate';
       if (i.kind === 'cheese') return 'cheese';
       if (isBinder(i)) return 'egg';
       if (i.per100.fat > 30 && i.pieces) return 'nuts';

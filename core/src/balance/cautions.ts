@@ -16,7 +16,7 @@ interface Seen {
   /** What its line and its name say, in small letters. */
   readonly said: string;
 }
-/** All lines, and the words of title, method and notes. */
+/** All lines, and the words of title and method. */
 interface Whole {
   readonly formula: Formula;
   readonly lines: readonly Seen[];
@@ -35,7 +35,12 @@ const either = (...tests: ((w: Whole) => boolean)[]) => (w: Whole): boolean => t
 const after = (l: Seen): boolean => l.part === 'icing' || l.part === 'soak' || l.part === 'filling';
 /** Fresh, so soft once it has baked, but hard or round where it stays raw. */
 const raw = (l: Seen): boolean => after(l) || l.part === 'top';
-const COOKED = /pasteuri[sz]ed|\b(?:cook|boil|simmer|thicken|scald|bain|double boiler|over (?:hot|simmering) water)/i;
+const PASTEURISED = /pasteuri[sz]ed/i;
+const COOKS = /\b(?:cook|boil|simmer|thicken|scald|bain|double boiler|over (?:hot|simmering) water)/i;
+const OF_EGG = /\b(?:eggs?|yolks?|whites?|meringue|custard|curd|icing|frosting|syrup)\b/i;
+/** Whether the words cook the egg of an icing or a filling, in a sentence that speaks of it: to cook the cake is no such thing. */
+const cooksEgg = (text: string): boolean =>
+  PASTEURISED.test(text) || text.split(/[.;]/).some((s) => COOKS.test(s) && OF_EGG.test(s));
 
 /** Alcohol, share of the weight, from which its vapour burns when it is warm: sherry and more. */
 const BURNS = 0.12;
@@ -57,8 +62,8 @@ const rules: readonly Rule[] = [
       'Raw egg in what is not baked: use pasteurised egg, above all for children, in pregnancy, and for the old or ill.',
     when: (w) =>
       w.lines.some((l) => after(l) && l.ingredient.role === 'egg') &&
-      !COOKED.test(w.text) &&
-      !w.lines.some((l) => after(l) && COOKED.test(l.said)),
+      !cooksEgg(w.text) &&
+      !w.lines.some((l) => after(l) && (PASTEURISED.test(l.said) || COOKS.test(l.said))),
   },
   {
     id: 'chilled',

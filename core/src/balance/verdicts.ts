@@ -286,7 +286,8 @@ export function meritTerms(
 ): MeritTerm[] {
   if (t.baseG <= 0) return [{ name: 'nothing to judge by', value: 10 }];
   const out: MeritTerm[] = [];
-  if (hasRanges(family)) {
+  // what is stored as free is aimed at nothing, though a relative gives it ranges to be described by
+  if (family.id !== 'free') {
     for (const m of measures) {
       const d = outside(pctOf(t, m), rangeOf(family, m, t));
       if (m === 'salt' && pctOf(t, m) < family.salt[0]) continue;

@@ -344,7 +344,16 @@ export interface Ingredient {
   readonly basis: Basis;
 }
 
-export type IngredientKind = 'cream' | 'sour milk' | 'cheese' | 'grated' | 'tea or coffee' | 'spice' | 'extract';
+export type IngredientKind =
+  | 'cream'
+  | 'sour milk'
+  | 'cheese'
+  | 'chocolate'
+  | 'egg stand-in'
+  | 'grated'
+  | 'tea or coffee'
+  | 'spice'
+  | 'extract';
 
 /** Sections of a shop, in the order one walks. */
 export const shopSections = ['fruit and vegetables', 'chilled', 'eggs', 'flour and grain', 'sugar and syrup', 'baking shelf', 'nuts and dried fruit', 'oils and fats', 'spices', 'drinks', 'other'] as const; // prettier-ignore

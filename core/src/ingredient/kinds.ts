@@ -5,20 +5,27 @@ const POURS = 14;
 export const isSyrup = (i: Ingredient): boolean => i.role === 'sugar' && i.per100.water >= POURS;
 export const isDrySugar = (i: Ingredient): boolean => i.role === 'sugar' && i.per100.water < POURS;
 
+/** State of a fat; of an own one that was stored without, by its water: butters and spreads have some, oils none. */
+const stateOf = (i: Ingredient): Ingredient['fatState'] => i.fatState ?? (i.per100.water >= 5 ? 'firm' : 'oil');
 /** A fat that cannot be rubbed in or creamed: oil, or a paste such as tahini. */
-export const isLiquidFat = (i: Ingredient): boolean => i.role === 'fat' && (i.fatState ?? 'oil') !== 'firm';
-export const isOil = (i: Ingredient): boolean => i.role === 'fat' && i.fatState === 'oil';
+export const isLiquidFat = (i: Ingredient): boolean => i.role === 'fat' && stateOf(i) !== 'firm';
+export const isOil = (i: Ingredient): boolean => i.role === 'fat' && stateOf(i) === 'oil';
 /** A fat that is firm when cold. */
-export const isFirmFat = (i: Ingredient): boolean => i.role === 'fat' && i.fatState === 'firm';
+export const isFirmFat = (i: Ingredient): boolean => i.role === 'fat' && stateOf(i) === 'firm';
 
-/** Water, g per 100 g, below which what is no fat, sugar or chocolate is a powder or a meal. */
-const POWDERY = 15;
+/** Chocolate of any colour, and what is broken of it. */
+export const isChocolate = (i: Ingredient): boolean => i.chocolate === true || i.kind === 'chocolate';
+
+/** Water, g per 100 g, below which what is no fat, sugar or block of chocolate is a powder or a meal. */
+const POWDERY = 12;
+/** Fat, g per 100 g, from which chocolate is a block or a spread, and no powder. */
+const BLOCK = 25;
 /** What goes in with the flour: flours, powders, ground nuts and spices. */
 export function isDry(i: Ingredient): boolean {
   if (i.role === 'fat' || i.role === 'sugar' || i.pieces) return false;
   if (i.role === 'flour' || i.role === 'cocoa' || i.role === 'leavener' || i.role === 'salt' || i.base === 'nut') return true; // prettier-ignore
   if (i.kind === 'spice') return true;
-  return i.kind !== 'extract' && i.per100.water < POWDERY && i.per100.fat < 30;
+  return i.kind !== 'extract' && i.per100.water < POWDERY && !(isChocolate(i) && i.per100.fat > BLOCK);
 }
 
 /** Ground from the whole grain: bran and germ are parts of one, and malted flour is mostly white. */
@@ -28,7 +35,7 @@ export const isWholeGrain = (i: Ingredient): boolean => i.wholeGrain === 'grain'
 export const isGum = (i: Ingredient): boolean => i.binder === true && (i.drinks ?? 0) >= 10;
 
 /** Stands in for egg or gluten. */
-export const isBinder = (i: Ingredient): boolean => i.binder === true;
+export const isBinder = (i: Ingredient): boolean => i.binder === true || i.kind === 'egg stand-in';
 
 const USUAL_SHOP: Readonly<Record<Ingredient['role'], ShopSection>> = {
   flour: 'flour and grain',

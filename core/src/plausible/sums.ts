@@ -1,6 +1,6 @@
 import { typically } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
-import { isSyrup } from '../ingredient/kinds.js';
+import { isOil, isSyrup } from '../ingredient/kinds.js';
 import { SPLIT } from '../leavening/lift.js';
 import { bicarbonateOf, type Line } from '../leavening/parts.js';
 import { pool } from '../leavening/pool.js';
@@ -108,7 +108,7 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
       else if (i.sugarCounts) s.sugar += c.sugar * share;
     }
     if (i.leavener === 'powder') s.powderLines += bicarbonateOf(line, typically, kitchen).powder;
-    if (i.fatState === 'oil') s.oil += grams;
+    if (isOil(i)) s.oil += grams;
     if (i.grain === 'maize') s.maize += grams;
     if (i.grain === 'semolina') s.semolina += grams;
     if (isSyrup(i)) s.syrup += grams;

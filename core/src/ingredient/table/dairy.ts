@@ -55,5 +55,5 @@ export const dairy: readonly Row[] = [
   ['egg-powder', 'Dried whole egg', 'egg', [3.5, 41, 2, 48, 0, 0], 0.42, 'egg', { drinks: 2, shop: 'baking shelf', odd: true }, 'powdered egg|dried egg|whole egg powder'],
   ['egg-replacer', 'Starch egg replacer', 'addin', [9, 0, 0, 0.5, 84, 2], 0.6, '', { drinks: 1.5, structure: 2.5, binder: true, shop: 'baking shelf' }, 'egg replacer|egg substitute powder|no-egg powder|egg replacer powder'],
   ['chia-seed', 'Chia seed', 'addin', [6, 31, 0.5, 17, 5, 34], 0.68, '', { drinks: 4, structure: 2, binder: true, shop: 'nuts and dried fruit' }, 'chia seeds|chia|ground chia|milled chia'],
-  ['silken-tofu', 'Silken tofu', 'liquid', [88, 3, 1.2, 5.5, 0.8, 0.3], 1.03, 'soy', { structure: 0.1, shop: 'chilled' }, 'soft tofu|tofu'],
+  ['silken-tofu', 'Silken tofu', 'liquid', [88, 3, 1.2, 5.5, 0.8, 0.3], 1.03, 'soy', { structure: 0.1, shop: 'chilled', kind: 'egg stand-in' }, 'soft tofu|tofu'],
 ];

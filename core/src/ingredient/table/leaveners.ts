@@ -15,6 +15,6 @@ export const leaveners: readonly Row[] = [
   ['malic-acid', 'Malic acid', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.9, '', { leavener: 'acid', acid: [1450, 1489, 1492] }, ''],
   ['ascorbic-acid', 'Vitamin C powder', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.9, '', { leavener: 'acid', acid: [550, 566, 568] }, 'ascorbic acid|vitamin c'],
   ['gdl', 'Glucono delta-lactone', 'leavener', [0.2, 0, 0, 0, 0, 0], 0.75, '', { leavener: 'acid', acid: [520, 536, 561], odd: true }, 'glucono-delta-lactone|gluconolactone'],
-  ['calcium-phosphate-acid', 'Monocalcium phosphate', 'leavener', [7, 0, 0, 0, 0, 0], 0.9, '', { leavener: 'acid', acid: [900, 952, 990] }, 'mcp|monocalcium phosphate|calcium acid phosphate'],
+  ['calcium-phosphate-acid', 'Monocalcium phosphate', 'leavener', [7, 0, 0, 0, 0, 0], 0.9, '', { leavener: 'acid', acid: [900, 952, 990], odd: true }, 'mcp|monocalcium phosphate|calcium acid phosphate'],
   ['sapp', 'Sodium acid pyrophosphate', 'leavener', [0.5, 0, 0, 0, 0, 0], 0.95, '', { leavener: 'acid', acid: [820, 857, 880], odd: true }, 'sodium acid pyrophosphate|disodium pyrophosphate'],
 ];
