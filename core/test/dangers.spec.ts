@@ -2,6 +2,9 @@ import {
   adapt,
   allItems,
   assess,
+  defaultKitchen,
+  dietsOfFormula,
+  stallLabel,
   ingredientFor,
   isConflict,
   presets,
@@ -83,6 +86,11 @@ describe('the cautions of a formula', () => {
     expect(of('2 tbsp amaretto')).toContain('almond');
     expect(of('2 tbsp hazelnut liqueur')).toContain('hazelnut');
     expect(of('2 tbsp orange liqueur')).toEqual(of(''));
+    // and the label says so too: with its allergen in capitals, and in no diet that it breaks
+    const cake = readRecipe(`Cake\n${base}2 tbsp amaretto\nBake at 180 C for 30 minutes.`).formula;
+    expect(stallLabel(cake, defaultKitchen).ingredients).toContain('ALMOND');
+    expect(dietsOfFormula(cake, defaultKitchen)).not.toContain('nut-free');
+    expect(dietsOfFormula({ ...cake, groups: cake.groups.map((g) => ({ ...g, items: g.items.filter((i) => i.ingredient !== 'liqueur') })) }, defaultKitchen)).toContain('nut-free'); // prettier-ignore
   });
 
   it('do not see egg scrambled by boiling water that the batter cools', () => {

@@ -1,6 +1,6 @@
 import { isChilled } from '../ingredient/kinds.js';
 import { nutAllergens } from '../ingredient/diet.js';
-import { ingredientFor } from '../formula/formula.js';
+import { allItems, ingredientFor } from '../formula/formula.js';
 import type { CautionKind, Formula, GroupRole, Ingredient, Item, Kitchen } from '../formula/types.js';
 
 export interface Caution {
@@ -35,12 +35,13 @@ const either = (...tests: ((w: Whole) => boolean)[]) => (w: Whole): boolean => t
 const after = (l: Seen): boolean => l.part === 'icing' || l.part === 'soak' || l.part === 'filling';
 /** Fresh, so soft once it has baked, but hard or round where it stays raw. */
 const raw = (l: Seen): boolean => after(l) || l.part === 'top';
-const PASTEURISED = /pasteuri[sz]ed/i;
-const COOKS = /\b(?:cook|boil|simmer|thicken|scald|bain|double boiler|over (?:hot|simmering) water)/i;
+/** Said of nothing but what is not baked. */
+const HEATED = /pasteuri[sz]ed|\bbain[- ]marie|\bdouble boiler|\bover (?:(?:barely |gently )?simmering|hot) water/i;
+const COOKS = /\b(?:cook|boil|simmer|thicken|scald)/i;
 const OF_EGG = /\b(?:eggs?|yolks?|whites?|meringue|custard|curd|icing|frosting|syrup)\b/i;
 /** Whether the words cook the egg of an icing or a filling, in a sentence that speaks of it: to cook the cake is no such thing. */
 const cooksEgg = (text: string): boolean =>
-  PASTEURISED.test(text) || text.split(/[.;]/).some((s) => COOKS.test(s) && OF_EGG.test(s));
+  HEATED.test(text) || text.split(/[.;]/).some((s) => COOKS.test(s) && OF_EGG.test(s));
 
 /** Alcohol, share of the weight, from which its vapour burns when it is warm: sherry and more. */
 const BURNS = 0.12;
@@ -63,7 +64,7 @@ const rules: readonly Rule[] = [
     when: (w) =>
       w.lines.some((l) => after(l) && l.ingredient.role === 'egg') &&
       !cooksEgg(w.text) &&
-      !w.lines.some((l) => after(l) && (PASTEURISED.test(l.said) || COOKS.test(l.said))),
+      !w.lines.some((l) => after(l) && (HEATED.test(l.said) || COOKS.test(l.said))),
   },
   {
     id: 'chilled',
@@ -171,27 +172,10 @@ export function cautionsOf(formula: Formula, kitchen?: Kitchen): Caution[] {
   return out;
 }
 
-/** Allergens that a line's own words name, beyond what its ingredient has: liqueurs of nuts, cream or egg. */
-const NAMED: readonly (readonly [RegExp, readonly string[]])[] = [
-  [/\bamaretto\b|\balmond liqueur\b|\bmarzipan\b|\borgeat\b/i, ['almond']],
-  [/\bhazelnut liqueur\b|\bgianduja\b|\bpraline\b/i, ['hazelnut']],
-  [/\bwalnut liqueur\b|\bnocino\b|\borahovac\b/i, ['walnut']],
-  [/\bpistachio liqueur\b/i, ['pistachio']],
-  [/\bcream liqueur\b|\bcream whiske?y\b|\birish cream\b/i, ['milk']],
-  [/\begg ?nog\b|\badvocaat\b|\begg liqueur\b/i, ['egg', 'milk']],
-];
-
-/** Allergens of one line: of its ingredient, and of what its words name besides. */
-export function allergensIn(item: Item, ingredient: Ingredient): readonly string[] {
-  const more = NAMED.filter(([re]) => re.test(item.words)).flatMap(([, a]) => a);
-  return more.length > 0 ? [...new Set([...ingredient.allergens, ...more])] : ingredient.allergens;
-}
-
 /** Allergens that the listed ingredients contain, in alphabetical order. Traces and brands are the baker's to check. */
 export function allergensOf(formula: Formula, kitchen?: Kitchen): string[] {
   const found = new Set<string>();
-  for (const { item, ingredient } of wholeOf(formula, kitchen).lines)
-    for (const a of allergensIn(item, ingredient)) found.add(a);
+  for (const item of allItems(formula)) for (const a of ingredientFor(formula, item, kitchen).allergens) found.add(a);
   const gluten = ['wheat', 'rye', 'barley', 'oats'].some((g) => found.has(g));
   if (gluten) found.add('gluten');
   return [...found].sort();

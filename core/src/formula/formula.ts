@@ -1,3 +1,4 @@
+import { withNamed } from '../ingredient/named.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Change, Formula, Group, GroupRole, Ingredient, Item, Kitchen } from './types.js';
 import { withGrams } from '../quantity/amount.js';
@@ -9,9 +10,9 @@ export const isBatter = (g: Group): boolean => !apart.has(g.role ?? 'batter');
 export const allItems = (f: Formula): readonly Item[] => f.groups.flatMap((g) => g.items);
 export const batterItems = (f: Formula): readonly Item[] => f.groups.filter(isBatter).flatMap((g) => g.items);
 
-/** The ingredient of an item: the formula's own first, then the kitchen's, then the catalogue. */
+/** The ingredient of an item: the formula's own first, then the kitchen's, then the catalogue; with allergens its words name. */
 export const ingredientFor = (f: Formula, item: Item, kitchen?: Kitchen): Ingredient =>
-  ingredientOf(item.ingredient, f.ingredients, kitchen);
+  withNamed(ingredientOf(item.ingredient, f.ingredients, kitchen), item.words);
 
 /**
  * A number a computation may use: a negative, absurd or missing weight counts as nothing, and a verdict says so; less

@@ -48,7 +48,8 @@ export function stallLabel(f: Formula, kitchen: Kitchen, lossPct?: number): Stal
     const i = ingredientFor(f, item, kitchen);
     const name = plainly(i.name);
     const had = sums.get(i.id);
-    sums.set(i.id, { name, grams: (had?.grams ?? 0) + item.grams, allergens: i.allergens });
+    const allergens = [...new Set([...(had?.allergens ?? []), ...i.allergens])];
+    sums.set(i.id, { name, grams: (had?.grams ?? 0) + item.grams, allergens });
   }
   const ingredients = [...sums.values()]
     .sort((a, b) => b.grams - a.grams)

@@ -80,15 +80,18 @@ function bySize(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Ki
   return best;
 }
 
+/** The suspects with their words; a slip of the unit or of the size stands first where it alone makes the whole ordinary. */
 export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): NamedSuspect[] {
   const judgedAs = familyFor(formula.family, totalsOf(lines), formula.title);
   const suspects = suspectsOf(j, lines, kitchen);
   const far = j.apart > FAR_OFF;
-  const ounces =
+  const instead =
     j.typical <= NAMED
       ? (ouncesForGrams(j, lines, formula, kitchen) ?? (far ? bySize(j, lines, formula, kitchen) : null))
       : null;
-  const all = ounces ? [ounces, ...suspects.filter((s) => s.role !== ounces.role).map((s) => ({ ...s, sure: 'hint' as const }))] : suspects; // prettier-ignore
+  const all: readonly Suspect[] = instead
+    ? [instead, ...suspects.filter((s) => s.role !== instead.role).map((s): Suspect => ({ ...s, sure: 'hint' }))]
+    : suspects;
   return all.map((s) => {
     const { short, long } = wordsFor(s, lines, judgedAs, kitchen);
     return { ...s, short, words: long };
