@@ -219,8 +219,7 @@ function mended(
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
-  const matters = (s: Omit<Suspect, 'sure'>): boolean =>
-    tells(s) && !isTrace(s, lines) && !(s.role === 'salt' && s.factor > 1 && isBland(lines));
+  const matters = (s: Omit<Suspect, 'sure'>): boolean => tells(s) && !isTrace(s, lines) && !isBland(s, lines);
   const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
@@ -241,7 +240,9 @@ const MOST = 4;
 
 /** Salt, g in 100 g of batter, below which nobody tastes too much of it: cakes have 0.3 to 0.6, breads 1.1. Judgement. */
 const SALTY = 0.9;
-function isBland(lines: readonly Line[]): boolean {
+/** Whether it is said to be too much salt where nobody would taste it. */
+export function isBland({ role, factor }: Pick<Suspect, 'role' | 'factor'>, lines: readonly Line[]): boolean {
+  if (role !== 'salt' || factor <= 1) return false;
   const s = sumsOf(lines);
   return s.salt < (SALTY * s.batter) / 100;
 }

@@ -5,7 +5,7 @@ import { asMeasured } from '../quantity/amount.js';
 import { comesInAs, onStep } from '../quantity/steps.js';
 import type { Line } from '../leavening/parts.js';
 import type { Ingredient } from '../formula/types.js';
-import { isTrace, NAMED, tells, type Suspect } from './suspects.js';
+import { isBland, isTrace, NAMED, tells, type Suspect } from './suspects.js';
 
 /** Name of an ingredient within a sentence: "plain flour". */
 const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
@@ -79,6 +79,7 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
   const fits = amount(s.likelyG, line.ingredient, batterG, kitchen);
   const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;
   const differs = now === fits || !tells(s) ? ' first' : `, ${now}: about ${fits} is usual`;
+  if (hint && isBland(s, lines)) return { short, long: 'No line stands out.' };
   if (hint) return { short, long: `If something is off, look at the ${inSentence(line.ingredient)}${differs}.` };
   const why = s.slip === 'twice' ? ' It stands in the list twice.' : s.slip === 'unit' ? ` ${mixedUp(s.factor)}?` : '';
   return {
