@@ -228,9 +228,8 @@ describe('usual ranges', () => {
         expect(Math.max(-1, Math.min(1, sum(of(`texture:${t.id}`)))))
           .withContext(`${id} ${t.id}`)
           .toBeCloseTo(t.index, 9);
-      expect(sum(of('merit')))
-        .withContext(id)
-        .toBeCloseTo(a.merit, 9);
+      const [here = 0, there = 0, apart = 0, all = 0] = of('merit');
+      expect(Math.max(0, here - there) + Math.max(0, apart - all)).toBeCloseTo(a.merit, 9);
       const [low = 0, high = 0, heavy = 0] = of('density');
       const creamed = a.family.as.creamed;
       expect(low + (high - low) * (creamed ? 0.35 + 0.4 * heavy : 0.3 + 0.5 * heavy)).toBeCloseTo(a.batter.densityGPerMl, 9); // prettier-ignore

@@ -45,10 +45,10 @@ describe('a search', () => {
         continue;
       }
       expect(formulaWith(bowl, found.grams)).toEqual(found.formula);
-      expect(found.weighed.merit).withContext(words).toBeCloseTo(assess(found.formula).merit, 9);
-      expect(found.weighed.merit)
+      expect(found.weighed.stray).withContext(words).toBeCloseTo(assess(found.formula).merit, 9);
+      expect(found.weighed.stray)
         .withContext(words)
-        .toBeLessThanOrEqual(weigh(f, defaultKitchen).merit + 1e-9);
+        .toBeLessThanOrEqual(weigh(f, defaultKitchen).stray + 1e-9);
       // every total is what its expression says with these weights pinned
       const pinnedBowl = { ...bowl, moves: bowl.moves.map((m, i) => ({ ...m, fixedG: found.grams[i] ?? 0 })) };
       const model = modelOf(pinnedBowl, found.weighed, FEWEST);
@@ -70,7 +70,7 @@ describe('a search', () => {
     let fewer = 0;
     for (let n = 0; n < 10; n++) {
       const { formula: f } = disturb(demo(demoIds[(3 * n) % demoIds.length] as string), random);
-      if (weigh(f, defaultKitchen).merit < 0.05) continue;
+      if (weigh(f, defaultKitchen).stray < 0.05) continue;
       const touched = (weights: typeof FEWEST): number => {
         const found = search(bowlOf(f, {}, defaultKitchen, []), { wishes: [], weights }, solver, limits);
         return found.kind === 'found' ? found.touched.length : NaN;

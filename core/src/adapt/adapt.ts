@@ -46,7 +46,7 @@ export async function adapt(
   const preset = presetOf(presetId);
   if (!preset) return conflict('wishes', `There is no request called "${String(presetId)}".`);
   const asked = withWishes(ask(preset, formula, kitchen, options), options.wishes ?? []);
-  const wrong = fault(formula, { wishes: [{ kind: 'stock' }] }, kitchen);
+  const wrong = fault(formula, kitchen);
   if (wrong) return wrong;
   /** A conflict as the caller knows it: the preset by its name, and the caller's own wishes by their places. */
   const named = (wishes: readonly NamedWish[], c: Conflict): Conflict => {
@@ -108,10 +108,10 @@ export async function adapt(
   const other = chosen.flat().map((id) => bowl.moves.findIndex((m) => m.line.item.id === id));
   if (other.length > 0 && plan.choices.some((c) => c.length > 1)) {
     const second = search(bowl, { ...terms, notAgain: [other] }, solver, limits);
-    if (second.kind === 'found' && (second.met || asked.bending) && second.weighed.merit <= first.weighed.merit + 0.03)
+    if (second.kind === 'found' && (second.met || asked.bending) && second.weighed.stray <= first.weighed.stray + 0.03)
       out.push({ ...told(formula, preset, plan, second, asked), kind: 'another' });
   }
-  const start = weigh(formula, asked.kitchen).merit;
+  const start = weigh(formula, asked.kitchen).stray;
   const best = out[0] as Proposal;
   if (best.merit > start + 0.03)
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);

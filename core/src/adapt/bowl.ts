@@ -40,6 +40,8 @@ export interface Bowl {
   readonly premixed: boolean;
   readonly nutIsBase: boolean;
   readonly request: Request;
+  /** What makes it the same batch still: its batter's weight, and its flour where flour is not what changes; g. */
+  readonly keeps: { readonly batterG: number; readonly flourG: number | null };
   /** How far each band may be outside at no cost, in widths: as far as it was before a swap. */
   readonly excused?: ReadonlyMap<string, number>;
 }
@@ -162,9 +164,20 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
       candidate,
     };
   });
+  const flourChanges = (id: string): boolean =>
+    lines.some((l) => l.item.id === id && l.ingredient.base !== undefined && l.ingredient.base !== 'cocoa');
+  const changed = [
+    ...(request.out ?? []),
+    ...(request.eased ?? []),
+    ...wishes.flatMap((w) => (w.kind === 'amount' ? [w.itemId] : [])),
+  ];
   return {
     formula: scaled,
     kitchen,
+    keeps: {
+      batterG: total?.kind === 'batter' ? total.grams : like.totals.batterG,
+      flourG: total?.kind === 'batter' || changed.some(flourChanges) ? null : like.totals.flourG,
+    },
     moves: [...known, ...added],
     like,
     start,

@@ -125,7 +125,7 @@ export async function compose(
   const solver = await solverOf(options);
   const limits = limitsOf(options);
   // its amounts are nobody's yet: any may move, but its character is the family's plain one
-  const weights = { merit: 400, touch: 0.5, change: 0.6, character: 5 };
+  const weights = { stray: 400, touch: 0.5, change: 0.6, character: 5 };
   const terms = { wishes: request.wishes ?? [], weights };
   const bowl = { ...bowlOf(start, { ...request, wishes: [] }, kitchen, []), request };
   const found = search(bowl, terms, solver, limits);

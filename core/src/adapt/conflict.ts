@@ -26,7 +26,7 @@ const bandWords: Readonly<Record<BandRow['id'], (family: string) => string>> = {
 };
 
 const BANDS = Object.keys(bandWords) as BandRow['id'][];
-const FREE = { merit: 0, touch: 0, change: 0, character: 0 };
+const FREE = { stray: 0, touch: 0, change: 0, character: 0 };
 
 /** Everything that a request wants to hold at once. */
 function membersOf(whole: Bowl, request: Request, familyName: string): Member[] {

@@ -12,8 +12,8 @@ import type { Quantity } from './rates.js';
 
 /** What a search cares for, in one currency: touches of a line. */
 export interface Weights {
-  /** A whole unit of merit. */
-  readonly merit: number;
+  /** A whole unit of straying. */
+  readonly stray: number;
   /** Each line that is touched. */
   readonly touch: number;
   /** A line changed by its whole weight. */
@@ -22,7 +22,7 @@ export interface Weights {
   readonly character: number;
 }
 
-/** A band of the merit, and the variable that says how far outside it is. */
+/** A band of the ranges, and the variable that says how far outside it is. */
 export interface BandRow {
   readonly id: 'fat' | 'sugar' | 'egg' | 'water' | 'salt' | 'lift' | 'beam' | 'soda';
   readonly side: 'low' | 'high';
@@ -34,7 +34,7 @@ export interface Model extends Figures {
   /** Weight of line i. */
   readonly amount: (i: number) => Linear;
   readonly bands: readonly BandRow[];
-  /** How far outside each band the lines are when every one of them is pinned, in units of merit. */
+  /** How far outside each band the lines are when every one of them is pinned, in units of straying. */
   readonly distances: () => readonly (readonly [BandRow['id'], number])[];
 }
 
@@ -54,7 +54,7 @@ const COARSE = 14;
 /**
  * The mixed-integer programme of a bowl. Every line weighs (1 − y) · what it weighs now + n · its step, with y = 1 when
  * it is touched and n whole. Shares are linear once multiplied by the flour; what is met of the soda is min(soda, acid),
- * with one yes-or-no variable for which of the two runs out. The merit's distances are exact at 0 and, outside a band,
+ * with one yes-or-no variable for which of the two runs out. The distances from the ranges are exact at 0 and, outside a band,
  * counted against the flour as it is now; the full assessment has the last word (`search.ts`).
  *
  * @param about a first answer to refine: number of steps of each line (null for one that stays). Without it the number
@@ -137,14 +137,14 @@ export function modelOf(bowl: Bowl, at: Weighed, weights: Weights, about?: Reado
   const flour0 = Math.max(like.totals.flourG > 0 ? like.totals.flourG : like.totals.baseG, 1);
   const base0 = Math.max(like.totals.baseG, 1);
   const batter0 = Math.max(like.totals.batterG, 1);
-  /** `e` at most 0 but for the slack, of which `unit` is a whole unit of merit. */
+  /** `e` at most 0 but for the slack, of which `unit` is a whole unit of straying. */
   const atMost = (id: BandRow['id'], side: BandRow['side'], e: Linear, unit: number): void => {
     const nth = `${id}_${side}${bands.filter((b) => b.id === id && b.side === side).length || ''}`;
     const slack = `s_${nth}`;
     // what was outside before may stay outside by as much
     const excused = bowl.excused?.get(id) ?? 0;
     const free = excused > 0 ? p.variable(`x_${nth}`, 0, excused) : constant(0);
-    p.row(plus(e, scaled(p.slack(slack, weights.merit), -unit), scaled(free, -unit)), '<=');
+    p.row(plus(e, scaled(p.slack(slack, weights.stray), -unit), scaled(free, -unit)), '<=');
     bands.push({ id, side, slack });
     edges.push([id, e, unit]);
   };
@@ -215,11 +215,11 @@ export function modelOf(bowl: Bowl, at: Weighed, weights: Weights, about?: Reado
   };
 }
 
-/** How far outside each band the formula of a bowl is as it stands, in units of merit. */
+/** How far outside each band the formula of a bowl is as it stands, in units of straying. */
 export function distances(bowl: Bowl): ReadonlyMap<BandRow['id'], number> {
   const pinned = { ...bowl, moves: bowl.moves.map((m) => ({ ...m, fixedG: m.line.grams })) };
   const out = new Map<BandRow['id'], number>();
-  for (const [id, d] of modelOf(pinned, bowl.start, { merit: 1, touch: 0, change: 0, character: 0 }).distances())
+  for (const [id, d] of modelOf(pinned, bowl.start, { stray: 1, touch: 0, change: 0, character: 0 }).distances())
     out.set(id, Math.max(out.get(id) ?? 0, d));
   return out;
 }

@@ -10,6 +10,7 @@ import { applyChanges, allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { asMeasured } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
+import type { Sure } from '../plausible/suspects.js';
 import type { Bowl } from './bowl.js';
 import { formulaWith } from './bowl.js';
 import type { Found } from './search.js';
@@ -57,7 +58,7 @@ const KEEPS: Readonly<Record<Dim, string>> = {
 };
 const DIMS = Object.keys(MENDS) as Dim[];
 
-/** How far outside its band each figure is, in units of merit, with the side. */
+/** How far outside its band each figure is, in units of straying, with the side. */
 function offBand(w: Weighed): Readonly<Record<Dim, number>> {
   const { totals: t, family } = w;
   const none = { lift: 0, soda: 0, tang: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, beam: 0, batter: 0 };
@@ -278,6 +279,8 @@ export function costsOf(like: Weighed, now: Weighed): string[] {
 }
 
 const TITLES: Readonly<Record<ProposalKind, string>> = {
+  restored: 'Put right',
+  hint: 'If something is off',
   fewest: 'Fewest changes',
   nearest: 'Nearest to what it was',
   stock: 'From what is there',
@@ -306,26 +309,86 @@ export function proposalOf(
   const changes = lines
     .filter((l) => l.kind === 'amount' || l.kind === 'left out')
     .map((l) => ({ itemId: l.id, grams: l.toG }));
-  const said = lines
-    .slice(0, 3)
-    .map((l) => l.words)
-    .join('; ');
   return {
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
     title: extra.title ?? TITLES[kind],
-    words: `${capital(said)}${lines.length > 3 ? `; and ${lines.length - 3} more` : ''}`,
+    words: inAll(lines),
     formula,
     changes,
     lines,
     before: judge(asked, bowl.kitchen),
     after: judge(formula, bowl.kitchen),
-    merit: weigh(formula, bowl.kitchen).merit,
+    merit: judge(formula, bowl.kitchen).merit,
     costs: [...costsOf(bowl.like, found.weighed), ...(extra.costs ?? [])],
     cautions: [
       ...new Set([...(kind === 'new' ? [] : newDangers(asked, formula, bowl.kitchen)), ...(extra.cautions ?? [])]),
     ],
     request,
+  };
+}
+
+/** The whole of a proposal in a line. */
+function inAll(lines: readonly ProposalLine[]): string {
+  const said = lines
+    .slice(0, 3)
+    .map((l) => l.words)
+    .join('; ');
+  return `${capital(said)}${lines.length > 3 ? `; and ${lines.length - 3} more` : ''}`;
+}
+
+/**
+ * Lines put right, with nothing searched for.
+ * @param reasons what each line that was touched is for, by its id
+ */
+export function restoredProposal(
+  asked: Formula,
+  found: Formula,
+  reasons: ReadonlyMap<string, string>,
+  sure: Sure,
+  kitchen: Kitchen,
+): Proposal {
+  const formula = reworded(asked, found, kitchen);
+  const was = new Map(allItems(asked).map((i) => [i.id, i]));
+  const lines = allItems(formula).flatMap((item): ProposalLine[] => {
+    const reason = reasons.get(item.id);
+    if (reason === undefined) return [];
+    const old = was.get(item.id);
+    const to = ingredientFor(formula, item, kitchen);
+    const from = old ? ingredientFor(asked, old, kitchen) : to;
+    const kind = !old ? 'added' : old.ingredient !== item.ingredient ? 'replaced' : 'amount';
+    const fromG = old?.grams ?? 0;
+    const groupId = formula.groups.find((g) => g.items.includes(item))?.id ?? '';
+    return [
+      {
+        id: item.id,
+        kind,
+        name: to.name,
+        fromG,
+        toG: item.grams,
+        words: lineWords(kind, from, to, fromG, item.grams, item, kitchen),
+        reason,
+        ...(kind !== 'amount' && { item }),
+        ...(kind === 'added' && { groupId }),
+      },
+    ];
+  });
+  const kind: ProposalKind = sure === 'hint' ? 'hint' : 'restored';
+  const after = judge(formula, kitchen);
+  return {
+    id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
+    kind,
+    title: TITLES[kind],
+    words: inAll(lines),
+    formula,
+    changes: lines.filter((l) => l.kind === 'amount').map((l) => ({ itemId: l.id, grams: l.toG })),
+    lines,
+    before: judge(asked, kitchen),
+    after,
+    merit: after.merit,
+    costs: [],
+    cautions: newDangers(asked, formula, kitchen),
+    request: {},
   };
 }
 

@@ -3,22 +3,24 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { bowlOf, type Bowl } from './bowl.js';
 import { missingFrom, sodiumFreeFor } from './candidates.js';
-import { conflict, fault, worth } from './faults.js';
+import { conflict, fault } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
 import { wishCautions } from './presets.js';
 import { cautioned, proposalOf } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
-import { FEWEST, HAIR, limitsOf, NEAREST, TRIFLE } from './settings.js';
+import { repairs } from './repair.js';
+import { FEWEST, limitsOf, NEAREST, TRIFLE } from './settings.js';
 import { solverOf } from './solver.js';
-import type { AdaptOptions, Conflict, Proposal, ProposalKind, Request, Wish } from './types.js';
-import { whyNot } from './why-not.js';
+import type { AdaptOptions, Conflict, NamedWish, Proposal, ProposalKind, Request, Wish } from './types.js';
+import { listed, whyNot } from './why-not.js';
 import { isMet, pinned, shortOf } from './wishes.js';
 
 /**
- * The smallest changes that make a formula balanced, properly lifted and measurable, under what is fixed, limited or
- * wanted. Up to three proposals, each weighed in full: its merit is strictly lower, or at most equal where it meets a
- * wish that was not met. Empty when nothing needs doing. A conflict, in words, when it cannot be had.
+ * With nothing wished for that is not there already: what is wrong put right, in the one line that it is likeliest in
+ * (`repair.ts`); each proposal lowers the merit. With wishes: the smallest changes that meet them, under what is fixed or
+ * limited, with flour, batter and character kept. Up to three, each weighed in full. Empty when nothing needs doing. A
+ * conflict, in words, when it cannot be had.
  *
  * @param request wishes, locked lines and lines that may come in; see `adapt/types.ts`
  * @param kitchen its spoons, eggs and scale make the steps; its stock is never exceeded by a line that grows
@@ -39,22 +41,21 @@ async function proposalsFor(
   kitchen: Kitchen,
   options: AdaptOptions,
 ): Promise<Proposal[] | Conflict> {
-  const wrong = fault(formula, request, kitchen);
+  const wrong = fault(formula, kitchen);
   if (wrong) return wrong;
   const asked = pinned(formula, request, kitchen);
   const start = weigh(formula, kitchen);
   const wishes = asked.wishes ?? [];
   const unmet = wishes.filter((w) => !isMet(w, formula, start, kitchen, formula));
-  if (unmet.length === 0 && (asked.out ?? []).length === 0 && worth(start) <= TRIFLE) return [];
+  const aimed = unmet.length > 0 || (asked.out ?? []).length > 0;
+  if (!aimed) return putRight(formula, asked, kitchen);
 
   const solver = await solverOf(options);
   const limits = limitsOf(options);
   const stop = async (): Promise<boolean> => (await options.cancelled?.()) === true;
-  const aimed = unmet.length > 0 || (asked.out ?? []).length > 0;
-  const good = (f: Found): boolean =>
-    f.met && (aimed ? f.weighed.merit <= start.merit + HAIR : f.weighed.merit < start.merit - HAIR);
+  const good = (f: Found): boolean => f.met && f.weighed.stray <= start.stray + TRIFLE;
 
-  const hunt = new Hunt(formula, asked, kitchen, start, aimed, solver, limits);
+  const hunt = new Hunt(formula, asked, kitchen, start, solver, limits);
   const first = hunt.best(FEWEST);
   if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
   if (first.found.kind !== 'found' || !good(first.found))
@@ -66,7 +67,7 @@ async function proposalsFor(
   const offer = (kind: ProposalKind, bowl: Bowl, found: Searched): void => {
     if (found.kind !== 'found' || !good(found)) return;
     // a proposal that leaves more to mend than the first is no alternative
-    if (found.weighed.merit > (first.found as Found).weighed.merit + TRIFLE) return;
+    if (found.weighed.stray > (first.found as Found).weighed.stray + TRIFLE) return;
     if (!out.some((o) => alike(o.found.formula, found.formula))) out.push({ kind, bowl, found });
   };
   offer('nearest', first.bowl, hunt.again(first.bowl, NEAREST));
@@ -77,7 +78,7 @@ async function proposalsFor(
     !wishes.some((w) => w.kind === 'stock')
   ) {
     const withStock: Request = { ...asked, wishes: [...wishes, { kind: 'stock' }] };
-    const bowl = bowlOf(formula, withStock, kitchen, withStock.wishes ?? []);
+    const bowl = hunt.bowl(withStock, withStock.wishes ?? []);
     offer('stock', bowl, hunt.again(bowl, NEAREST, withStock.wishes));
   }
   if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
@@ -86,7 +87,7 @@ async function proposalsFor(
     wishes.some((w) => w.kind === 'measure' && w.of === 'sodium' && w.max !== undefined)
   ) {
     const candidates = sodiumFreeFor(formula, start, kitchen);
-    const bowl = bowlOf(formula, { ...asked, candidates }, kitchen, wishes);
+    const bowl = hunt.bowl({ ...asked, candidates }, wishes);
     if (candidates.length > 0) offer('another', bowl, hunt.again(bowl, NEAREST));
   }
   if (out.length < 3 && !out.some((o) => o.kind === 'another')) {
@@ -105,6 +106,28 @@ async function proposalsFor(
       offer('another', first.bowl, other);
   }
   return out.slice(0, 3).map(({ kind, bowl, found }) => proposalOf(kind, formula, bowl, found, asked));
+}
+
+/** What is wrong put right, with what is wished for kept; a conflict where only a lock stands in the way. */
+function putRight(formula: Formula, { wishes = [], locked = [] }: Request, kitchen: Kitchen): Proposal[] | Conflict {
+  const held = [...locked, ...wishes.flatMap((w) => (w.kind === 'hold' ? [w.itemId] : []))];
+  const kept = (p: Proposal): boolean => {
+    const w = weigh(p.formula, kitchen);
+    return wishes.every((wish) => isMet(wish, p.formula, w, kitchen, formula));
+  };
+  const out = repairs(formula, held, kitchen).filter(kept);
+  const free = out.length > 0 ? out : repairs(formula, [], kitchen);
+  const [first] = free;
+  if (out.length > 0 || !first || first.kind === 'hint') return out;
+  const named = first.lines
+    .filter((l) => held.includes(l.id))
+    .map((l): NamedWish => {
+      const at = wishes.findIndex((w) => w.kind === 'hold' && w.itemId === l.id);
+      return { index: at < 0 ? null : at, words: `${l.name.replace(/,.*/, '').toLowerCase()} held`, itemId: l.id };
+    });
+  return named.length === 0
+    ? conflict('cannot', `${first.words} would put it right, but not with what is asked for.`, [], first)
+    : conflict('locked', `With ${listed(named.map((n) => n.words))}, nothing that is left can put it right.`, named, first); // prettier-ignore
 }
 
 /** Everything is counted against the flour, so another way that moves it much is not the same bake. */
@@ -136,7 +159,6 @@ class Hunt {
     readonly request: Request,
     readonly kitchen: Kitchen,
     readonly start: Weighed,
-    readonly aimed: boolean,
     readonly solver: Solver,
     readonly limits: Limits,
   ) {
@@ -146,18 +168,23 @@ class Hunt {
   /** With what is in the formula; where that leaves much to mend, with what it lacks brought in. */
   best(weights: Weights): { bowl: Bowl; found: Searched } {
     const wishes = this.request.wishes ?? [];
-    const bowl = bowlOf(this.formula, this.request, this.kitchen, wishes);
+    const bowl = this.bowl(this.request, wishes);
     const found = this.again(bowl, weights);
     if (this.request.candidates !== undefined || bowl.moves.every((m) => m.fixedG !== null)) return { bowl, found };
-    const left = found.kind === 'found' && found.met ? found.weighed.merit : Infinity;
+    const left = found.kind === 'found' && found.met ? found.weighed.stray - this.start.stray : Infinity;
     if (left <= TRIFLE * 2) return { bowl, found };
     const missing = missingFrom(this.formula, found.kind === 'found' ? found.weighed : this.start, this.kitchen);
     if (missing.length === 0) return { bowl, found };
-    const wider = bowlOf(this.formula, { ...this.request, candidates: missing }, this.kitchen, wishes);
+    const wider = this.bowl({ ...this.request, candidates: missing }, wishes);
     const more = this.again(wider, weights);
-    return more.kind === 'found' && more.met && more.weighed.merit < left - TRIFLE
+    return more.kind === 'found' && more.met && more.weighed.stray - this.start.stray < left - TRIFLE
       ? { bowl: wider, found: more }
       : { bowl, found };
+  }
+
+  /** Bands that were left before may stay left by as much: what a baker makes so is no fault. */
+  bowl(request: Request, wishes: readonly Wish[]): Bowl {
+    return { ...bowlOf(this.formula, request, this.kitchen, wishes), excused: this.outside };
   }
 
   again(
@@ -171,7 +198,7 @@ class Hunt {
       weights,
       notAgain,
       // what is wished for may not be paid for with another figure
-      ...(this.aimed && { maxMerit: this.start.merit, bandLimit: this.outside }),
+      maxStray: TRIFLE,
     };
     return search(bowl, terms, this.solver, this.limits);
   }

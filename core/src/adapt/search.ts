@@ -33,8 +33,8 @@ export interface Found {
 export interface Terms {
   readonly wishes: readonly Wish[];
   readonly weights: Weights;
-  /** The merit may not rise above this; left out, it is only kept small. */
-  readonly maxMerit?: number;
+  /** The straying may not rise above this; left out, it is only kept small. */
+  readonly maxStray?: number;
   /** Bands that may not be further outside than this (in widths), by id. */
   readonly bandLimit?: ReadonlyMap<BandRow['id'], number>;
   /** Wishes bend, at this cost for a whole unit, instead of having to hold. */
@@ -77,7 +77,7 @@ export function search(bowl: Bowl, asked: Terms, solver: Solver, limits: Limits)
     const found = weighedUp(bowl, grams, terms.wishes);
     const { weighed } = found;
     const said = saidOf(model, answer.values);
-    const agrees = weighed.merit <= said + SURPRISE && (found.met || terms.bending !== undefined);
+    const agrees = weighed.stray <= said + spared(bowl) + SURPRISE && (found.met || terms.bending !== undefined);
     if (!best || better(found, best)) best = found;
     if (agrees) return found;
     at = weighed;
@@ -93,7 +93,9 @@ export function feasible(bowl: Bowl, terms: Terms, solver: Solver, limits: Limit
 
 const gramsIn = (bowl: Bowl, model: Model, values: ReadonlyMap<string, number>): number[] =>
   bowl.moves.map((_, i) => tidy(Math.max(0, valueOf(model.amount(i), values))));
-/** The merit as the programme sees it. */
+/** How far outside the ranges it may stay, as it was before. */
+const spared = (bowl: Bowl): number => [...(bowl.excused?.values() ?? [])].reduce((s, x) => s + x, 0);
+/** The straying as the programme sees it. */
 const saidOf = (model: Model, values: ReadonlyMap<string, number>): number =>
   model.bands.reduce((s, b) => s + (values.get(b.slack) ?? 0), 0);
 
@@ -124,8 +126,8 @@ const SLIGHT = 0.05;
  */
 function roundedOff(bowl: Bowl, model: Model, values: ReadonlyMap<string, number>, terms: Terms): Found | null {
   if (terms.weights.touch > LIGHTLY || terms.bending !== undefined || terms.bandLimit !== undefined) return null;
-  const enough = saidOf(model, values) + 0.005;
-  const good = (f: Found): boolean => f.met && f.weighed.merit <= enough;
+  const enough = saidOf(model, values) + spared(bowl) + 0.005;
+  const good = (f: Found): boolean => f.met && f.weighed.stray <= enough;
   let grams = gramsIn(bowl, model, values).map((g, i) => {
     const m = bowl.moves[i];
     return !m || m.fixedG !== null || stays(m, values, i)
@@ -171,8 +173,9 @@ function programmeOf(
     p.row(plus(model.total('flour'), scaled(constant(flourG), -1), scaled(off, -1)), '<=');
     p.row(plus(model.total('flour'), scaled(constant(flourG), -1), off), '>=');
   }
-  if (terms.maxMerit !== undefined)
-    p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxMerit), -1]]), '<=');
+  sameBatch(bowl, model);
+  if (terms.maxStray !== undefined)
+    p.row(combine([...model.bands.map((b) => [term(b.slack), 1] as const), [constant(terms.maxStray), -1]]), '<=');
   for (const b of model.bands) {
     const most = terms.bandLimit?.get(b.id);
     if (most !== undefined) p.row(minus(term(b.slack), constant(most)), '<=');
@@ -189,6 +192,21 @@ function programmeOf(
   return model;
 }
 
+/** Most that a batter, and its flour, may come to differ from what it was, as shares: beyond, it is another recipe. */
+export const SAME_BATTER = 0.15;
+export const SAME_FLOUR = 0.1;
+
+function sameBatch({ keeps, moves }: Bowl, { programme: p, total }: Model): void {
+  const within = (e: Linear, was: number, by: number): void => {
+    p.row(plus(e, constant(-was * (1 + by))), '<=');
+    p.row(plus(e, constant(-was * (1 - by))), '>=');
+  };
+  // what is locked or held may leave no room for more
+  if (moves.every((m) => m.fixedG !== null)) return;
+  within(total('batter'), keeps.batterG, SAME_BATTER);
+  if (keeps.flourG !== null && keeps.flourG > 0) within(total('flour'), keeps.flourG, SAME_FLOUR);
+}
+
 /** The first answer in steps: null for a line that it leaves alone. */
 function stepsOf(bowl: Bowl, values: ReadonlyMap<string, number>): ReadonlyMap<number, number | null> {
   return new Map(
@@ -203,4 +221,4 @@ function stays(m: Move, values: ReadonlyMap<string, number>, i: number): boolean
   return y === undefined ? Math.abs((values.get(`n${i}`) ?? 0) * m.step - m.fromG) < 0.5 * m.step : y < 0.5;
 }
 
-const better = (a: Found, b: Found): boolean => (a.met !== b.met ? a.met : a.weighed.merit < b.weighed.merit - 1e-9);
+const better = (a: Found, b: Found): boolean => (a.met !== b.met ? a.met : a.weighed.stray < b.weighed.stray - 1e-9);

@@ -2,15 +2,15 @@ import type { Limits } from './linear.js';
 import type { Weights } from './model.js';
 import type { AdaptOptions } from './types.js';
 
-/** A merit not worth a change; see `balance/advice.ts`. */
+/** Straying from the family's ranges (balance/weigh.ts) not worth a change. */
 export const TRIFLE = 0.03;
-/** Merit that cannot be told apart from none. */
+/** Straying that cannot be told apart from none. */
 export const HAIR = 1e-6;
 
 /** As few lines as can be. */
-export const FEWEST: Weights = { merit: 400, touch: 3, change: 1, character: 1.2 };
+export const FEWEST: Weights = { stray: 400, touch: 3, change: 1, character: 1.2 };
 /** What it is like comes first. */
-export const NEAREST: Weights = { merit: 400, touch: 0.6, change: 0.8, character: 6 };
+export const NEAREST: Weights = { stray: 400, touch: 0.6, change: 0.8, character: 6 };
 
 export const limitsOf = (o: AdaptOptions): Limits => ({
   maxNodes: Math.max(1, Math.round(o.maxNodes ?? 4000)),
@@ -19,7 +19,7 @@ export const limitsOf = (o: AdaptOptions): Limits => ({
 });
 
 /** How a swap is judged: the character is kept, and each further line touched has to be worth it. */
-export const SWAP: Weights = { merit: 400, touch: 0.9, change: 0.8, character: 6 };
+export const SWAP: Weights = { stray: 400, touch: 0.9, change: 0.8, character: 6 };
 
 /** How far a batter may be from the weight that is wished for, %, unless the wish says. */
 export const BATTER_WITHIN_PCT = 2;

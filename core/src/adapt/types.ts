@@ -114,7 +114,17 @@ export interface Judged {
   readonly words: string;
 }
 
-export type ProposalKind = 'fewest' | 'nearest' | 'stock' | 'another' | 'swap' | 'new' | 'possible';
+/** `restored` undoes a slip, `hint` undoes what may be one; the others are searched for. */
+export type ProposalKind =
+  | 'restored'
+  | 'hint'
+  | 'fewest'
+  | 'nearest'
+  | 'stock'
+  | 'another'
+  | 'swap'
+  | 'new'
+  | 'possible';
 
 export interface Proposal {
   readonly id: string;

@@ -2,22 +2,19 @@ import { aFamily, familyOf } from '../balance/families.js';
 import { heldAgainst } from '../balance/held.js';
 import { nearestFamily } from '../plausible/kinship.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
-import { ingredientFor } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { bowlOf } from './bowl.js';
 import { conflictOf } from './conflict.js';
 import { conflict } from './faults.js';
 import type { Limits, Solver } from './linear.js';
-import { proposalOf, shortName } from './proposal.js';
+import { proposalOf } from './proposal.js';
 import { search, type Searched } from './search.js';
-import { FEWEST, HAIR, NEAREST, TRIFLE } from './settings.js';
-import type { Conflict, NamedWish, Proposal, Request } from './types.js';
+import { FEWEST, NEAREST, TRIFLE } from './settings.js';
+import type { Conflict, Proposal, Request } from './types.js';
 
 /** What was asked of which formula. */
 interface Asking {
   readonly start: Weighed;
-  /** Something is wished for that is not there, rather than only to be put right. */
-  readonly aimed: boolean;
 }
 
 /** Why there is nothing to propose: which wishes, locks and bands stand against each other, and how near it can be had. */
@@ -44,23 +41,24 @@ export function whyNot(
   );
   const near = search(
     bowl,
-    { wishes: wishes.filter((w) => w.kind !== 'hold'), weights: FEWEST, maxMerit: hunt.start.merit, bending: 60 },
+    {
+      wishes: wishes.filter((w) => w.kind !== 'hold'),
+      weights: FEWEST,
+      maxStray: hunt.start.stray + TRIFLE,
+      bending: 60,
+    },
     solver,
     limits,
   );
   const nearest =
-    near.kind === 'found' && near.touched.length > 0 && near.weighed.merit <= hunt.start.merit + HAIR
+    near.kind === 'found' && near.touched.length > 0 && near.weighed.stray <= hunt.start.stray + TRIFLE
       ? proposalOf('possible', formula, bowl, near, asked)
       : null;
-  const named = hunt.aimed
-    ? conflictOf(formula, asked, kitchen, solver, limits)
-    : lockedOut(formula, asked, kitchen, hunt, solver, limits);
+  const named = conflictOf(formula, asked, kitchen, solver, limits);
   if (named.length === 0)
     return conflict(
       'cannot',
-      hunt.aimed
-        ? 'That cannot be had in steps that can be measured; ask for a little less of it.'
-        : `No change that can be measured makes it better than it is as ${familyOf(formula.family).name}.`,
+      'That cannot be had in steps that can be measured; ask for a little less of it.',
       [],
       nearest,
     );
@@ -94,7 +92,7 @@ function asAnother(
   if (nearest === formula.family || nearest === 'free') return null;
   const family = familyOf(nearest);
   const now: Formula = { ...found.formula, family: nearest };
-  if (weigh(now, kitchen).merit > TRIFLE) return null;
+  if (weigh(now, kitchen).stray > TRIFLE) return null;
   const p = proposalOf('possible', formula, bowl, found, asked, { title: `As ${aFamily(family)}`, formula: now });
   return {
     ...p,
@@ -116,40 +114,3 @@ function asAnother(
 /** Wishes in one sentence: `a; b; and c`. */
 export const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join('; ')}; and ${names.at(-1)}`;
-
-/** The fewest locks that stand in the way of any betterment. */
-function lockedOut(
-  formula: Formula,
-  asked: Request,
-  kitchen: Kitchen,
-  hunt: Asking,
-  solver: Solver,
-  limits: Limits,
-): NamedWish[] {
-  const locks = [
-    ...(asked.locked ?? []).map((itemId) => ({ itemId, index: null as number | null })),
-    ...(asked.wishes ?? []).flatMap((w, index) =>
-      w.kind === 'hold' || w.kind === 'amount' || w.kind === 'have'
-        ? [{ itemId: w.kind === 'have' ? '' : w.itemId, index }]
-        : [],
-    ),
-  ];
-  if (locks.length === 0) return [];
-  const helps = (open: readonly (typeof locks)[number][]): boolean => {
-    const request: Request = {
-      ...asked,
-      locked: (asked.locked ?? []).filter((id) => !open.some((o) => o.index === null && o.itemId === id)),
-      wishes: (asked.wishes ?? []).filter((_, i) => !open.some((o) => o.index === i)),
-    };
-    const bowl = bowlOf(formula, request, kitchen, request.wishes ?? []);
-    const found = search(bowl, { wishes: request.wishes ?? [], weights: FEWEST }, solver, limits);
-    return found.kind === 'found' && found.met && found.weighed.merit < hunt.start.merit - HAIR;
-  };
-  const name = (l: (typeof locks)[number]): NamedWish => {
-    const item = formula.groups.flatMap((g) => g.items).find((i) => i.id === l.itemId);
-    const what = item ? shortName(ingredientFor(formula, item, kitchen)) : 'a limit';
-    return { index: l.index, ...(l.itemId !== '' && { itemId: l.itemId }), words: `${what} held` };
-  };
-  for (const l of locks) if (helps([l])) return [name(l)];
-  return helps(locks) ? locks.map(name) : [];
-}

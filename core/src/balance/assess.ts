@@ -59,6 +59,7 @@ export interface Assessment {
   readonly cautions: readonly Caution[];
   readonly allergens: readonly string[];
   readonly advice: readonly Advice[];
+  /** How implausible it is, in log odds; 0 where it is as ordinary as two thirds of the ordinary formulas are. */
   readonly merit: number;
   /** How ordinary the whole is, and which line would make it so; null without flour or nuts to judge by. */
   readonly plausible: {
@@ -130,7 +131,8 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     cautions: cautionsOf(formula, kitchen),
     allergens: allergensOf(formula, kitchen),
     advice: adviceFor(formula, kitchen, w, held, options.locked ?? []),
-    merit: w.merit,
+    // without flour or anything in its place there is nothing ordinary about it
+    merit: held?.merit ?? (lines.length > 0 && totals.baseG <= 0 ? NO_FLOUR : 0),
     plausible: held && {
       typical: held.typical,
       suspects: held.suspects,
@@ -141,6 +143,9 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     },
   };
 }
+
+/** Merit of something without flour: as odd as can be. */
+const NO_FLOUR = 20;
 
 /** The lift held against what the rest of the formula leads one to expect. */
 function within(lift: Lift, { low, high }: Span): Lift {

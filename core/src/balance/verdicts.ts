@@ -263,8 +263,8 @@ export function verdictsOf(
   return out;
 }
 
-/** What a figure adds to merit: its distance outside its range, over the range's width. */
-export interface MeritTerm {
+/** What a figure adds to the straying: its distance outside its range, over the range's width. */
+export interface StrayTerm {
   readonly name: string;
   readonly value: number;
 }
@@ -275,7 +275,7 @@ export interface MeritTerm {
  * beam beyond its usual span, and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
  * within. Every proposal strictly lowers it.
  */
-export function meritTerms(
+export function strayTerms(
   t: Totals,
   lift: Lift,
   ledger: Ledger,
@@ -283,9 +283,9 @@ export function meritTerms(
   masked: boolean,
   beam: Beam,
   water: WaterLine,
-): MeritTerm[] {
+): StrayTerm[] {
   if (t.baseG <= 0) return [{ name: 'nothing to judge by', value: 10 }];
-  const out: MeritTerm[] = [];
+  const out: StrayTerm[] = [];
   // what is stored as free is aimed at nothing, though a relative gives it ranges to be described by
   if (family.id !== 'free') {
     for (const m of measures) {
@@ -301,5 +301,5 @@ export function meritTerms(
   return out;
 }
 
-export const meritOf = (...of: Parameters<typeof meritTerms>): number =>
-  meritTerms(...of).reduce((s, { value }) => s + value, 0);
+export const strayOf = (...of: Parameters<typeof strayTerms>): number =>
+  strayTerms(...of).reduce((s, { value }) => s + value, 0);

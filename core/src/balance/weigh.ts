@@ -10,7 +10,7 @@ import { beamOf, waterLineOf, type Beam, type WaterLine } from './pulls.js';
 import { batterTemperature } from './temperature.js';
 import { consistencyOf, looseness, totalsOf, type Totals } from './totals.js';
 import type { Band } from '../formula/types.js';
-import { masks, meritOf } from './verdicts.js';
+import { masks, strayOf } from './verdicts.js';
 
 /** Everything that can be weighed up without looking for advice; what the search for advice runs on. */
 export interface Weighed {
@@ -26,7 +26,8 @@ export interface Weighed {
   readonly consistency: Consistency;
   readonly temperatureC: Band;
   readonly masked: boolean;
-  readonly merit: number;
+  /** How far outside the family's ranges, summed, each in widths of its range; what a search for wishes keeps small. */
+  readonly stray: number;
 }
 
 /**
@@ -69,6 +70,6 @@ export function weigh(formula: Formula, kitchen: Kitchen, banded = false): Weigh
     consistency: consistencyOf(totals),
     temperatureC,
     masked,
-    merit: meritOf(totals, lift, ledger, family, masked, beam, water),
+    stray: strayOf(totals, lift, ledger, family, masked, beam, water),
   };
 }

@@ -3,15 +3,13 @@ import { nearestFamily } from '../plausible/kinship.js';
 import { textureOf } from '../balance/texture.js';
 import { goesInAt } from '../balance/temperature.js';
 import { densityOf, heaviness, looseness } from '../balance/totals.js';
-import { meritTerms } from '../balance/verdicts.js';
 import { outBy } from '../plausible/clues.js';
-import { spanOf } from '../plausible/judge.js';
+import { FAR_OFF, spanOf } from '../plausible/judge.js';
 import { waterLeft } from '../plausible/spans.js';
 import { NAMED } from '../plausible/suspects.js';
 import { measures as measured, type Measured } from '../plausible/view.js';
 import type { Held } from '../balance/held.js';
 import type { Weighed } from '../balance/weigh.js';
-import { exactly } from '../formula/bands.js';
 import type { Kitchen } from '../formula/types.js';
 import { plain } from '../quantity/numbers.js';
 import { general, judgement, type Explanation } from './types.js';
@@ -65,6 +63,23 @@ export function explainPlausible(held: Held | null): Explanation {
       unit: 'spreads',
       from: `expected ${plain(spanOf(expected[m], m).usual)}, here ${plain(spanOf(expected[m], m).is)}`,
     })),
+    source: judgement,
+  };
+}
+
+/** How implausible the whole is, and from what on something is worth mending. */
+export function explainMerit(held: Held | null): Explanation {
+  if (!held) return { words: 'There is no flour to judge the rest by.', equation: '0', inputs: [], source: judgement };
+  const { told, mendFrom, apart, merit } = held;
+  return {
+    words: 'How implausible the formula is: 0 where it is as ordinary as two thirds of the ordinary formulas are.',
+    equation: `over(slip here − slip there) + over(distance − all of them) = ${plain(merit)}`,
+    inputs: [
+      { name: 'log odds of a slip here', value: told.any, unit: '', from: 'how far each measure is out' },
+      { name: 'of the ordinary one that a third look odder than', value: mendFrom, unit: '', from: 'judgement.md' },
+      { name: 'distance of the third nearest ordinary formula', value: apart, unit: 'spreads', from: 'all measures' },
+      { name: 'beyond which no ordinary one lies', value: FAR_OFF, unit: 'spreads', from: 'plausibility.md' },
+    ],
     source: judgement,
   };
 }
@@ -265,19 +280,6 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
           { name: 'sugar', value: t.sugarG, unit: 'g', from: 'composition' },
           { name: 'flour and cocoa', value: t.baseG, unit: 'g', from: 'as weighed' },
         ],
-      };
-    case 'merit':
-      return {
-        ...base,
-        words: 'How far this formula is from its family: the sum of distances outside each band, 0 when all is within.',
-        equation: `sum of the below = ${plain(w.merit)}`,
-        inputs: meritTerms(t, w.lift, w.ledger, family, w.masked, w.beam, w.water).map(({ name, value }) => ({
-          name,
-          value,
-          unit: '',
-          from: 'outside its range ÷ width of the range; docs/science/balance.md',
-        })),
-        band: exactly(w.merit),
       };
     default:
       return null;

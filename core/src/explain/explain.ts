@@ -6,7 +6,14 @@ import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { asMeasured, densityIn } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
-import { explainBatter, explainFamily, explainHydration, explainMeasure, explainPlausible } from './balance.js';
+import {
+  explainBatter,
+  explainFamily,
+  explainHydration,
+  explainMeasure,
+  explainMerit,
+  explainPlausible,
+} from './balance.js';
 import {
   explainCrumb,
   explainEntry,
@@ -88,6 +95,8 @@ export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kit
       return explainHydration(w, heldAgainst(formula, w, kitchen));
     case 'family':
       return explainFamily(w, heldAgainst(formula, w, kitchen));
+    case 'merit':
+      return explainMerit(heldAgainst(formula, w, kitchen));
     case 'plausible':
       return explainPlausible(heldAgainst(formula, w, kitchen));
     default: {

@@ -1,6 +1,6 @@
 import { apartAt, covariance, ALIKE, type Apart, type Ground, type Rows } from './ground.js';
 import { FAR, type Fitted } from './expect.js';
-import { contextOf, measures, type Measured } from './view.js';
+import { contextOf, type Context, type Measured } from './view.js';
 
 /** Lower triangle L of a positive definite n × n matrix, L Lᵀ = A, in place. @throws Error when it is not. */
 function cholesky(a: Float64Array, n: number): void {
@@ -44,16 +44,10 @@ function dot({ d, at }: Rows, i: number, k: number): number {
 
 const median = (x: number[]): number => x.sort((a, b) => a - b)[Math.floor(x.length / 2)] ?? 0;
 
-/**
- * Fits one measure: kernel regression (a Gaussian process) on the ground, with each formula's error when left out.
- * Takes about n³ steps: half a second for 600 formulas.
- */
-export function fitMeasure(ground: Ground, m: Measured, apart = apartOfAll(ground)): Fitted {
+/** What is known of all formulas before a measure is looked at: the inverse of how they covary, as its lower factor L⁻¹. */
+function covarying(ground: Ground, c: Context, apart: readonly Apart[]): Float64Array {
   const { n, family } = ground;
-  const { rows: from } = ground.from[contextOf[m]];
-  const is = ground.is[m];
-  const mean = is.reduce((s, y) => s + y, 0) / n;
-  const sd = Math.sqrt(is.reduce((s, y) => s + (y - mean) ** 2, 0) / n) + 1e-9;
+  const { rows: from } = ground.from[c];
   const a = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
     for (let k = 0; k <= i; k++) {
@@ -65,7 +59,14 @@ export function fitMeasure(ground: Ground, m: Measured, apart = apartOfAll(groun
         covariance(Math.max(0, d2), kin, (near.product[k] as number) + product) + (i === k ? ALIKE.noise : 0);
     }
   cholesky(a, n);
-  const inv = inverseLower(a, n);
+  return inverseLower(a, n);
+}
+
+/** Fits one measure: kernel regression (a Gaussian process) on the ground, with each formula's error when left out. */
+function fitMeasure(is: Float64Array, inv: Float64Array): Fitted {
+  const n = is.length;
+  const mean = is.reduce((s, y) => s + y, 0) / n;
+  const sd = Math.sqrt(is.reduce((s, y) => s + (y - mean) ** 2, 0) / n) + 1e-9;
   // A⁻¹ = L⁻ᵀ L⁻¹: its product with what is to be explained, and its diagonal
   const half = new Float64Array(n);
   for (let i = 0; i < n; i++)
@@ -87,9 +88,18 @@ export function fitMeasure(ground: Ground, m: Measured, apart = apartOfAll(groun
 
 const apartOfAll = (ground: Ground): Apart[] => Array.from({ length: ground.n }, (_, i) => apartAt(i, ground));
 
-export function fitAll(ground: Ground): Record<Measured, Fitted> {
+/** Fits measures, each from all the rest; those that are expected from the same share its inverse. n³ steps for each of these. */
+export function fitMeasures<M extends Measured>(ground: Ground, of: readonly M[]): Record<M, Fitted> {
   const apart = apartOfAll(ground);
-  return Object.fromEntries(measures.map((m) => [m, fitMeasure(ground, m, apart)])) as Record<Measured, Fitted>;
+  const known = new Map<Context, Float64Array>();
+  const out = {} as Record<M, Fitted>;
+  for (const m of of) {
+    const c = contextOf[m];
+    const inv = known.get(c) ?? covarying(ground, c, apart);
+    known.set(c, inv);
+    out[m] = fitMeasure(ground.is[m], inv);
+  }
+  return out;
 }
 
 /** An example for the second half of the judgement: what its measures looked like, and which slip is in it (0: none). */
@@ -99,66 +109,83 @@ export interface Example {
   readonly weight: number;
 }
 
-/** Weights of the clues for each slip: classes × (clues + 1), the first of each row for any formula. */
+/** Weights of the clues for each slip: (1 + clues) × classes, the first row for any formula; clues count in units of `sd`. */
 export interface Telling {
   readonly classes: number;
-  readonly mean: Float64Array;
   readonly sd: Float64Array;
   readonly rows: Float64Array;
+}
+
+/** The clues of an example that are not 0, the constant first: most of them begin to tell only far out. */
+interface Sparse {
+  readonly at: Int32Array;
+  readonly x: Float64Array;
 }
 
 /**
  * Logistic regression over the slips and none with a quadratic penalty, by limited-memory quasi-Newton steps.
  * @param penalty per unit of weight², beside the sum over the examples
  */
-export function fitTelling(examples: readonly Example[], classes: number, penalty = 5, steps = 160): Telling {
+export function fitTelling(examples: readonly Example[], classes: number, penalty = 7, steps = 180): Telling {
   const p = (examples[0]?.clues.length ?? 0) + 1;
-  const { mean, sd } = standard(examples, p);
-  const x = examples.map((e) => {
-    const row = new Float64Array(p).fill(1);
-    for (let j = 1; j < p; j++) row[j] = ((e.clues[j - 1] as number) - (mean[j] as number)) / (sd[j] as number);
-    return row;
-  });
+  const sd = deviations(examples, p);
+  const sparse = examples.map((e) => sparseOf(e.clues, sd));
   const score = new Float64Array(classes);
   const value = (rows: Float64Array, slope: Float64Array): number => {
     let loss = 0;
     slope.fill(0);
-    examples.forEach((e, i) => {
-      const row = x[i] as Float64Array;
-      let most = -Infinity;
-      for (let c = 0, k = 0; c < classes; c++) {
-        let s = 0;
-        for (let j = 0; j < p; j++, k++) s += (rows[k] as number) * (row[j] as number);
-        score[c] = s;
-        if (s > most) most = s;
+    for (const [i, e] of examples.entries()) {
+      const { at, x } = sparse[i] as Sparse;
+      score.fill(0);
+      for (let n = 0; n < at.length; n++) {
+        const v = x[n] as number;
+        for (let c = 0, k = (at[n] as number) * classes; c < classes; c++, k++)
+          score[c] = (score[c] as number) + v * (rows[k] as number);
       }
+      let most = -Infinity;
+      for (let c = 0; c < classes; c++) most = Math.max(most, score[c] as number);
       let sum = 0;
       for (let c = 0; c < classes; c++) sum += score[c] = Math.exp((score[c] as number) - most);
       loss -= e.weight * Math.log((score[e.slip] as number) / sum + 1e-12);
-      for (let c = 0; c < classes; c++) {
-        const v = e.weight * ((score[c] as number) / sum - (c === e.slip ? 1 : 0));
-        if (Math.abs(v) < 1e-6) continue;
-        for (let j = 0, k = c * p; j < p; j++, k++) slope[k] = (slope[k] as number) + v * (row[j] as number);
+      for (let c = 0; c < classes; c++) score[c] = e.weight * ((score[c] as number) / sum - (c === e.slip ? 1 : 0));
+      for (let n = 0; n < at.length; n++) {
+        const v = x[n] as number;
+        for (let c = 0, k = (at[n] as number) * classes; c < classes; c++, k++)
+          slope[k] = (slope[k] as number) + v * (score[c] as number);
       }
-    });
-    for (let c = 0; c < classes; c++)
-      for (let j = 1, k = c * p + 1; j < p; j++, k++) {
-        loss += penalty * (rows[k] as number) ** 2;
-        slope[k] = (slope[k] as number) + 2 * penalty * (rows[k] as number);
-      }
+    }
+    for (let k = classes; k < p * classes; k++) {
+      loss += penalty * (rows[k] as number) ** 2;
+      slope[k] = (slope[k] as number) + 2 * penalty * (rows[k] as number);
+    }
     return loss;
   };
-  return { classes, mean, sd, rows: least(value, classes * p, steps) };
+  return { classes, sd, rows: least(value, classes * p, steps) };
 }
 
-function standard(examples: readonly Example[], p: number): { mean: Float64Array; sd: Float64Array } {
-  const mean = new Float64Array(p);
-  const sd = new Float64Array(p);
+function sparseOf(clues: Float64Array, sd: Float64Array): Sparse {
+  const at = [0];
+  const x = [1];
+  clues.forEach((v, j) => {
+    if (v === 0) return;
+    at.push(j + 1);
+    x.push(v / (sd[j + 1] as number));
+  });
+  return { at: Int32Array.from(at), x: Float64Array.from(x) };
+}
+
+/** Standard deviation of each clue, 1 for the constant. */
+function deviations(examples: readonly Example[], p: number): Float64Array {
+  const sum = new Float64Array(p);
+  const squares = new Float64Array(p);
+  for (const { clues } of examples)
+    for (let j = 1; j < p; j++) {
+      const v = clues[j - 1] as number;
+      sum[j] = (sum[j] as number) + v;
+      squares[j] = (squares[j] as number) + v * v;
+    }
   const n = examples.length;
-  for (const e of examples) for (let j = 1; j < p; j++) mean[j] = (mean[j] as number) + (e.clues[j - 1] as number) / n;
-  for (const e of examples)
-    for (let j = 1; j < p; j++) sd[j] = (sd[j] as number) + ((e.clues[j - 1] as number) - (mean[j] as number)) ** 2 / n;
-  return { mean, sd: sd.map((v, j) => (j === 0 ? 1 : Math.sqrt(v) + 1e-9)) };
+  return sum.map((s, j) => (j === 0 ? 1 : Math.sqrt(Math.max(0, (squares[j] as number) / n - (s / n) ** 2)) + 1e-9));
 }
 
 /** Least value of a smooth convex function from 0 on: quasi-Newton steps from the last dozen slopes, halved until they go down. */

@@ -24,6 +24,9 @@ export const measureOf: Readonly<Record<SuspectRole, Measured>> = {
 /** Standard deviations from the third nearest formula beyond which no ordinary one lies: half lie within 1.5, all within 4.5. */
 export const FAR_OFF = 4.6;
 
+/** Share of the ordinary formulas that look odder than one that leaves nothing to mend. Judgement. */
+const NOTHING_TO_MEND = 0.4;
+
 /** A formula judged: what the rest leads one to expect of each measure, and what a slip would explain. */
 export interface Judged {
   readonly expected: Readonly<Record<Measured, Expected>>;
@@ -32,6 +35,13 @@ export interface Judged {
   readonly ranked: readonly SuspectRole[];
   /** Share of ordinary formulas that look as odd as this or odder, 0–1. */
   readonly typical: number;
+  /**
+   * How implausible it is: log odds that a slip is in it, over those of the ordinary formula that two fifths of all look odder
+   * than, and how much farther than all of them it is from what is known; 0 where it is as ordinary as three fifths of them are.
+   */
+  readonly merit: number;
+  /** Log odds of a slip in that ordinary formula. */
+  readonly mendFrom: number;
   /** What it is by its figures and title alone, likeliest first. */
   readonly kin: readonly Kinship[];
   /** How far the third nearest ordinary formula is, in standard deviations. */
@@ -53,6 +63,7 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
   const apart = apartOf(view, kin, ground);
   const expected = expectedOf(view, kin, ground, fitted, apart);
   const told = tell(cluesOf(expected), telling);
+  const mendFrom = odds[Math.round(NOTHING_TO_MEND * (odds.length - 1))] as number;
   const { kin: like, apart: far } = kinshipOf(view, apart, ground);
   return {
     expected,
@@ -60,6 +71,8 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
     ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
     // what is like nothing that is known is judged by nothing that is known
     typical: far > FAR_OFF ? 0 : oddEnough(told.any, odds),
+    merit: Math.max(0, told.any - mendFrom) + Math.max(0, far - FAR_OFF),
+    mendFrom,
     kin: like,
     apart: far,
     against: ground.n,

@@ -1,11 +1,11 @@
 import type { FamilyId } from '../formula/types.js';
 import { cluesOf } from './clues.js';
 import { expectedOf, type Fitted } from './expect.js';
-import { fitAll, fitTelling, type Example, type Telling } from './fit.js';
+import { fitMeasures, fitTelling, type Example, type Telling } from './fit.js';
 import { batterOf, saidOfOrdinary, type Ordinary } from './formulas.js';
 import { groundOf, onlyKin, type Ground } from './ground.js';
 import { planted, slips, type Slip } from './slips.js';
-import { viewOfLines, type Measured } from './view.js';
+import { measures, viewOfLines, type Measured } from './view.js';
 
 /** First half: what the rest of a formula leads one to expect of each measure. */
 export interface Learned {
@@ -22,7 +22,7 @@ export function learnExpected(formulas: readonly Ordinary[]): Learned {
     known.map((k) => k.view),
     known.map((k) => k.family),
   );
-  return { ground, fitted: fitAll(ground) };
+  return { ground, fitted: fitMeasures(ground, measures) };
 }
 
 /** A formula as it is, or with one slip in it, as the rest of the ground sees it. */

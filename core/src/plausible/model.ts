@@ -30,7 +30,7 @@ export interface Weights {
       }
     >
   >;
-  readonly telling: { readonly clues: number; readonly mean: Packed; readonly sd: Packed; readonly rows: Packed };
+  readonly telling: { readonly clues: number; readonly sd: Packed; readonly rows: Packed };
   readonly odds: readonly number[];
 }
 
@@ -76,7 +76,7 @@ export function* makingModel(): Generator<void, void> {
   yield;
   const p = t.clues + 1;
   const classes = slips.length + 1;
-  const telling = { classes, mean: unpack(t.mean, p), sd: unpack(t.sd, p), rows: unpack(t.rows, classes * p) };
+  const telling = { classes, sd: unpack(t.sd, p), rows: unpack(t.rows, classes * p) };
   model = { ground, fitted, telling, odds };
 }
 

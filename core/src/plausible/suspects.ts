@@ -3,11 +3,11 @@ import { catalogueRow } from '../ingredient/catalogue.js';
 import type { Line } from '../leavening/parts.js';
 import { powderTypeOf } from '../leavening/parts.js';
 import { units } from '../quantity/units.js';
-import { powderKind } from '../leavening/powders.js';
+import { powderKind, SODA_G_PER_MOL } from '../leavening/powders.js';
 import { gasMmolPerG } from '../leavening/thumb.js';
 import { fits, measureOf, spanOf, type Judged } from './judge.js';
 import { slips, type Slip } from './slips.js';
-import { roleOf, sumsOf, type SuspectRole } from './sums.js';
+import { roleOf, sumsOf, type Sums, type SuspectRole } from './sums.js';
 import { figures, flourOf, toLog, type Measured } from './view.js';
 
 /** A hint is for whoever asks; likely and plain ones are verdicts. */
@@ -50,9 +50,8 @@ const COMES_IN: Readonly<Record<SuspectRole, readonly [usual: string, withoutMil
   salt: ['salt'],
 };
 
-/** How much of its role's measure a gram of an ingredient brings: grams, for a leavener mmol. */
-function perGram(role: SuspectRole, i: Ingredient, kitchen: Kitchen | undefined): number {
-  if (role === 'leavener') return gasMmolPerG(powderKind(powderTypeOf(i, kitchen)));
+/** How much of its role's measure a gram of an ingredient brings, g. */
+function perGram(role: SuspectRole, i: Ingredient): number {
   const part = { fat: i.per100.fat, liquid: i.per100.water, sugar: i.per100.sugar };
   return role in part ? part[role as keyof typeof part] / 100 : 1;
 }
@@ -68,8 +67,33 @@ function missing(
   const [usually, otherwise] = COMES_IN[role];
   const likely = s.milky > 0 ? usually : (otherwise ?? usually);
   const { usual, is } = spanOf(j.expected[measureOf[role]], measureOf[role]);
-  const of = role === 'leavener' ? (flourOf(s) + s.cocoa) * s.thin : flourOf(s);
-  return { likely, likelyG: (Math.max(0, usual - is) * of) / 100 / perGram(role, catalogueRow(likely), kitchen) };
+  if (role === 'leavener') return missingLeavener(j, lines, s, Math.max(0, usual - is), kitchen);
+  return { likely, likelyG: (Math.max(0, usual - is) * flourOf(s)) / 100 / perGram(role, catalogueRow(likely)) };
+}
+
+/** Powder for the lift that is expected, or soda for the soda that is: whichever leaves gas, soda and acid more as expected. */
+function missingLeavener(
+  j: Judged,
+  lines: readonly Line[],
+  s: Sums,
+  gas: number,
+  kitchen: Kitchen | undefined,
+): Pick<Suspect, 'likelyG' | 'likely'> {
+  const base = ((flourOf(s) + s.cocoa) * s.thin) / 100;
+  const powder = catalogueRow('baking-powder');
+  const soda = catalogueRow('baking-soda');
+  const perGramOf = gasMmolPerG(powderKind(powderTypeOf(powder, kitchen)));
+  const ways = [
+    { ingredient: powder, grams: (gas * base) / perGramOf },
+    { ingredient: soda, grams: (spanOf(j.expected.soda, 'soda').usual * base * SODA_G_PER_MOL) / 1000 },
+  ];
+  const [best] = ways
+    .map(({ ingredient, grams }) => {
+      const item = { id: '', ingredient: ingredient.id, words: '', entered: null, grams };
+      return { likely: ingredient.id, likelyG: grams, odds: leavenedAs([...lines, { item, ingredient, grams, whole: false }], j, kitchen) }; // prettier-ignore
+    })
+    .sort((a, b) => b.odds - a.odds);
+  return { likely: best?.likely, likelyG: best?.likelyG ?? 0 };
 }
 
 /** What a role's lines bring of its own measure, in its own unit (% of flour; mmol to 100 of flour and cocoa). */

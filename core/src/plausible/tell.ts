@@ -14,15 +14,13 @@ const logSum = (x: readonly number[]): number => {
   return Number.isFinite(most) ? most + Math.log(x.reduce((s, v) => s + Math.exp(v - most), 0)) : -Infinity;
 };
 
-export function tell(clues: Float64Array, { classes, mean, sd, rows }: Telling): Told {
-  const p = clues.length + 1;
-  const x = new Float64Array(p);
-  x[0] = 1;
-  for (let j = 1; j < p; j++) x[j] = ((clues[j - 1] as number) - (mean[j] as number)) / (sd[j] as number);
-  const score = Array.from({ length: classes }, (_, c) => {
-    let s = 0;
-    for (let j = 0, k = c * p; j < p; j++, k++) s += (rows[k] as number) * (x[j] as number);
-    return s;
+export function tell(clues: Float64Array, { classes, sd, rows }: Telling): Told {
+  const score = Array.from(rows.subarray(0, classes));
+  clues.forEach((clue, j) => {
+    if (clue === 0) return;
+    const x = clue / (sd[j + 1] as number);
+    for (let c = 0, k = (j + 1) * classes; c < classes; c++, k++)
+      score[c] = (score[c] as number) + x * (rows[k] as number);
   });
   const odds = score.slice(1).map((s) => s - (score[0] as number));
   const byRole = Object.fromEntries(roles.map((r) => [r, logSum(odds.filter((_, i) => slips[i]?.role === r))]));

@@ -45,15 +45,15 @@ function figuresOf(f: Formula, kitchen: Kitchen): number[] {
 export function ranked(draft: RecipeDraft, kitchen: Kitchen = defaultKitchen): RecipeDraft {
   if (draft.doubts.length === 0) return draft;
   const now = figuresOf(draft.formula, kitchen);
-  const merit = (family: FamilyId): number => weigh({ ...draft.formula, family }, kitchen).merit;
-  const before = merit(draft.formula.family);
+  const stray = (family: FamilyId): number => weigh({ ...draft.formula, family }, kitchen).stray;
+  const before = stray(draft.formula.family);
   const effectOf = (d: Doubt): number => {
     if (losses.has(d.kind)) return FIRST;
     const effects = d.choices.map(({ edit }): number => {
       if (edit.kind === 'keep') return 0;
       // of families those that fit nearly as well count: what matters is whether it is judged otherwise
       if (edit.kind === 'family')
-        return draft.near?.some((n) => n.id === edit.family) ? Math.abs(merit(edit.family) - before) / 0.4 : 0;
+        return draft.near?.some((n) => n.id === edit.family) ? Math.abs(stray(edit.family) - before) / 0.4 : 0;
       const then = figuresOf(applyEdit(draft.formula, edit), kitchen);
       return Math.max(...then.map((x, i) => Math.abs(x - (now[i] ?? 0))));
     });

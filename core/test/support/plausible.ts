@@ -63,8 +63,7 @@ export function weightsOf({ fitted }: Learned, telling: Telling, judged: readonl
   return {
     expected: Object.fromEntries(measures.map((m) => [m, packFitted(fitted[m])])) as Weights['expected'],
     telling: {
-      clues: telling.mean.length - 1,
-      mean: pack(telling.mean),
+      clues: telling.sd.length - 1,
       sd: pack(telling.sd),
       rows: pack(telling.rows),
     },

@@ -1,0 +1,109 @@
+import { sodaIdeas } from '../balance/advice.js';
+import { heldAgainst, type Held } from '../balance/held.js';
+import { mended, reasonFor } from '../balance/mended.js';
+import { soapyFrom } from '../balance/verdicts.js';
+import { weigh, type Weighed } from '../balance/weigh.js';
+import { allItems } from '../formula/formula.js';
+import type { Formula, Kitchen } from '../formula/types.js';
+import { NAMED, type Suspect, type Sure } from '../plausible/suspects.js';
+import { restoredProposal } from './proposal.js';
+import type { Proposal } from './types.js';
+
+/** Lines that one proposal undoes at most: one slip is likely, three are another recipe. */
+const MOST_LINES = 3;
+/** A second line has to lower the merit by so much, or it is not worth touching. */
+const WORTH = 0.4;
+/** A way that makes the batter smaller by more than this, as a share, comes after those that do not, if nothing is plain. */
+const SMALLER = 0.17;
+
+/** A formula on its way to being put right, with what each line that was touched is for. */
+interface Way {
+  readonly formula: Formula;
+  readonly weighed: Weighed;
+  readonly held: Held;
+  readonly reasons: ReadonlyMap<string, string>;
+  readonly sure: Sure;
+}
+
+/**
+ * Ways to put a formula right, likeliest first: each undoes what a suspect is suspected of, in its one line and in amounts
+ * that this kitchen measures; a second line is touched only where the first still leaves something to name. Each lowers the
+ * merit and names nothing that was not named before. Nothing locked is touched, and no line grows beyond the stock.
+ * @returns at most three; none where the formula is as ordinary as three fifths of them are
+ */
+export function repairs(formula: Formula, locked: readonly string[], kitchen: Kitchen): Proposal[] {
+  const weighed = weigh(formula, kitchen);
+  const held = heldAgainst(formula, weighed, kitchen);
+  if (!held) return [];
+  const start: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint' };
+  const soapy = isSoapy(weighed);
+  if (held.merit <= 0 && !soapy) return [];
+  const ways = [
+    ...held.suspects.flatMap((s, n) => {
+      const way = step(start, s, locked, kitchen);
+      return (n === 0 ? furthered(way, locked, kitchen) : way) ?? [];
+    }),
+    ...(soapy ? sodaWays(start, locked, kitchen) : []),
+  ];
+  const shrinks = ({ weighed: w, sure }: Way): boolean =>
+    sure !== 'plain' && w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
+  const seen = new Set<string>();
+  return [...ways.filter((w) => !shrinks(w)), ...ways.filter(shrinks)]
+    .filter(({ formula: f }) => {
+      const key = allItems(f)
+        .map((i) => `${i.ingredient}:${i.grams}`)
+        .join();
+      return !seen.has(key) && seen.add(key);
+    })
+    .map((way) => ({ way, proposal: restoredProposal(formula, way.formula, way.reasons, way.sure, kitchen) }))
+    .filter(({ proposal: { before, after } }) =>
+      after.verdicts.every(
+        (v) => v.severity === 'note' || before.verdicts.some((b) => b.id === v.id && b.severity !== 'note'),
+      ),
+    ) // prettier-ignore
+    .slice(0, 3)
+    .map(({ proposal }) => proposal);
+}
+
+const isSoapy = (w: Weighed): boolean => w.ledger.leftSodaGPer100gBatter.typical > soapyFrom(w.masked);
+
+/** One suspect undone; null where it may not be touched, or that does not help. */
+function step(from: Way, s: Suspect, locked: readonly string[], kitchen: Kitchen): Way | null {
+  if (s.itemId !== undefined && (locked.includes(s.itemId) || from.reasons.has(s.itemId))) return null;
+  const m = mended(from.formula, s, from.weighed, kitchen);
+  if (!m || beyondStock(m.ingredient.id, from.formula, m.formula, kitchen)) return null;
+  const weighed = weigh(m.formula, kitchen);
+  const held = heldAgainst(m.formula, weighed, kitchen);
+  if (!held || held.merit >= from.held.merit) return null;
+  const had = new Set(allItems(from.formula).map((i) => i.id));
+  const id = m.line?.item.id ?? allItems(m.formula).find((i) => !had.has(i.id))?.id ?? '';
+  const reasons = new Map([...from.reasons, [id, reasonFor(s, m, weighed.family)]]);
+  return { formula: m.formula, weighed, held, reasons, sure: from.reasons.size > 0 ? from.sure : s.sure };
+}
+
+/** The same with further lines, as long as something is still named and undoing it helps. */
+function furthered(way: Way | null, locked: readonly string[], kitchen: Kitchen): Way | null {
+  if (!way || way.held.typical > NAMED || way.reasons.size >= MOST_LINES) return way;
+  const next = way.held.suspects
+    .filter((s) => s.sure !== 'hint')
+    .flatMap((s) => step(way, s, locked, kitchen) ?? [])
+    .sort((a, b) => a.held.merit - b.held.merit)[0];
+  return next && next.held.merit < way.held.merit - WORTH ? furthered(next, locked, kitchen) : way;
+}
+
+/** Soda as what its acid can meet, where it would be tasted. */
+function sodaWays(from: Way, locked: readonly string[], kitchen: Kitchen): Way[] {
+  return sodaIdeas(from.formula, from.weighed, kitchen, locked).flatMap(({ formula, changes, why }) => {
+    const weighed = weigh(formula, kitchen);
+    const held = heldAgainst(formula, weighed, kitchen);
+    const reasons = new Map(changes.map((c) => [c.itemId, why]));
+    return held && !isSoapy(weighed) ? [{ formula, weighed, held, reasons, sure: 'likely' as const }] : [];
+  });
+}
+
+/** Whether there would be more of an ingredient than the kitchen has, and than was asked for before. */
+function beyondStock(id: string, was: Formula, is: Formula, kitchen: Kitchen): boolean {
+  const have = kitchen.stock[id];
+  const used = (f: Formula): number => allItems(f).reduce((s, i) => s + (i.ingredient === id ? i.grams : 0), 0);
+  return have !== undefined && used(is) > Math.max(have, used(was)) + 0.005;
+}
