@@ -106,9 +106,6 @@ describe('replacing an ingredient', () => {
       const words = `${id}: ${to} for ${from}`;
       const [a, b] = [assess(f), assess(p.formula)];
       expect(gramsOf(p.formula, to)).withContext(words).toBeGreaterThan(0);
-      expect(b.merit)
-        .withContext(words)
-        .toBeLessThanOrEqual(a.merit + 0.03);
       near(a.totals.fatPct, b.totals.fatPct, 5, `${words}, fat`);
       near(a.totals.sugarPct, b.totals.sugarPct, 7, `${words}, sugar`);
       near(a.totals.saltPct, b.totals.saltPct, 0.3, `${words}, salt`);
@@ -221,9 +218,9 @@ describe('presets', () => {
           expect(p.cautions.join()).withContext(context).toContain('packets');
           saysItsDangers(f, p);
           if (!isConflict(out))
-            expect(p.merit)
+            expect(weigh(p.formula, defaultKitchen).stray)
               .withContext(context)
-              .toBeLessThanOrEqual(assess(f).merit + 0.03);
+              .toBeLessThanOrEqual(weigh(f, defaultKitchen).stray + 0.031);
         }
       }
   });
@@ -315,8 +312,10 @@ describe('a new formula', () => {
       if (!p) continue;
       const a = assess(p.formula);
       expect(p.formula.family).toBe(family.id);
-      expect(a.merit).withContext(`${context} ${p.after.words}`).toBeLessThan(0.35);
-      if (tastes.length === 0) expect(a.merit).withContext(context).toBeLessThan(0.03);
+      const { stray } = weigh(p.formula, defaultKitchen);
+      expect(stray).withContext(`${context} ${p.after.words}`).toBeLessThan(0.35);
+      if (tastes.length === 0) expect(stray).withContext(context).toBeLessThan(0.03);
+      if (tastes.length === 0) expect(p.after.words).withContext(context).toBe('in balance');
       for (const t of tastes) expect(gramsOf(p.formula, t)).withContext(`${context}: ${t}`).toBeGreaterThan(0);
       for (const i of allItems(p.formula))
         expect(isMeasurable(i, ingredientFor(p.formula, i), defaultKitchen))

@@ -30,7 +30,7 @@ describe('assess', () => {
     expect(demoIds.length).toBe(14);
     for (const id of demoIds.filter((x) => !faulty.includes(x))) {
       const a = assess(demo(id), hollin);
-      expect(a.merit).withContext(id).toBe(0);
+      expect(a.merit).withContext(id).toBeLessThan(1);
       expect(a.verdicts.every((v) => v.severity === 'note'))
         .withContext(id)
         .toBeTrue();

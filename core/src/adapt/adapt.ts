@@ -12,7 +12,7 @@ import { presetOf, type Preset, type PresetId } from './presets.js';
 import { cautioned, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
-import { limitsOf, SWAP } from './settings.js';
+import { limitsOf, SWAP, TRIFLE } from './settings.js';
 import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
@@ -108,14 +108,19 @@ export async function adapt(
   const other = chosen.flat().map((id) => bowl.moves.findIndex((m) => m.line.item.id === id));
   if (other.length > 0 && plan.choices.some((c) => c.length > 1)) {
     const second = search(bowl, { ...terms, notAgain: [other] }, solver, limits);
-    if (second.kind === 'found' && (second.met || asked.bending) && second.weighed.stray <= first.weighed.stray + 0.03)
+    if (
+      second.kind === 'found' &&
+      (second.met || asked.bending) &&
+      second.weighed.stray <= first.weighed.stray + TRIFLE
+    )
       out.push({ ...told(formula, preset, plan, second, asked), kind: 'another' });
   }
   const start = weigh(formula, asked.kitchen).stray;
+  const astray = (p: Proposal): boolean => weigh(p.formula, asked.kitchen).stray > start + TRIFLE;
   const best = out[0] as Proposal;
-  if (best.merit > start + 0.03)
+  if (astray(best))
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);
-  return out.filter((p) => p.merit <= start + 0.03);
+  return out.filter((p) => !astray(p));
 }
 
 /** What was asked, and what the baker wishes besides of the lines that stay. */

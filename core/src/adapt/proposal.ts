@@ -309,6 +309,7 @@ export function proposalOf(
   const changes = lines
     .filter((l) => l.kind === 'amount' || l.kind === 'left out')
     .map((l) => ({ itemId: l.id, grams: l.toG }));
+  const [before, after] = [judge(asked, bowl.kitchen), judge(formula, bowl.kitchen)];
   return {
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
@@ -317,16 +318,26 @@ export function proposalOf(
     formula,
     changes,
     lines,
-    before: judge(asked, bowl.kitchen),
-    after: judge(formula, bowl.kitchen),
-    merit: judge(formula, bowl.kitchen).merit,
-    costs: [...costsOf(bowl.like, found.weighed), ...(extra.costs ?? [])],
+    before,
+    after,
+    merit: after.merit,
+    costs: [
+      ...costsOf(bowl.like, found.weighed),
+      ...(namesMore(before, after) ? [`out of the ordinary for its kind: ${after.words}`] : []),
+      ...(extra.costs ?? []),
+    ],
     cautions: [
       ...new Set([...(kind === 'new' ? [] : newDangers(asked, formula, bowl.kitchen)), ...(extra.cautions ?? [])]),
     ],
     request,
   };
 }
+
+/** Whether something is named of the one that was not of the other. */
+export const namesMore = (before: Judged, after: Judged): boolean =>
+  after.verdicts.some(
+    (v) => v.severity !== 'note' && !before.verdicts.some((b) => b.id === v.id && b.severity !== 'note'),
+  );
 
 /** The whole of a proposal in a line. */
 function inAll(lines: readonly ProposalLine[]): string {

@@ -6,7 +6,7 @@ import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems } from '../formula/formula.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { NAMED, type Suspect, type Sure } from '../plausible/suspects.js';
-import { restoredProposal } from './proposal.js';
+import { namesMore, restoredProposal } from './proposal.js';
 import type { Proposal } from './types.js';
 
 /** Lines that one proposal undoes at most: one slip is likely, three are another recipe. */
@@ -47,22 +47,20 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   ];
   const shrinks = ({ weighed: w, sure }: Way): boolean =>
     sure !== 'plain' && w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
+  // what still leaves something to name puts nothing right, where another does
+  const atRest = ways.filter((w) => w.held.typical > NAMED && !isSoapy(w.weighed));
+  const right = atRest.length > 0 ? atRest : ways;
   const seen = new Set<string>();
-  return [...ways.filter((w) => !shrinks(w)), ...ways.filter(shrinks)]
+  return [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
         .map((i) => `${i.ingredient}:${i.grams}`)
         .join();
       return !seen.has(key) && seen.add(key);
     })
-    .map((way) => ({ way, proposal: restoredProposal(formula, way.formula, way.reasons, way.sure, kitchen) }))
-    .filter(({ proposal: { before, after } }) =>
-      after.verdicts.every(
-        (v) => v.severity === 'note' || before.verdicts.some((b) => b.id === v.id && b.severity !== 'note'),
-      ),
-    ) // prettier-ignore
-    .slice(0, 3)
-    .map(({ proposal }) => proposal);
+    .map((w) => restoredProposal(formula, w.formula, w.reasons, w.sure, kitchen))
+    .filter(({ before, after }) => !namesMore(before, after))
+    .slice(0, 3);
 }
 
 const isSoapy = (w: Weighed): boolean => w.ledger.leftSodaGPer100gBatter.typical > soapyFrom(w.masked);

@@ -116,15 +116,7 @@ export interface Judged {
 
 /** `restored` undoes a slip, `hint` undoes what may be one; the others are searched for. */
 export type ProposalKind =
-  | 'restored'
-  | 'hint'
-  | 'fewest'
-  | 'nearest'
-  | 'stock'
-  | 'another'
-  | 'swap'
-  | 'new'
-  | 'possible';
+  'restored' | 'hint' | 'fewest' | 'nearest' | 'stock' | 'another' | 'swap' | 'new' | 'possible';
 
 export interface Proposal {
   readonly id: string;

@@ -58,6 +58,9 @@ import { Panels } from '../ui/panels';
         <h2>{{ closing().head }}</h2>
         <p class="small quiet">
           {{ closing().foot }}
+          @if (hint(); as h) {
+            <button type="button" class="word" (click)="desk.try(h)">see it so</button>
+          }
           @if (desk.assessment()?.plausible) {
             <button type="button" class="word" (click)="panels.explain('plausible')">why?</button>
           }
@@ -83,7 +86,12 @@ export class AdviceBar {
   readonly more = output<void>();
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly turn = signal(0);
-  protected readonly all = computed(() => this.desk.assessment()?.advice ?? []);
+  private readonly advice = computed(() => this.desk.assessment()?.advice ?? []);
+  protected readonly all = computed(() => this.advice().filter((a) => a.sure !== 'hint'));
+  /** What may be worth a try where nothing is plainly wrong, but the whole is a little odd. */
+  protected readonly hint = computed(() =>
+    this.desk.assessment()?.plausible?.hint ? this.advice().find((a) => a.sure === 'hint') : undefined,
+  );
   protected readonly at = computed(() => (this.all().length === 0 ? 0 : this.turn() % this.all().length));
   protected readonly shown = computed(() => this.all()[this.at()] ?? null);
 
@@ -122,7 +130,7 @@ export class AdviceBar {
   }
 
   protected tryIt(): void {
-    const next = this.shown();
+    const next = this.shown() ?? this.hint();
     if (next) this.desk.try(next);
   }
 

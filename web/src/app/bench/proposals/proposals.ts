@@ -59,6 +59,8 @@ export class Proposals {
   readonly failed = signal('');
   readonly conflict = signal<Conflict | null>(null);
   readonly list = signal<readonly Proposal[]>([]);
+  /** What may be off where nothing plainly is: for whoever asks, and not on the instruments before. */
+  readonly hints = signal<readonly Proposal[]>([]);
   readonly at = signal(0);
   /** Lines of the proposal shown that are taken. */
   readonly taken = signal<ReadonlySet<string>>(new Set());
@@ -135,6 +137,7 @@ export class Proposals {
     this.solves = [];
     this.requests.next(of(null));
     this.list.set([]);
+    this.hints.set([]);
     this.conflict.set(null);
     this.failed.set('');
     this.busy.set(false);
@@ -192,7 +195,16 @@ export class Proposals {
     this.failed.set(result.ok ? '' : result.words);
     const value = result.ok ? result.value : [];
     this.conflict.set(isConflict(value) ? value : null);
-    this.show(isConflict(value) ? (value.nearest ? [value.nearest] : []) : value, 0);
+    const found = isConflict(value) ? (value.nearest ? [value.nearest] : []) : value;
+    const plain = found.filter((p) => p.kind !== 'hint');
+    this.hints.set(plain.length === 0 ? found : []);
+    this.show(plain.length === 0 ? [] : found, 0);
+  }
+
+  /** Puts the likeliest of what may be off on the instruments. */
+  seeHints(): void {
+    this.show(this.hints(), 0);
+    this.hints.set([]);
   }
 
   /** Puts a proposal on the instruments, all its lines taken. */
