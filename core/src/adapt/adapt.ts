@@ -9,7 +9,7 @@ import { heatBy } from './heat.js';
 import { planOf, type Planned } from './plan.js';
 import { conflictOf } from './conflict.js';
 import { presetOf, type Preset, type PresetId } from './presets.js';
-import { cautioned, proposalOf, shortName } from './proposal.js';
+import { cautioned, namesMore, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
 import { limitsOf, SWAP, TRIFLE } from './settings.js';
@@ -118,9 +118,9 @@ export async function adapt(
   const start = weigh(formula, asked.kitchen).stray;
   const astray = (p: Proposal): boolean => weigh(p.formula, asked.kitchen).stray > start + TRIFLE;
   const best = out[0] as Proposal;
-  if (astray(best))
+  if (astray(best) && namesMore(best.before, best.after))
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);
-  return out.filter((p) => !astray(p));
+  return out.filter((p) => p === best || !astray(p));
 }
 
 /** What was asked, and what the baker wishes besides of the lines that stay. */
@@ -188,7 +188,7 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
     { ...plan.request },
     {
       title: capital(preset.name),
-      formula: heated.formula,
+      formula: { ...heated.formula, title: titleOf(formula.title, preset) },
       costs: [
         ...[...new Set(replaced.map((r) => r.costs).filter((c) => c !== ''))],
         ...plan.lost.map(
@@ -230,6 +230,10 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
   });
   return { ...proposal, lines: heated.line ? [...lines, heated.line] : lines };
 }
+
+/** What it is without has a name of its own, and is judged by it: "Victoria sponge, without egg". */
+const titleOf = (title: string, { name, suits }: Preset): string =>
+  suits.length === 0 || title.toLowerCase().includes(name) ? title : `${title}, ${name}`;
 
 const ingredientOfLine = (l: ProposalLine, f: Formula): string =>
   allItems(f).find((i) => i.id === l.id)?.ingredient ?? '';

@@ -288,6 +288,7 @@ const TITLES: Readonly<Record<ProposalKind, string>> = {
   swap: 'Swapped',
   new: 'A new formula',
   possible: 'As near as can be',
+  anyway: 'All of it, anyway',
 };
 
 /** Puts a weighed solution into words. */

@@ -53,7 +53,8 @@ async function proposalsFor(
   const solver = await solverOf(options);
   const limits = limitsOf(options);
   const stop = async (): Promise<boolean> => (await options.cancelled?.()) === true;
-  const good = (f: Found): boolean => f.met && f.weighed.stray <= start.stray + TRIFLE;
+  const room = [...roomFor(wishes, new Map()).values()].reduce((s, x) => s + x, 0);
+  const good = (f: Found): boolean => f.met && f.weighed.stray <= start.stray + room + TRIFLE;
 
   const hunt = new Hunt(formula, asked, kitchen, start, solver, limits);
   const first = hunt.best(FEWEST);
@@ -150,6 +151,22 @@ const alike = (a: Formula, b: Formula): boolean => {
   return items(a) === items(b);
 };
 
+/** How far beyond its family's range a measure may go that is wished to, in widths; and structure against tenderness with it. */
+const WISHED_ROOM = 0.6;
+const BEAM_ROOM = 0.4;
+
+/** Bands with room for what is wished: less sugar may be less than the family has. What it costs is said with it. */
+export function roomFor(wishes: readonly Wish[], outside: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+  const room = new Map(outside);
+  const more = (id: string, by: number): Map<string, number> => room.set(id, (outside.get(id) ?? 0) + by);
+  for (const w of wishes) {
+    if (w.kind !== 'change' && w.kind !== 'measure') continue;
+    more(w.of, WISHED_ROOM);
+    more('beam', BEAM_ROOM);
+  }
+  return room;
+}
+
 /** One request's searches: they share the bowl, the limits and what may be brought in. */
 class Hunt {
   private readonly outside: ReadonlyMap<BandRow['id'], number>;
@@ -184,7 +201,7 @@ class Hunt {
 
   /** Bands that were left before may stay left by as much: what a baker makes so is no fault. */
   bowl(request: Request, wishes: readonly Wish[]): Bowl {
-    return { ...bowlOf(this.formula, request, this.kitchen, wishes), excused: this.outside };
+    return { ...bowlOf(this.formula, request, this.kitchen, wishes), excused: roomFor(wishes, this.outside) };
   }
 
   again(

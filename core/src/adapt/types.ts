@@ -116,7 +116,7 @@ export interface Judged {
 
 /** `restored` undoes a slip, `hint` undoes what may be one; the others are searched for. */
 export type ProposalKind =
-  'restored' | 'hint' | 'fewest' | 'nearest' | 'stock' | 'another' | 'swap' | 'new' | 'possible';
+  'restored' | 'hint' | 'fewest' | 'nearest' | 'stock' | 'another' | 'swap' | 'new' | 'possible' | 'anyway';
 
 export interface Proposal {
   readonly id: string;
@@ -157,6 +157,8 @@ export interface Conflict {
   readonly wishes: readonly NamedWish[];
   /** As near as can be had, where something can. */
   readonly nearest: Proposal | null;
+  /** All that was wished, where only what the family usually has stands against it; what it costs is said with it. */
+  readonly anyway?: Proposal;
 }
 
 export const isConflict = (x: unknown): x is Conflict =>

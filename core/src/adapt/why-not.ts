@@ -3,12 +3,12 @@ import { heldAgainst } from '../balance/held.js';
 import { nearestFamily } from '../plausible/kinship.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import type { Formula, Kitchen } from '../formula/types.js';
-import { bowlOf } from './bowl.js';
+import { bowlOf, type Bowl } from './bowl.js';
 import { conflictOf } from './conflict.js';
 import { conflict } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { proposalOf } from './proposal.js';
-import { search, type Searched } from './search.js';
+import { search, type Found, type Searched } from './search.js';
 import { FEWEST, NEAREST, TRIFLE } from './settings.js';
 import type { Conflict, Proposal, Request } from './types.js';
 
@@ -71,22 +71,33 @@ export function whyNot(
       : `These cannot be had together: ${listed(list)}.`;
   // what only the family forbids can be had as a bake of another kind
   const band = named.some((n) => n.band !== undefined);
-  const other = band ? asAnother(formula, asked, kitchen, solver, limits) : null;
-  return conflict(locked ? 'locked' : 'wishes', words, named, other ?? nearest);
+  const unbound = band ? withoutBands(formula, asked, kitchen, solver, limits) : null;
+  const other = unbound && asAnother(formula, asked, kitchen, unbound);
+  const anyway = unbound && proposalOf('anyway', formula, unbound.bowl, unbound.found, asked);
+  return { ...conflict(locked ? 'locked' : 'wishes', words, named, other ?? nearest), ...(anyway && { anyway }) };
 }
 
-/** The wishes met with no family's bands in the way, where another family then suits the formula; null when none does. */
-function asAnother(
+/** The wishes met with no family's bands in the way; null where they stand against each other. */
+function withoutBands(
   formula: Formula,
   asked: Request,
   kitchen: Kitchen,
   solver: Solver,
   limits: Limits,
-): Proposal | null {
+): { readonly bowl: Bowl; readonly found: Found } | null {
   const wishes = asked.wishes ?? [];
   const bowl = { ...bowlOf(formula, asked, kitchen, wishes), family: familyOf('free') };
   const found = search(bowl, { wishes, weights: NEAREST }, solver, limits);
-  if (found.kind !== 'found' || !found.met) return null;
+  return found.kind === 'found' && found.met ? { bowl, found } : null;
+}
+
+/** The same as a bake of another family, where one then suits the formula; null when none does. */
+function asAnother(
+  formula: Formula,
+  asked: Request,
+  kitchen: Kitchen,
+  { bowl, found }: NonNullable<ReturnType<typeof withoutBands>>,
+): Proposal | null {
   const held = heldAgainst(found.formula, found.weighed, kitchen);
   const { nearest } = nearestFamily(formula.family, held?.kin ?? []);
   if (nearest === formula.family || nearest === 'free') return null;
