@@ -201,6 +201,12 @@ export class Proposals {
     this.show(plain.length === 0 ? [] : found, 0);
   }
 
+  /** All that was asked, although the family usually has it otherwise. */
+  anyway(p: Proposal): void {
+    this.conflict.set(null);
+    this.show([p], 0);
+  }
+
   /** Puts the likeliest of what may be off on the instruments. */
   seeHints(): void {
     this.show(this.hints(), 0);
