@@ -39,6 +39,7 @@ import { Proposals } from './proposals/proposals';
 import { ProposalsBar } from './proposals/proposals-bar';
 import { Ranges } from './ranges';
 import { Row } from './row';
+import { SliceDrawing } from './slice';
 import { WaterLineDrawing } from './water-line';
 import { Worth } from './worth';
 import { pct, roleColour } from '../ui/figures';
@@ -70,6 +71,7 @@ const consistencies: Readonly<Record<Consistency, string>> = {
     Row,
     SelectModule,
     Shown,
+    SliceDrawing,
     WaterLineDrawing,
     WorkStrip,
     Worth,

@@ -1,0 +1,244 @@
+import type { Assessment } from '../balance/assess.js';
+import { hasRanges } from '../balance/families.js';
+import { looseness } from '../balance/totals.js';
+import type { Band, Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
+import { defaultKitchen } from '../kitchen/default.js';
+import { linesOf } from '../leavening/parts.js';
+import type { Span } from '../plausible/spans.js';
+import { asFraction, plain } from '../quantity/numbers.js';
+import { capital } from '../text/plain.js';
+import { batterOf, fitTins, riseOf } from '../tin/fit.js';
+import { outlineOf } from '../tin/geometry.js';
+
+/** One thing that is seen of a slice: how much of it there is, in words, and what makes it so. */
+export interface Seen {
+  readonly id: 'height' | 'sinks' | 'cracks' | 'crumb' | 'crust' | 'streak' | 'pieces';
+  readonly name: string;
+  /** −1 to 1 for crumb (tight to open) and crust (pale to dark), millimetres for height, else 0 to 1. */
+  readonly value: number;
+  readonly words: string;
+  /** What contributes, largest first; the value is their sum kept within its limits. */
+  readonly terms: readonly (readonly [value: number, words: string])[];
+}
+
+/**
+ * The slice that is to come, as a cut through the middle: an estimate, drawn from the same figures as the instruments.
+ * Lengths in millimetres.
+ */
+export interface Slice {
+  /** Where nobody named a tin it is drawn in one that is usual for the family. */
+  readonly tin: Tin;
+  readonly named: boolean;
+  readonly free: boolean;
+  /** Width at the base and at the rim, or across a piece that stands by itself. */
+  readonly baseMm: number;
+  readonly topMm: number;
+  /** Rim over the base; null for what stands by itself. */
+  readonly rimMm: number | null;
+  readonly batterMm: number;
+  readonly edgeMm: number;
+  /** Middle of the top, below the edge where it sinks: low, likely, high. */
+  readonly crownMm: Band;
+  /** The same with as much lift as is usual for the rest, and nothing that sinks. */
+  readonly usualCrownMm: number;
+  readonly usualEdgeMm: number;
+  /** How brown the crumb is, 0 white to 1 as cocoa. */
+  readonly shade: number;
+  /** Share of the slice that is pieces, 0 to 1. */
+  readonly pieces: number;
+  readonly seen: Readonly<Record<Seen['id'], Seen>>;
+  /** The whole in a sentence or two. */
+  readonly words: string;
+}
+
+const clamp = (x: number, lo = 0, hi = 1): number => Math.max(lo, Math.min(hi, x));
+type Terms = Seen['terms'];
+const sum = (terms: Terms): number => terms.reduce((s, [v]) => s + v, 0);
+const largestFirst = (terms: Terms): Terms =>
+  terms.filter(([v]) => Math.abs(v) > 0.005).sort((a, b) => Math.abs(b[0]) - Math.abs(a[0]));
+
+/** Where a figure stands in its span of 8 in 10: 0 usual, −1 and 1 its edges. */
+const stand = (x: number, { low, usual, high }: Span): number =>
+  x < usual ? (x - usual) / Math.max(usual - low, 1e-6) : (x - usual) / Math.max(high - usual, 1e-6);
+const beyond = (x: number, from: number): number => Math.max(0, x - from);
+
+/** Within so many millimetres of the rim it is level with it. */
+const LEVEL = 4;
+const lengthWords = (mm: number, unit: 'cm' | 'in'): string =>
+  unit === 'cm'
+    ? `${plain(Math.round(mm / 5) / 2)} cm`
+    : `${asFraction(Math.max(0.25, Math.round((4 * mm) / 25.4) / 4))} in`;
+
+/** A tin that is usual for a family, where none is named. Judgement. */
+function usualTin(a: Assessment): TinUse {
+  const { as: family, id } = a.family;
+  const tin = (t: Omit<Tin, 'id' | 'name' | 'material'>): Tin => ({
+    id: 'usual',
+    name: '',
+    material: 'light metal',
+    ...t,
+  });
+  const { batterG } = a.totals;
+  if (family.shaped)
+    return { count: 1, tin: tin({ shape: 'mound', shaped: id === 'soda-bread' ? 'round' : 'cut', topMm: 60, depthMm: 25, cups: id === 'soda-bread' ? 1 : Math.max(1, Math.round(batterG / 75)) }) }; // prettier-ignore
+  if (id === 'drop-biscuit')
+    return { count: 1, tin: tin({ shape: 'mound', shaped: 'drop', topMm: 60, depthMm: 30, cups: Math.max(1, Math.round(batterG / 70)) }) }; // prettier-ignore
+  if (id === 'muffin')
+    return { count: 1, tin: tin({ shape: 'cup', topMm: 70, baseMm: 50, depthMm: 35, cups: Math.max(1, Math.round(batterG / 85)) }) }; // prettier-ignore
+  // a loaf for breads, a round for cakes, as wide as the batter asks for
+  const ml = batterG / Math.max(0.5, a.batter.densityGPerMl);
+  const fill = (family.fill[0] + family.fill[1]) / 2;
+  const wide = Math.sqrt(((4 / Math.PI) * (1000 * ml)) / fill / 60);
+  return family.bread || /loaf|bread|pound/.test(id)
+    ? { count: 1, tin: tin({ shape: 'loaf', topMm: wide * 1.35, top2Mm: wide * 0.62, depthMm: 65 }) }
+    : { count: 1, tin: tin({ shape: 'round', topMm: wide, depthMm: 60 }) };
+}
+
+/** @returns null where there is nothing to bake, or nothing yet to judge it by */
+export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defaultKitchen): Slice | null {
+  const { totals: t, lift, beam, plausible } = a;
+  if (t.baseG <= 0 || t.batterG <= 0 || !plausible) return null;
+  const named = (formula.tins ?? []).length > 0;
+  const tins = named ? (formula.tins as readonly TinUse[]) : [usualTin(a)];
+  const fit = fitTins(formula, tins, kitchen).sort((x, y) => y.batterG - x.batterG)[0];
+  if (!fit || !(fit.batterMm > 0)) return null;
+  const o = outlineOf(fit.tin);
+  const { family } = batterOf(formula, kitchen);
+  const { spans } = plausible;
+  const gas = lift.mmolPer100gBase;
+  const z = {
+    lift: stand(gas.typical, spans.lift),
+    fat: stand(t.fatPct, spans.fat),
+    sugar: stand(t.sugarPct, spans.sugar),
+    water: stand(t.waterPct, spans.water),
+    egg: stand(t.eggPct, spans.egg),
+  };
+  const lean = hasRanges(family) ? beam.lean : 0;
+  const trait = (id: 'crumb' | 'mouth' | 'colour') => a.texture.find((x) => x.id === id);
+
+  // one figure beyond its span is made up for by the others where the whole is ordinary
+  const odd = 0.25 + 0.75 * clamp((0.25 - plausible.typical) / 0.18);
+  // how it stands: as in its tin, with the middle fallen back by what makes it sink
+  const sinkTerms: Terms = [
+    [0.35 * beyond(z.lift, 1), 'more gas than it can hold'],
+    [0.3 * beyond(z.sugar, 1), 'much sugar sets late'],
+    [0.25 * beyond(z.water, 1), 'much water sets late'],
+    [0.3 * beyond(z.fat, 1.2), 'more fat than it can hold'],
+    [0.3 * beyond(lean, 1.25), 'little flour and egg to hold it up'],
+  ];
+  const sinks = clamp(odd * sum(sinkTerms));
+  const toRise = (mmol: number): number => riseOf(family, mmol, familyTarget(a));
+  const stretch = (mmol: number): number => toRise(mmol) / toRise(gas.typical);
+  const crownAt = (mmol: number): number => {
+    const crown = fit.batterMm + (fit.crownMm - fit.batterMm) * lengthen(stretch(mmol), fit.rise);
+    return crown - sinks * Math.max(0, crown - 0.95 * fit.batterMm);
+  };
+  const usual = lengthen(stretch(spans.lift.usual), fit.rise);
+  const crownMm: Band = {
+    low: 0.94 * Math.min(crownAt(gas.low), crownAt(gas.high)),
+    typical: crownAt(gas.typical),
+    high: 1.06 * Math.max(crownAt(gas.low), crownAt(gas.high)),
+  };
+  const hot = ((formula.bake?.ovenC ?? 175) - 175) / 60;
+  const crackTerms: Terms = [
+    [family.cracks ? 0.45 : 0.08, family.cracks ? 'such a bake cracks' : 'a slow even rise'],
+    [0.3 * beyond(z.lift, 0.5), 'much gas'],
+    [0.25 * beyond(-lean, 0.6), 'a stiff crumb'],
+    [0.15 * clamp(hot, -0.5, 1.5), hot > 0 ? 'a hot oven sets the top early' : 'a slow oven'],
+    [fit.state === 'overflow' || fit.state === 'high' ? 0.2 : 0, 'a full tin'],
+    [-0.8 * sinks, 'it sinks instead'],
+  ];
+  const cracks = clamp(sum(crackTerms));
+  const streakTerms: Terms = [
+    [0.45 * beyond(z.water, 1), 'more water than the flour can set'],
+    [0.3 * beyond(z.fat, 1.2), 'fat settles'],
+    [0.3 * beyond(-z.lift, 1), 'little gas to lift it'],
+  ];
+  const streak = clamp(odd * sum(streakTerms));
+  const crumbTrait = trait('crumb');
+  const crumbTerms: Terms = crumbTrait?.terms ?? [[0.4 * clamp(z.lift, -2, 2), z.lift > 0 ? 'much gas' : 'little gas']];
+  const crumb = clamp(sum(crumbTerms), -1, 1);
+  const colour = trait('colour');
+  const crustTerms: Terms = colour?.terms ?? [];
+  const crust = clamp(sum(crustTerms), -1, 1);
+
+  const lines = linesOf(formula, kitchen);
+  const grams = (is: (l: (typeof lines)[number]) => unknown): number =>
+    lines.reduce((s, l) => s + (is(l) ? l.grams : 0), 0);
+  const shade = clamp((2.6 * t.cocoaG + 0.35 * grams((l) => l.ingredient.browns) + 0.25 * grams((l) => l.ingredient.wholeGrain)) / t.baseG); // prettier-ignore
+  const pieces = clamp(t.piecesG / t.batterG);
+  const loose = looseness(t);
+  const sunkTerms: Terms = pieces < 0.02 ? [] : [[1.6 * beyond(loose, 1.6), 'a loose batter lets them down']];
+  const sunk = clamp(sum(sunkTerms));
+
+  const rim = o.free ? null : o.depth;
+  const over = rim === null ? null : crownMm.typical - rim;
+  const high = (mm: number): string => lengthWords(mm, kitchen.display.length);
+  const rise = crownMm.typical / fit.batterMm;
+  const seen: Slice['seen'] = {
+    height: {
+      id: 'height',
+      name: 'Height',
+      value: crownMm.typical,
+      words: `${high(crownMm.typical)} high in the middle${over === null ? '' : over >= LEVEL ? `, ${high(over)} over the rim` : over <= -LEVEL ? `, ${high(-over)} under the rim` : ', level with the rim'}; rises to ${rise.toFixed(1)} times the batter`,
+      terms: [[z.lift, z.lift > 0 ? 'more lift than usual' : 'less lift than usual']],
+    },
+    sinks: said('sinks', 'Middle', sinks, sinkTerms, [[0.08, 'stands'], [0.35, 'may sink a little'], [2, 'sinks in the middle']]),
+    cracks: said('cracks', 'Top', cracks, crackTerms, [[0.25, 'smooth'], [0.55, 'a fine crack'], [2, 'cracked open']]),
+    crumb: said('crumb', 'Crumb', crumb, crumbTerms, [[-0.6, 'tight'], [-0.25, 'a little tight'], [0.25, 'as usual'], [0.6, 'a little open'], [2, 'open']]),
+    crust: said('crust', 'Crust', crust, crustTerms, [[-0.6, 'pale'], [-0.25, 'a little pale'], [0.25, 'as usual'], [0.6, 'a little dark'], [2, 'dark']]),
+    streak: said('streak', 'Base', streak, streakTerms, [[0.15, 'even to the base'], [0.45, 'may be damp at the base'], [2, 'a wet, close streak at the base']]),
+    pieces: said('pieces', 'Pieces', sunk, sunkTerms, pieces < 0.02 ? [[2, 'none']] : [[0.2, 'spread all through'], [0.55, 'mostly in the lower half'], [2, 'sunk to the base']]),
+  }; // prettier-ignore
+  return {
+    tin: fit.tin,
+    named,
+    free: o.free,
+    baseMm: o.kind === 'box' ? Math.min(o.base, o.base2) : o.base,
+    topMm: o.kind === 'box' ? Math.min(o.top, o.top2) : o.top,
+    rimMm: rim,
+    batterMm: fit.batterMm,
+    edgeMm: Math.max(0.9 * fit.batterMm, fit.edgeMm * (1 - 0.15 * sinks)),
+    crownMm,
+    usualCrownMm: fit.batterMm + (fit.crownMm - fit.batterMm) * usual,
+    usualEdgeMm: fit.batterMm + (fit.edgeMm - fit.batterMm) * usual,
+    shade,
+    pieces,
+    seen,
+    words: sentenceOf(seen, a),
+  };
+}
+
+/** The family's own span of lift, which its rise is reckoned from. */
+const familyTarget = (a: Assessment): readonly [number, number] => a.family.as.lift;
+
+/** How much longer the risen part is when the whole is so many times as high, 0 and more. */
+const lengthen = (times: number, rise: number): number => Math.max(0, (times * rise - 1) / Math.max(rise - 1, 0.02));
+
+/** An index in words: the first whose limit it is below. */
+function said(
+  id: Seen['id'],
+  name: string,
+  value: number,
+  terms: Terms,
+  words: readonly (readonly [below: number, words: string])[],
+): Seen {
+  return { id, name, value, terms: largestFirst(terms), words: words.find(([b]) => value < b)?.[1] ?? '' };
+}
+
+function sentenceOf(seen: Slice['seen'], a: Assessment): string {
+  const because = ({ terms }: Seen): string => (terms[0] ? ` (${terms[0][1]})` : '');
+  const { sinks, cracks, crumb, crust, streak, pieces } = seen;
+  const top =
+    sinks.value >= 0.08 ? `${sinks.words}${because(sinks)}` : cracks.value >= 0.25 ? cracks.words : 'a smooth top';
+  const mouth = a.texture.find((x) => x.id === 'mouth');
+  const inside = [
+    crumb.words === 'as usual'
+      ? 'its usual crumb'
+      : `${crumb.words === 'open' ? 'an open' : crumb.words === 'tight' ? 'a tight' : crumb.words} crumb`,
+    ...(mouth && Math.abs(mouth.index) >= 0.25 ? [mouth.words] : []),
+    ...(crust.words === 'as usual' ? [] : [`${crust.words} crust`]),
+  ];
+  const faults = [streak, ...(pieces.value >= 0.2 ? [pieces] : [])].filter((s) => s.value >= 0.15);
+  return `${capital(seen.height.words.replace(/;.*/, ''))}; ${top}; ${inside.join(', ')}.${faults.map((s) => ` ${capital(s.id === 'pieces' ? `pieces ${s.words}` : s.words)}${because(s)}.`).join('')}`;
+}
