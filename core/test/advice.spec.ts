@@ -24,7 +24,7 @@ describe('advice', () => {
 
   const faults: [what: string, ingredient: string, grams: number, role: SuspectRole, said: RegExp][] = [
     ['no powder to speak of', 'baking-powder', 0.2, 'leavener', /^More baking powder, .* it will rise as it should/],
-    ['too much powder', 'baking-powder', 26, 'leavener', /^Less baking powder, .* it will not dome and crack/],
+    ['too much powder', 'baking-powder', 26, 'leavener', /^Less baking powder, .* it will not rise and fall back/],
     ['too much butter', 'butter', 360, 'fat', /^Less butter, .* less greasy/],
     ['hardly any sugar', 'caster-sugar', 25, 'sugar', /^More caster sugar, .* moister/],
     ['too much milk', 'milk', 520, 'liquid', /^Less whole milk, .* sets through the middle/],

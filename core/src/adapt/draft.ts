@@ -96,8 +96,17 @@ function titleOf(wishes: ComposeWishes, family: Family, parts: readonly Part[]):
     );
   const of = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? 'plain');
   const many = skeletons[wishes.family as Exclude<FamilyId, 'free'>].piece === family.plural;
-  return capital(`${of} ${many || /muffin|scone|biscuit/.test(family.id) ? family.plural : family.name}`);
+  const diet = (wishes.suits ?? []).flatMap((d) => IN_TITLES[d] ?? []).join(' ');
+  const what = many || /muffin|scone|biscuit/.test(family.id) ? family.plural : family.name;
+  return capital([of, diet, what].filter((w) => w !== '').join(' '));
 }
+
+/** What a bake made for a diet is called by: it is judged by its name too. */
+const IN_TITLES: Readonly<Partial<Record<Diet, string>>> = {
+  vegan: 'vegan',
+  'egg-free': 'eggless',
+  'gluten-free': 'gluten-free',
+};
 
 /** One of them, as in a title: `raisins` is `raisin`. */
 const one = (s: string): string =>

@@ -68,18 +68,18 @@ const reasons: Readonly<Record<SuspectRole, readonly [more: string, less: string
   sugar: ['moister and better coloured', 'sets sooner and will not sink'],
   egg: ['more to hold it up', 'less springy'],
   liquid: ['a softer crumb', 'sets through the middle'],
-  leavener: ['it will rise as it should', 'it will not dome and crack'],
+  leavener: ['it will rise as it should', 'it will not rise and fall back'],
   salt: ['not bland', 'not salty'],
 };
 
-/** What it is for: of soda the taste first, and some tops are meant to crack. */
+/** What it is for: of soda the taste first; what hands shape opens where a batter falls back. */
 export function reasonFor({ role, slip }: Suspect, { line, ingredient, grams }: Mended, family: Family): string {
   if (slip === 'name')
     return ingredient.leavener === 'powder' ? 'no soda is left to taste' : 'as much as its acid asks for';
   const more = grams > (line?.grams ?? 0);
   if (role !== 'leavener' || more) return reasons[role][more ? 0 : 1];
   if (ingredient.leavener === 'soda') return 'no more than its acid can meet';
-  return family.shaped ? 'it will not open sideways' : family.cracks ? 'it will not rise and sink' : reasons[role][1];
+  return family.shaped ? 'it will not open sideways' : reasons[role][1];
 }
 
 /** What is done, in a few words: "less plain flour, 375 → 250 g"; null where it reads the same as before. */

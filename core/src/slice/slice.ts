@@ -106,12 +106,18 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
   const { family } = batterOf(formula, kitchen);
   const { spans } = plausible;
   const gas = lift.mmolPer100gBase;
+  // beyond what the rest expects and beyond its family too: else a line that is missing makes the others look like too much
+  const both = (x: number, span: Span, [low, high]: readonly [number, number]): number => {
+    const z = stand(x, span);
+    if (!hasRanges(family)) return z;
+    const own = stand(x, { low, usual: (low + high) / 2, high });
+    return Math.sign(z) !== Math.sign(own) ? 0 : Math.sign(z) * Math.min(Math.abs(z), Math.abs(own));
+  };
   const z = {
-    lift: stand(gas.typical, spans.lift),
-    fat: stand(t.fatPct, spans.fat),
-    sugar: stand(t.sugarPct, spans.sugar),
-    water: stand(t.waterPct, spans.water),
-    egg: stand(t.eggPct, spans.egg),
+    lift: both(gas.typical, spans.lift, family.lift),
+    fat: both(t.fatPct, spans.fat, family.fat),
+    sugar: both(t.sugarPct, spans.sugar, family.sugar),
+    water: both(t.waterPct, spans.water, family.water),
   };
   const lean = hasRanges(family) ? beam.lean : 0;
   const trait = (id: 'crumb' | 'mouth' | 'colour') => a.texture.find((x) => x.id === id);
@@ -181,12 +187,12 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
       name: 'Height',
       value: crownMm.typical,
       words: `${high(crownMm.typical)} high in the middle${over === null ? '' : over >= LEVEL ? `, ${high(over)} over the rim` : over <= -LEVEL ? `, ${high(-over)} under the rim` : ', level with the rim'}; rises to ${rise.toFixed(1)} times the batter`,
-      terms: [[z.lift, z.lift > 0 ? 'more lift than usual' : 'less lift than usual']],
+      terms: largestFirst([[z.lift, z.lift > 0 ? 'more lift than usual' : 'less lift than usual']]),
     },
     sinks: said('sinks', 'Middle', sinks, sinkTerms, [[0.08, 'stands'], [0.35, 'may sink a little'], [2, 'sinks in the middle']]),
     cracks: said('cracks', 'Top', cracks, crackTerms, [[0.25, 'smooth'], [0.55, 'a fine crack'], [2, 'cracked open']]),
-    crumb: said('crumb', 'Crumb', crumb, crumbTerms, [[-0.6, 'tight'], [-0.25, 'a little tight'], [0.25, 'as usual'], [0.6, 'a little open'], [2, 'open']]),
-    crust: said('crust', 'Crust', crust, crustTerms, [[-0.6, 'pale'], [-0.25, 'a little pale'], [0.25, 'as usual'], [0.6, 'a little dark'], [2, 'dark']]),
+    crumb: said('crumb', 'Crumb', crumb, crumbTerms, [[-0.6, 'tight'], [-0.25, 'rather tight'], [0.25, 'as usual'], [0.6, 'rather open'], [2, 'open']]),
+    crust: said('crust', 'Crust', crust, crustTerms, [[-0.6, 'pale'], [-0.25, 'rather pale'], [0.25, 'as usual'], [0.6, 'rather dark'], [2, 'dark']]),
     streak: said('streak', 'Base', streak, streakTerms, [[0.15, 'even to the base'], [0.45, 'may be damp at the base'], [2, 'a wet, close streak at the base']]),
     pieces: said('pieces', 'Pieces', sunk, sunkTerms, pieces < 0.02 ? [[2, 'none']] : [[0.2, 'spread all through'], [0.55, 'mostly in the lower half'], [2, 'sunk to the base']]),
   }; // prettier-ignore
@@ -232,12 +238,11 @@ function sentenceOf(seen: Slice['seen'], a: Assessment): string {
   const top =
     sinks.value >= 0.08 ? `${sinks.words}${because(sinks)}` : cracks.value >= 0.25 ? cracks.words : 'a smooth top';
   const mouth = a.texture.find((x) => x.id === 'mouth');
+  const a1 = (x: string): string => `${/^[aeiou]/.test(x) ? 'an' : 'a'} ${x}`;
   const inside = [
-    crumb.words === 'as usual'
-      ? 'its usual crumb'
-      : `${crumb.words === 'open' ? 'an open' : crumb.words === 'tight' ? 'a tight' : crumb.words} crumb`,
+    crumb.words === 'as usual' ? 'its usual crumb' : `${a1(crumb.words)} crumb`,
     ...(mouth && Math.abs(mouth.index) >= 0.25 ? [mouth.words] : []),
-    ...(crust.words === 'as usual' ? [] : [`${crust.words} crust`]),
+    ...(crust.words === 'as usual' ? [] : [`${a1(crust.words)} crust`]),
   ];
   const faults = [streak, ...(pieces.value >= 0.2 ? [pieces] : [])].filter((s) => s.value >= 0.15);
   return `${capital(seen.height.words.replace(/;.*/, ''))}; ${top}; ${inside.join(', ')}.${faults.map((s) => ` ${capital(s.id === 'pieces' ? `pieces ${s.words}` : s.words)}${because(s)}.`).join('')}`;

@@ -15,7 +15,6 @@ import {
   usualRanges,
   type FamilyId,
   type Item,
-  type Verdict,
   type Consistency,
   type Formula,
 } from '@orvin/core';
@@ -178,12 +177,10 @@ export class Bench {
     if (!first) return null;
     return first.words + (out.length > 1 ? ` And ${out.length - 1} more.` : '');
   });
-  /** What matters most, for screens on which the instruments stand below the sheet: lift, and the gravest fault. */
+  /** Said above the lines where the instruments stand below them: the lift, unless it is what the slice is headed by. */
   protected readonly gist = computed(() => {
-    const all = this.a()?.verdicts ?? [];
-    const worst = all.find((v) => v.severity === 'faulty') ?? all.find((v) => v.severity === 'unusual');
-    const lift = all.find((v) => v.id === 'lift');
-    return [...new Set([lift, worst])].filter((v): v is Verdict => v !== undefined);
+    const lift = this.a()?.verdicts.find((v) => v.id === 'lift');
+    return lift?.severity === 'note' ? [lift] : [];
   });
   protected readonly tinWords = tinWords;
   protected readonly bakeWords = bakeWords;

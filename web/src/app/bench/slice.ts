@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { sliceOf, type Assessment, type Formula, type Kitchen } from '@orvin/core';
+import { capital } from '../ui/words';
 import { sceneOf, SLICE } from './slice-scene';
 
 let slices = 0;
@@ -42,7 +43,11 @@ export class SliceDrawing {
     const words = this.slice()?.words ?? '';
     const off = this.assessment().verdicts.filter((v) => v.severity !== 'note');
     const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
-    if (worst) return { head: worst.words, rest: words };
+    if (worst)
+      return {
+        head: worst.suspect && worst.short ? `${capital(worst.short)}.`.replace(/\?\.$/, '?') : worst.words,
+        rest: words,
+      };
     const [head = '', ...rest] = words.split('; ');
     const then = rest.join('; ');
     return { head: `${head}.`, rest: then.charAt(0).toUpperCase() + then.slice(1) };
