@@ -5,6 +5,8 @@ import { complaints, gramsField, sampleBench } from './src/steps';
 
 /** Pulls something by so many pixels from its middle. */
 async function pull(page: Page, what: Locator, dx: number, dy = 0): Promise<void> {
+  // clear of the bar at the foot
+  await what.evaluate((e) => e.scrollIntoView({ block: 'center' }));
   const box = await what.boundingBox();
   if (!box) throw new Error('nothing to pull');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -50,7 +52,7 @@ test('every drawing is a handle: pulled, it changes its line, and one undo takes
   const full = await lift.innerText();
   await pull(page, page.locator('.knob circle'), 90);
   await expect(lift).not.toHaveText(full);
-  await expect(page.getByText(/min standing: [\d.]+ lost/).first()).toBeVisible();
+  await expect(page.getByText(/min standing: .+ lost/).first()).toBeVisible();
   expect(wrong).toEqual([]);
 });
 

@@ -99,7 +99,8 @@ test('starts, edits and restarts with the server gone', async ({ page, browser }
     await expect(powder).toHaveValue('9.1');
     // the solver and its compiled part come from the cache
     await page.keyboard.press('a');
-    await expect(page.locator('.offer')).toContainText('in balance');
+    await page.getByRole('button', { name: 'less sugar' }).click();
+    await expect(page.locator('.offer')).toContainText('25 % less sugar');
     await page.keyboard.press('Escape');
 
     // and so do the readers, of pictures and of text

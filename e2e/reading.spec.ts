@@ -67,8 +67,8 @@ test('several files at once: the clear ones stand on the shelf, the doubtful one
     '@type': 'Recipe',
     name: 'Table oat cups',
     recipeIngredient: [
-      '200 g oats',
-      '100 g plain flour',
+      '100 g oats',
+      '180 g plain flour',
       '2 tsp baking powder',
       '2 eggs',
       '200 ml milk',

@@ -166,7 +166,7 @@ export type { Ledger, LedgerEntry } from './leavening/ledger.js';
 export { standingAt, type Lift, type LiftPart, type LiftSource, type Stood } from './leavening/lift.js';
 export { MAX_STAND_MIN, type StandPoint } from './leavening/standing.js';
 export { acids, type LeaveningAcid } from './leavening/acids.js';
-export { acidToMeet, homeMade, sodaInPowder, type Thumb } from './leavening/thumb.js';
+export { acidToMeet, homeMade, sodaInPowder, spoonsOf, type Thumb } from './leavening/thumb.js';
 export type { Crumb, Effect } from './leavening/crumb.js';
 export { pressureRatio, gasMl, type Volume } from './leavening/volume.js';
 

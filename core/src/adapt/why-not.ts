@@ -10,7 +10,7 @@ import type { Limits, Solver } from './linear.js';
 import { proposalOf } from './proposal.js';
 import { search, type Found, type Searched } from './search.js';
 import { FEWEST, NEAREST, TRIFLE } from './settings.js';
-import type { Conflict, Proposal, Request } from './types.js';
+import type { Conflict, Proposal, Request, Wish } from './types.js';
 
 /** What was asked of which formula. */
 interface Asking {
@@ -33,16 +33,11 @@ export function whyNot(
       `The search was stopped after ${limits.maxNodes} steps before it found anything that holds. Ask for less at once, or lock fewer lines.`,
     );
   const wishes = asked.wishes ?? [];
-  const bowl = bowlOf(
-    formula,
-    asked,
-    kitchen,
-    wishes.filter((w) => w.kind === 'hold'),
-  );
+  const bowl = bowlOf(formula, asked, kitchen, wishes.filter(firm));
   const near = search(
     bowl,
     {
-      wishes: wishes.filter((w) => w.kind !== 'hold'),
+      wishes: wishes.filter((w) => !firm(w)),
       weights: FEWEST,
       maxStray: hunt.start.stray + TRIFLE,
       bending: 60,
@@ -90,6 +85,10 @@ function withoutBands(
   const found = search(bowl, { wishes, weights: NEAREST }, solver, limits);
   return found.kind === 'found' && found.met ? { bowl, found } : null;
 }
+
+/** What is to be exactly so is so in the nearest too; shares and textures bend. */
+const firm = (w: Wish): boolean =>
+  w.kind === 'hold' || (w.kind === 'amount' && w.minG !== undefined && w.minG === w.maxG);
 
 /** The same as a bake of another family, where one then suits the formula; null when none does. */
 function asAnother(

@@ -1,5 +1,6 @@
 import { atQuantile } from '../formula/bands.js';
 import type { Band, FamilyId, Kitchen } from '../formula/types.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
 import { asFraction } from '../quantity/numbers.js';
 import { teaspoonMl } from '../quantity/units.js';
 import { CO2_G_PER_MOL, SODA_G_PER_MOL } from './acids.js';
@@ -21,6 +22,15 @@ export interface Thumb {
   readonly range: readonly [number, number] | null;
   readonly state: 'low' | 'ok' | 'high';
   readonly words: string;
+  /** Teaspoons of double-acting powder, in the whole batch, that give 1 mmol of gas to 100 g of flour and cocoa. */
+  readonly tspPerMmol: number;
+}
+
+/** Teaspoons as a baker says them: eighths below one, quarters above, `a trace` of less. */
+export function spoonsOf(tsp: number): string {
+  const step = tsp < 1 ? 8 : 4;
+  const x = Math.round(tsp * step) / step;
+  return x > 0 ? `${asFraction(x)} tsp` : tsp > 0.01 ? 'a trace' : '0 tsp';
 }
 
 const SCONES: readonly FamilyId[] = ['biscuit', 'drop-biscuit', 'scone'];
@@ -66,6 +76,8 @@ export function thumbOf(lines: readonly Line[], baseG: number, family: FamilyId,
     range,
     state,
     words: `${have === '' ? 'No leavener' : have} per cup of flour; ${rule}.`,
+    tspPerMmol:
+      baseG / 100 / gasMmolPerG(powderKind('double-acting')) / (spoonMl * catalogueRow('baking-powder').gPerMl),
   };
 }
 

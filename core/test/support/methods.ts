@@ -81,7 +81,15 @@ export const wholeMethods = (name: 'methods' | 'voices' = 'methods'): WholeMetho
     );
 
 export type MethodFact =
-  'amount' | 'done, in order' | 'phase' | 'takes' | 'share' | 'minutes' | 'heat' | 'cover' | 'repeat';
+  | 'amount'
+  | 'done, in order'
+  | 'phase'
+  | 'takes'
+  | 'share'
+  | 'minutes'
+  | 'heat'
+  | 'cover'
+  | 'repeat';
 export interface HeldFact {
   readonly kind: MethodFact;
   readonly right: boolean;

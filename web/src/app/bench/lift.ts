@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { hasRanges, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
+import { hasRanges, spoonsOf, standingAt, type Assessment, type Formula, type LiftSource } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { layersOf, LIFT, WALL, scaleFor, spanFor, stripOf, ticksFor } from './lift-scene';
 import { pct } from '../ui/figures';
@@ -11,7 +11,6 @@ const said: Readonly<Record<LiftSource, string>> = {
   powder: 'powder itself',
   'soda split by heat': 'soda split by heat',
 };
-const tenth = (x: number): string => (x < 99 ? String(Math.round(x * 10) / 10) : String(Math.round(x)));
 
 /**
  * The lift as a column of its sources against the family's band, and beside it, on the same scale, how it fares from the
@@ -40,8 +39,9 @@ export class LiftDrawing {
 
   protected readonly G = LIFT;
   protected readonly wall = WALL;
-  protected readonly tenth = tenth;
   protected readonly pct = pct;
+  /** Gas as the teaspoons of powder that would give as much. */
+  protected readonly spoons = (mmol: number): string => spoonsOf(mmol * this.assessment().thumb.tspPerMmol);
   protected readonly said = said;
 
   protected readonly lift = computed(() => this.assessment().lift);
@@ -85,8 +85,8 @@ export class LiftDrawing {
       h: Math.max(2, this.y(lo) - this.y(hi)),
       lo: this.y(lo),
       edge: `M${LIFT.column - 4} ${this.y(hi)} H${LIFT.end} M${LIFT.column - 4} ${this.y(lo)} H${LIFT.end}`,
-      loText: pct(lo),
-      hiText: pct(hi),
+      loText: this.spoons(lo).replace(' tsp', ''),
+      hiText: this.spoons(hi).replace(' tsp', ''),
     };
   });
   protected readonly lost = computed(() => {
@@ -135,17 +135,17 @@ export class LiftDrawing {
   /** The figure in the corner: before losses, or what is left after standing. */
   protected readonly figure = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    if (this.min() === 0) return { typical: tenth(b.typical), range: `${tenth(b.low)}–${tenth(b.high)} mmol gas` };
-    return { typical: tenth(this.stood().kept), range: `left of ${tenth(b.typical)} mmol` };
+    if (this.min() === 0) return { typical: this.spoons(b.typical), range: 'of powder’s worth of gas' };
+    return { typical: this.spoons(this.stood().kept), range: `left of ${this.spoons(b.typical)}` };
   });
   protected readonly standWords = computed(() => {
     const s = this.stood();
     if (this.min() === 0)
       return s.lost > 0.05
-        ? `${tenth(s.lost)} lost in mixing; pull the knob to let it wait`
+        ? `${this.spoons(s.lost)} lost in mixing; pull the knob to let it wait`
         : 'straight into the oven; pull the knob to let it wait';
     const why = this.asked() > 0 && this.min() === Math.min(this.asked(), this.span()) ? ', as the method has it' : '';
-    return `${this.min()} min standing${why}: ${tenth(s.lost)} lost`;
+    return `${this.min()} min standing${why}: ${this.spoons(s.lost)} lost`;
   });
   /** Air and steam beside the gas, in one breath. */
   protected readonly beside = computed(() => {

@@ -45,12 +45,13 @@ export class SliceDrawing {
     const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
     if (worst)
       return {
+        bad: true,
         head: worst.suspect && worst.short ? `${capital(worst.short)}.`.replace(/\?\.$/, '?') : worst.words,
         rest: words,
       };
     const [head = '', ...rest] = words.split('; ');
     const then = rest.join('; ');
-    return { head: `${head}.`, rest: then.charAt(0).toUpperCase() + then.slice(1) };
+    return { bad: false, head: `${head}.`, rest: then.charAt(0).toUpperCase() + then.slice(1) };
   });
   protected readonly rows = computed(() => {
     const s = this.slice();
