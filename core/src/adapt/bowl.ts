@@ -62,9 +62,9 @@ const UNWILLING: Readonly<Record<Role, number>> = {
   acid: 0.9,
 };
 
-/** Whether a line moves of its own: what is folded in whole and what only flavours stays as it is. */
-const moves = (l: Line): boolean =>
-  !l.whole && l.ingredient.role !== 'flavour' && l.ingredient.id !== 'unknown' && l.grams > 0;
+/** Whether a line moves of its own: what is folded in or strewn through, and what only flavours, stays as it is. */
+const moves = ({ whole, ingredient: i, grams }: Line): boolean =>
+  !whole && i.role !== 'flavour' && (i.role !== 'addin' || i.base !== undefined || i.binder === true) && i.id !== 'unknown' && grams > 0; // prettier-ignore
 
 function limits(line: Line, step: number, like: Weighed): { low: number; high: number } {
   const flour = Math.max(like.totals.flourG, like.totals.baseG, 1);
