@@ -6,7 +6,7 @@ import { complaints, gramsField, sampleBench } from './src/steps';
 /** Pulls something by so many pixels from its middle. */
 async function pull(page: Page, what: Locator, dx: number, dy = 0): Promise<void> {
   // clear of the bar at the foot
-  await what.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  await what.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' }));
   const box = await what.boundingBox();
   if (!box) throw new Error('nothing to pull');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

@@ -245,5 +245,6 @@ function sentenceOf(seen: Slice['seen'], a: Assessment): string {
     ...(crust.words === 'as usual' ? [] : [`${a1(crust.words)} crust`]),
   ];
   const faults = [streak, ...(pieces.value >= 0.2 ? [pieces] : [])].filter((s) => s.value >= 0.15);
-  return `${capital(seen.height.words.replace(/;.*/, ''))}; ${top}; ${inside.join(', ')}.${faults.map((s) => ` ${capital(s.id === 'pieces' ? `pieces ${s.words}` : s.words)}${because(s)}.`).join('')}`;
+  const wrong = faults.map((s) => `${s.id === 'pieces' ? `pieces ${s.words}` : s.words}${because(s)}`);
+  return `${capital([seen.height.words.replace(/;.*/, ''), top, ...wrong, inside.join(', ')].join('; '))}.`;
 }

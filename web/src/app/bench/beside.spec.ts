@@ -66,9 +66,8 @@ describe('two formulas side by side', () => {
     expect(lifts.length).toBe(2);
     const perMmol = lifts.map((l) => {
       const height = all(l, 'rect.gas').reduce((s, r) => s + num(r, 'height'), 0);
-      return height / all(l, 'text.num').reduce((s, t) => s + Number(t.textContent), 0);
+      return height / all(l, 'text.num').reduce((s, t) => s + num(t, 'data-mmol'), 0);
     });
-    // the figures are rounded to a tenth
     expect((perMmol[0] ?? 0) / (perMmol[1] ?? 1)).toBeCloseTo(1, 1);
     const ends = lifts.map((l) => l.querySelector('.knob')?.getAttribute('aria-valuemax'));
     expect(ends[0]).toBe(ends[1]);

@@ -260,7 +260,7 @@ My dog ate it all`;
     await fixture.whenStable();
     expect(host().querySelector('.line.lit .said')?.textContent).toContain('130 g');
     await press('180 g');
-    expect(host().querySelector('.line.lit .read')?.textContent).toContain('180 g');
+    expect([...host().querySelectorAll('.line .read')].some((l) => l.textContent?.includes('180 g'))).toBeTrue();
     // the others are looked over in the picture and taken at once
     await press('all 5 are right as read');
     expect(host().querySelectorAll('.note orvin-picture-strip').length).toBe(0);
