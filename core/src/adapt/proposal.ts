@@ -8,6 +8,7 @@ import { weigh, type Weighed } from '../balance/weigh.js';
 import { LEFT_SODA_STEPS } from '../leavening/ledger.js';
 import { applyChanges, allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
+import type { Verdict } from '../balance/verdict.js';
 import { asMeasured } from '../quantity/amount.js';
 import { plain } from '../quantity/numbers.js';
 import type { Sure } from '../plausible/suspects.js';
@@ -146,12 +147,10 @@ export function judge(formula: Formula, kitchen: Kitchen): Judged {
   const a = assess(formula, kitchen);
   const verdicts = a.verdicts.filter((v) => v.severity !== 'note' || v.id === 'lift' || v.id === 'ledger');
   const off = a.verdicts.filter((v) => v.severity !== 'note');
-  const words =
-    off.length === 0
-      ? 'in balance'
-      : off.map((v) => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`).join(', ');
+  const words = off.length === 0 ? 'in balance' : off.map(offWords).join(', ');
   return { merit: a.merit, verdicts, words };
 }
+const offWords = (v: Verdict): string => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`;
 const dimName = (id: string): string =>
   ({ lift: 'lift', ledger: 'soda', hydration: 'water left', structure: 'tenderness' })[id] ?? id.replace(/:.*/, '');
 
@@ -324,7 +323,7 @@ export function proposalOf(
     merit: after.merit,
     costs: [
       ...costsOf(bowl.like, found.weighed),
-      ...(namesMore(before, after) ? [`out of the ordinary for its kind: ${after.words}`] : []),
+      ...oddities(before, after, goneFrom(asked, formula, bowl.kitchen)),
       ...(extra.costs ?? []),
     ],
     cautions: [
@@ -334,11 +333,26 @@ export function proposalOf(
   };
 }
 
-/** Whether something is named of the one that was not of the other. */
-export const namesMore = (before: Judged, after: Judged): boolean =>
-  after.verdicts.some(
+/** What is named of the one that was not of the other. */
+const newlyNamed = (before: Judged, after: Judged): readonly Verdict[] =>
+  after.verdicts.filter(
     (v) => v.severity !== 'note' && !before.verdicts.some((b) => b.id === v.id && b.severity !== 'note'),
   );
+export const namesMore = (before: Judged, after: Judged): boolean => newlyNamed(before, after).length > 0;
+
+/** What is named anew, but for what was taken out on purpose: that there is no egg in it is no news then. */
+function oddities(before: Judged, after: Judged, gone: ReadonlySet<string>): string[] {
+  const odd = newlyNamed(before, after).filter((v) => !(v.suspect?.slip === 'missing' && gone.has(v.suspect.role)));
+  return odd.length === 0 ? [] : [`out of the ordinary for its kind: ${odd.map(offWords).join(', ')}`];
+}
+
+/** Roles of which there was something, and is nothing. */
+function goneFrom(was: Formula, is: Formula, kitchen: Kitchen): ReadonlySet<string> {
+  const roles = (f: Formula): Set<string> =>
+    new Set(allItems(f).flatMap((i) => (i.grams > 0 ? [ingredientFor(f, i, kitchen).role] : [])));
+  const left = roles(is);
+  return new Set([...roles(was)].filter((r) => !left.has(r)));
+}
 
 /** The whole of a proposal in a line. */
 function inAll(lines: readonly ProposalLine[]): string {

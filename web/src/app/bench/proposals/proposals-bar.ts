@@ -20,9 +20,6 @@ import { scaleG } from '../../ui/figures';
 import { askOf, asks, isLess, shares } from './asks';
 import { Proposals, type Swap } from './proposals';
 
-/** A swap that makes the whole so much less plausible is said to (log odds). */
-const WORSE = 0.5;
-
 /**
  * Focus needs the page laid out: once the frame is drawn it costs nothing, before it the drawing of every instrument
  * would be one long task.
@@ -125,9 +122,7 @@ export class ProposalsBar {
     const others = p.lines.filter(
       (l) => l.id !== this.p.lineId() && !(l.kind === 'added' && l.item?.ingredient === s.replacement.ingredient),
     );
-    const worse =
-      p.after.words !== 'in balance' && p.merit > p.before.merit + WORSE ? [`leaves it ${p.after.words}`] : [];
-    const words = [...others.map((l) => l.words.replace(/^add /, '')), ...worse];
+    const words = others.map((l) => l.words.replace(/^add /, ''));
     return words.length > 0 ? `needs ${words.join(', ')}` : p.lines.length === 0 ? '' : 'nothing else to change';
   }
 
