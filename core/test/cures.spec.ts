@@ -46,7 +46,7 @@ describe('put right', () => {
         expect(p.merit).withContext(`${context}: ${p.words}`).toBeLessThan(assess(bad).merit);
         expect(batterG(p.formula))
           .withContext(`${context}: ${p.words}`)
-          .toBeGreaterThan(0.5 * batterG(bad));
+          .toBeGreaterThan(0.7 * batterG(bad));
         for (const l of p.lines) {
           const item = allItems(p.formula).find((i) => i.id === l.id);
           if (item)

@@ -180,6 +180,7 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
         .filter((w) => 'words' in w && !metBy(w, heated.formula, kitchen))
         .map((w) => `${'words' in w ? (w.words ?? '') : ''} only in part, to stay what it is`)
     : [];
+  const title = titleOf(formula.title, preset);
   const proposal = proposalOf(
     'swap',
     formula,
@@ -188,8 +189,9 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
     { ...plan.request },
     {
       title: capital(preset.name),
-      formula: { ...heated.formula, title: titleOf(formula.title, preset) },
+      formula: { ...heated.formula, title },
       costs: [
+        ...(title === formula.title ? [] : [`called “${title}” from then on`]),
         ...[...new Set(replaced.map((r) => r.costs).filter((c) => c !== ''))],
         ...plan.lost.map(
           (i) => `${shortName(ingredientFor(formula, i, kitchen))} left out: nothing stands in for it here`,

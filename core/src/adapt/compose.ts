@@ -1,6 +1,6 @@
 import { families, familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
-import type { FamilyId, Formula, Ingredient, Kitchen, TinShape, TinUse } from '../formula/types.js';
+import type { FamilyId, Formula, Ingredient, Kitchen, TinUse } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import { dietsOf } from '../ingredient/diet.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -160,25 +160,10 @@ const STOCK_ONLY = 'nothing but what is in stock';
 const gramsOf = (f: Formula, id: string): number | undefined =>
   f.groups.flatMap((g) => g.items).find((i) => i.id === id)?.grams;
 
-/** The shape of tin that each family is usually baked in, in the order of liking. */
-const SHAPES: Readonly<Record<string, readonly TinShape[]>> = {
-  muffin: ['cup'],
-  biscuit: ['slab'],
-  scone: ['slab'],
-  'drop-biscuit': ['mound'],
-  'soda-bread': ['mound'],
-  'soda-loaf': ['loaf'],
-  'quick-bread': ['loaf'],
-  'tea-loaf': ['loaf'],
-  'pound-cake': ['loaf', 'tube', 'round'],
-  'fruit-cake-rich': ['round', 'square'],
-  'fruit-cake-light': ['round', 'loaf'],
-};
-
 /** The tins that were wished for, or else one of the kitchen's that suits the family. */
 function tinsFor(wishes: ComposeWishes, kitchen: Kitchen): readonly TinUse[] {
   if (wishes.tins && wishes.tins.length > 0) return wishes.tins;
-  for (const shape of SHAPES[wishes.family] ?? ['round', 'square', 'rect']) {
+  for (const shape of familyOf(wishes.family).bakedIn) {
     const tin = kitchen.tins.find((t) => t.shape === shape && !/mini/i.test(t.name));
     if (tin) return [{ tin, count: 1 }];
   }

@@ -95,7 +95,7 @@ export function sodaIdeas(formula: Formula, w: Weighed, kitchen: Kitchen, locked
 /**
  * What to change, at most three: a line that is out of keeping with the rest as what fits it, and soda as what its acid
  * can meet where it would taste. Each is tried on the formula and judged before it is offered; locked lines are left. Where
- * nothing is named, yet a third of all ordinary formulas look less odd, the first suspect is a hint; others get none.
+ * nothing is named, yet three fifths of the ordinary formulas look less odd, the first suspect is a hint; others get none.
  */
 export function adviceFor(
   formula: Formula,

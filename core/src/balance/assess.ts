@@ -59,7 +59,7 @@ export interface Assessment {
   readonly cautions: readonly Caution[];
   readonly allergens: readonly string[];
   readonly advice: readonly Advice[];
-  /** How implausible it is, in log odds; 0 where it is as ordinary as two thirds of the ordinary formulas are. */
+  /** How implausible it is, in log odds; 0 where it is as ordinary as three fifths of the ordinary formulas are. */
   readonly merit: number;
   /** How ordinary the whole is, and which line would make it so; null without flour or nuts to judge by. */
   readonly plausible: {

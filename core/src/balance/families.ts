@@ -1,5 +1,5 @@
 import { OrvinError } from '../errors.js';
-import type { FamilyId } from '../formula/types.js';
+import type { FamilyId, Tin } from '../formula/types.js';
 import { relatives, rows, type Amounts, type Relative } from './family-rows.js';
 
 type Range = readonly [number, number];
@@ -39,8 +39,10 @@ export interface Family {
   readonly coolRackMin: number;
   readonly keeps: string;
   readonly signs: string;
-  /** Doughs that hands shape: they spread where a batter would sink. */
-  readonly shaped?: boolean;
+  /** Doughs that hands shape, and how: they spread where a batter would sink. */
+  readonly shaped?: NonNullable<Tin['shaped']>;
+  /** The shapes of tin it is usually baked in, in the order of liking. Judgement. */
+  readonly bakedIn: readonly Tin['shape'][];
   /** What it folds in: usual share of the batter where any is, and the most that 97 in 100 fold in, to its flour and cocoa. */
   readonly carries: Range;
   /** How dark its crust usually is, on the index of colour. */

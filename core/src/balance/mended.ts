@@ -5,7 +5,7 @@ import type { Line } from '../leavening/parts.js';
 import type { Suspect } from '../plausible/suspects.js';
 import type { SuspectRole } from '../plausible/sums.js';
 import { asMeasured, pieceGrams } from '../quantity/amount.js';
-import { comesInAs, onStep } from '../quantity/steps.js';
+import { comesInAs, onStep, tidy } from '../quantity/steps.js';
 import { capital } from '../text/plain.js';
 import type { Family } from './families.js';
 import type { Weighed } from './weigh.js';
@@ -28,7 +28,7 @@ function asItWas({ ingredient, grams: was }: Line, grams: number, batterG: numbe
     kitchen.schools.eggs === 'whole' &&
     piece !== undefined &&
     Math.abs(was / piece - Math.round(was / piece)) < 0.03;
-  return whole ? Math.max(1, Math.round(grams / piece)) * piece : onStep(ingredient, grams, batterG, kitchen);
+  return whole ? tidy(Math.max(1, Math.round(grams / piece)) * piece) : onStep(ingredient, grams, batterG, kitchen);
 }
 
 /**

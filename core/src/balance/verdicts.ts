@@ -120,9 +120,6 @@ function measureVerdict(m: Measure, t: Totals, family: Family, judged: Against):
   return { id: m, state, severity: 'note', words, rule, figure, band };
 }
 
-/** Lift is known less well than a weight: this share of its band's width outside is still its edge. */
-export const LIFT_EDGE = 0.06;
-
 function liftVerdict(lift: Lift, family: Family, judged: Against): Verdict {
   const [lo, hi] = lift.target;
   const x = lift.mmolPer100gBase.typical;
@@ -264,7 +261,7 @@ export function verdictsOf(
 }
 
 /** What a figure adds to the straying: its distance outside its range, over the range's width. */
-export interface StrayTerm {
+interface StrayTerm {
   readonly name: string;
   readonly value: number;
 }
@@ -275,7 +272,7 @@ export interface StrayTerm {
  * beam beyond its usual span, and left-over soda above the step where it becomes unusual, per 0.2 g. 0 when all is
  * within. Every proposal strictly lowers it.
  */
-export function strayTerms(
+function strayTerms(
   t: Totals,
   lift: Lift,
   ledger: Ledger,

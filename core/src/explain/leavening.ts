@@ -45,6 +45,16 @@ export function explainLift(w: Weighed, kitchen: Kitchen): Explanation {
     equation: `${parts.join(' + ')} = ${plain(w.lift.mmolPer100gBase.typical)} mmol`,
     inputs: [
       { name: 'flour and cocoa', value: w.totals.baseG, unit: 'g', from: 'sum of the lines' },
+      ...(w.totals.baseG > 0
+        ? [
+            {
+              name: 'a teaspoon of double-acting powder, in all of it',
+              value: 1 / thumbOf(w.lines, w.totals.baseG, w.family.id, kitchen).tspPerMmol,
+              unit: 'mmol',
+              from: 'by your spoon; this is how gas is said in spoons',
+            },
+          ]
+        : []),
       ...(kind
         ? [
             {

@@ -6,7 +6,7 @@ import { totalsOf } from '../balance/totals.js';
 import { weigh } from '../balance/weigh.js';
 import { familyByEvidence } from '../balance/evidence.js';
 import { FAR_OFF, judge, type Judged } from './judge.js';
-import { saidOf } from './said.js';
+import { isEggless, saidOf } from './said.js';
 import { NAMED, suspectsOf, type Suspect } from './suspects.js';
 import { roleOf } from './sums.js';
 import { wholeWords, wordsFor } from './words.js';
@@ -83,7 +83,9 @@ function bySize(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Ki
 /** The suspects with their words; a slip of the unit or of the size stands first where it alone makes the whole ordinary. */
 export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): NamedSuspect[] {
   const judgedAs = familyFor(formula.family, totalsOf(lines), formula.title);
-  const suspects = suspectsOf(j, lines, kitchen);
+  // what its name says is not in it is not missing
+  const eggless = isEggless(formula.title);
+  const suspects = suspectsOf(j, lines, kitchen).filter((s) => !(eggless && s.role === 'egg' && s.slip === 'missing'));
   const far = j.apart > FAR_OFF;
   const instead =
     j.typical <= NAMED

@@ -33,12 +33,16 @@ export function workingRead(formula: Formula): Working | null {
 export const saidOf = (formula: Formula): Said => ({ title: formula.title, working: workingRead(formula) });
 
 /** Words that stand for one another and tell more than each alone. */
+const EGGLESS = /egg-?\s?less|egg-?\s?free|no eggs?|without eggs?|vegan|lenten|wacky|depression|war cake|vinegar cake/i;
 const KINDS: readonly RegExp[] = [
   /chiffon|castella|angel|whisked|g[eé]noise|sponge cake/i,
   /brownie|blondie|squares/i,
-  /egg-?\s?less|egg-?\s?free|no eggs?|without eggs?|vegan|lenten|wacky|depression|war cake|vinegar cake/i,
+  EGGLESS,
 ];
 export const kindsOf = (title: string): number[] => KINDS.map((k) => (k.test(title) ? 1 : 0));
+
+/** Whether a title says that there is to be no egg in it. */
+export const isEggless = (title: string): boolean => EGGLESS.test(title);
 
 /** The words of a title to compare it by, without number and each but once: `apple`, `crumble`, `muffin`. */
 export function titleWords(title: string): string[] {

@@ -4,11 +4,13 @@ import { looseness } from '../balance/totals.js';
 import type { Band, Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { linesOf } from '../leavening/parts.js';
+import { pressureRatio } from '../leavening/volume.js';
 import type { Span } from '../plausible/spans.js';
-import { asFraction, plain } from '../quantity/numbers.js';
+import { asFraction } from '../quantity/numbers.js';
 import { capital } from '../text/plain.js';
 import { batterOf, fitTins, riseOf } from '../tin/fit.js';
 import { outlineOf } from '../tin/geometry.js';
+import { cm } from '../tin/naming.js';
 
 /** One thing that is seen of a slice: how much of it there is, in words, and what makes it so. */
 export interface Seen {
@@ -17,7 +19,7 @@ export interface Seen {
   /** −1 to 1 for crumb (tight to open) and crust (pale to dark), millimetres for height, else 0 to 1. */
   readonly value: number;
   readonly words: string;
-  /** What contributes, largest first; the value is their sum kept within its limits. */
+  /** What contributes, largest first; the value is their sum kept within its limits (of height, what moves it from the usual). */
   readonly terms: readonly (readonly [value: number, words: string])[];
 }
 
@@ -55,7 +57,7 @@ const clamp = (x: number, lo = 0, hi = 1): number => Math.max(lo, Math.min(hi, x
 type Terms = Seen['terms'];
 const sum = (terms: Terms): number => terms.reduce((s, [v]) => s + v, 0);
 const largestFirst = (terms: Terms): Terms =>
-  terms.filter(([v]) => Math.abs(v) > 0.005).sort((a, b) => Math.abs(b[0]) - Math.abs(a[0]));
+  terms.filter(([v]) => v !== 0).sort((a, b) => Math.abs(b[0]) - Math.abs(a[0]));
 
 /** Where a figure stands in its span of 8 in 10: 0 usual, −1 and 1 its edges. */
 const stand = (x: number, { low, usual, high }: Span): number =>
@@ -65,33 +67,33 @@ const beyond = (x: number, from: number): number => Math.max(0, x - from);
 /** Within so many millimetres of the rim it is level with it. */
 const LEVEL = 4;
 const lengthWords = (mm: number, unit: 'cm' | 'in'): string =>
-  unit === 'cm'
-    ? `${plain(Math.round(mm / 5) / 2)} cm`
-    : `${asFraction(Math.max(0.25, Math.round((4 * mm) / 25.4) / 4))} in`;
+  unit === 'cm' ? `${cm(mm)} cm` : `${asFraction(Math.max(0.25, Math.round((4 * mm) / IN_MM) / 4))} in`;
+const IN_MM = 25.4;
 
-/** A tin that is usual for a family, where none is named. Judgement. */
+/** A piece that is cut, dropped or spooned into a cup, g of dough or batter. Judgement: bakers' pieces weigh 60 to 90 g. */
+const PIECE_G = 75;
+/** Depth of the tins such a bake usually has, mm. Judgement. */
+const DEPTH_MM = { cup: 35, loaf: 65, other: 60 } as const;
+
+/** A tin that is usual for the family, where none is named, as large as the batter asks for. Judgement. */
 function usualTin(a: Assessment): TinUse {
-  const { as: family, id } = a.family;
-  const tin = (t: Omit<Tin, 'id' | 'name' | 'material'>): Tin => ({
-    id: 'usual',
-    name: '',
-    material: 'light metal',
-    ...t,
-  });
+  const { shaped, bakedIn, fill } = a.family.as;
   const { batterG } = a.totals;
-  if (family.shaped)
-    return { count: 1, tin: tin({ shape: 'mound', shaped: id === 'soda-bread' ? 'round' : 'cut', topMm: 60, depthMm: 25, cups: id === 'soda-bread' ? 1 : Math.max(1, Math.round(batterG / 75)) }) }; // prettier-ignore
-  if (id === 'drop-biscuit')
-    return { count: 1, tin: tin({ shape: 'mound', shaped: 'drop', topMm: 60, depthMm: 30, cups: Math.max(1, Math.round(batterG / 70)) }) }; // prettier-ignore
-  if (id === 'muffin')
-    return { count: 1, tin: tin({ shape: 'cup', topMm: 70, baseMm: 50, depthMm: 35, cups: Math.max(1, Math.round(batterG / 85)) }) }; // prettier-ignore
-  // a loaf for breads, a round for cakes, as wide as the batter asks for
+  const tin = (t: Omit<Tin, 'id' | 'name' | 'material'>): TinUse => ({
+    count: 1,
+    tin: { id: 'usual', name: '', material: 'light metal', ...t },
+  });
+  const cups = Math.max(1, Math.round(batterG / PIECE_G));
+  // what hands shape has the size that its weight gives it
+  if (shaped) return tin({ shape: 'mound', shaped, topMm: 60, depthMm: 25, cups: shaped === 'round' ? 1 : cups });
+  const [shape] = bakedIn;
+  if (shape === 'cup') return tin({ shape, topMm: 70, baseMm: 50, depthMm: DEPTH_MM.cup, cups });
+  const depthMm = shape === 'loaf' ? DEPTH_MM.loaf : DEPTH_MM.other;
   const ml = batterG / Math.max(0.5, a.batter.densityGPerMl);
-  const fill = (family.fill[0] + family.fill[1]) / 2;
-  const wide = Math.sqrt(((4 / Math.PI) * (1000 * ml)) / fill / 60);
-  return family.bread || /loaf|bread|pound/.test(id)
-    ? { count: 1, tin: tin({ shape: 'loaf', topMm: wide * 1.35, top2Mm: wide * 0.62, depthMm: 65 }) }
-    : { count: 1, tin: tin({ shape: 'round', topMm: wide, depthMm: 60 }) };
+  const mm2 = (1000 * ml) / ((fill[0] + fill[1]) / 2) / depthMm;
+  return shape === 'loaf'
+    ? tin({ shape, topMm: Math.sqrt(2.1 * mm2), top2Mm: Math.sqrt(mm2 / 2.1), depthMm })
+    : tin({ shape: 'round', topMm: Math.sqrt((4 / Math.PI) * mm2), depthMm });
 }
 
 /** @returns null where there is nothing to bake, or nothing yet to judge it by */
@@ -104,36 +106,40 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
   if (!fit || !(fit.batterMm > 0)) return null;
   const o = outlineOf(fit.tin);
   const { family } = batterOf(formula, kitchen);
+  // as it is judged, with as much lift as does the same where the air is thin
+  const { as } = a.family;
+  const thin = pressureRatio(kitchen.altitudeM);
+  const liftRange = [as.lift[0] * thin, as.lift[1] * thin] as const;
   const { spans } = plausible;
   const gas = lift.mmolPer100gBase;
   // beyond what the rest expects and beyond its family too: else a line that is missing makes the others look like too much
   const both = (x: number, span: Span, [low, high]: readonly [number, number]): number => {
     const z = stand(x, span);
-    if (!hasRanges(family)) return z;
+    if (!hasRanges(as)) return z;
     const own = stand(x, { low, usual: (low + high) / 2, high });
     return Math.sign(z) !== Math.sign(own) ? 0 : Math.sign(z) * Math.min(Math.abs(z), Math.abs(own));
   };
   const z = {
-    lift: both(gas.typical, spans.lift, family.lift),
-    fat: both(t.fatPct, spans.fat, family.fat),
-    sugar: both(t.sugarPct, spans.sugar, family.sugar),
-    water: both(t.waterPct, spans.water, family.water),
+    lift: both(gas.typical, spans.lift, liftRange),
+    fat: both(t.fatPct, spans.fat, as.fat),
+    sugar: both(t.sugarPct, spans.sugar, as.sugar),
+    water: both(t.waterPct, spans.water, as.water),
   };
-  const lean = hasRanges(family) ? beam.lean : 0;
+  const lean = hasRanges(as) ? beam.lean : 0;
   const trait = (id: 'crumb' | 'mouth' | 'colour') => a.texture.find((x) => x.id === id);
 
   // one figure beyond its span is made up for by the others where the whole is ordinary
   const odd = 0.25 + 0.75 * clamp((0.25 - plausible.typical) / 0.18);
   // how it stands: as in its tin, with the middle fallen back by what makes it sink
   const sinkTerms: Terms = [
-    [0.35 * beyond(z.lift, 1), 'more gas than it can hold'],
-    [0.3 * beyond(z.sugar, 1), 'much sugar sets late'],
-    [0.25 * beyond(z.water, 1), 'much water sets late'],
-    [0.3 * beyond(z.fat, 1.2), 'more fat than it can hold'],
-    [0.3 * beyond(lean, 1.25), 'little flour and egg to hold it up'],
+    [odd * 0.35 * beyond(z.lift, 1), 'more gas than it can hold'],
+    [odd * 0.3 * beyond(z.sugar, 1), 'much sugar sets late'],
+    [odd * 0.25 * beyond(z.water, 1), 'much water sets late'],
+    [odd * 0.3 * beyond(z.fat, 1.2), 'more fat than it can hold'],
+    [odd * 0.3 * beyond(lean, 1.25), 'little flour and egg to hold it up'],
   ];
-  const sinks = clamp(odd * sum(sinkTerms));
-  const toRise = (mmol: number): number => riseOf(family, mmol, familyTarget(a));
+  const sinks = clamp(sum(sinkTerms));
+  const toRise = (mmol: number): number => riseOf(family, mmol, liftRange);
   const stretch = (mmol: number): number => toRise(mmol) / toRise(gas.typical);
   const crownAt = (mmol: number): number => {
     const crown = fit.batterMm + (fit.crownMm - fit.batterMm) * lengthen(stretch(mmol), fit.rise);
@@ -147,7 +153,7 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
   };
   const hot = ((formula.bake?.ovenC ?? 175) - 175) / 60;
   const crackTerms: Terms = [
-    [family.cracks ? 0.45 : 0.08, family.cracks ? 'such a bake cracks' : 'a slow even rise'],
+    [as.cracks ? 0.45 : 0.08, as.cracks ? 'such a bake cracks' : 'a slow even rise'],
     [0.3 * beyond(z.lift, 0.5), 'much gas'],
     [0.25 * beyond(-lean, 0.6), 'a stiff crumb'],
     [0.15 * clamp(hot, -0.5, 1.5), hot > 0 ? 'a hot oven sets the top early' : 'a slow oven'],
@@ -156,11 +162,11 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
   ];
   const cracks = clamp(sum(crackTerms));
   const streakTerms: Terms = [
-    [0.45 * beyond(z.water, 1), 'more water than the flour can set'],
-    [0.3 * beyond(z.fat, 1.2), 'fat settles'],
-    [0.3 * beyond(-z.lift, 1), 'little gas to lift it'],
+    [odd * 0.45 * beyond(z.water, 1), 'more water than the flour can set'],
+    [odd * 0.3 * beyond(z.fat, 1.2), 'fat settles'],
+    [odd * 0.3 * beyond(-z.lift, 1), 'little gas to lift it'],
   ];
-  const streak = clamp(odd * sum(streakTerms));
+  const streak = clamp(sum(streakTerms));
   const crumbTrait = trait('crumb');
   const crumbTerms: Terms = crumbTrait?.terms ?? [[0.4 * clamp(z.lift, -2, 2), z.lift > 0 ? 'much gas' : 'little gas']];
   const crumb = clamp(sum(crumbTerms), -1, 1);
@@ -186,7 +192,7 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
       id: 'height',
       name: 'Height',
       value: crownMm.typical,
-      words: `${high(crownMm.typical)} high in the middle${over === null ? '' : over >= LEVEL ? `, ${high(over)} over the rim` : over <= -LEVEL ? `, ${high(-over)} under the rim` : ', level with the rim'}; rises to ${rise.toFixed(1)} times the batter`,
+      words: `about ${high(crownMm.typical)} high in the middle${over === null ? '' : over >= LEVEL ? `, ${high(over)} over the rim` : over <= -LEVEL ? `, ${high(-over)} under the rim` : ', level with the rim'}; rises to ${rise.toFixed(1)} times the batter`,
       terms: largestFirst([[z.lift, z.lift > 0 ? 'more lift than usual' : 'less lift than usual']]),
     },
     sinks: said('sinks', 'Middle', sinks, sinkTerms, [[0.08, 'stands'], [0.35, 'may sink a little'], [2, 'sinks in the middle']]),
@@ -214,9 +220,6 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     words: sentenceOf(seen, a),
   };
 }
-
-/** The family's own span of lift, which its rise is reckoned from. */
-const familyTarget = (a: Assessment): readonly [number, number] => a.family.as.lift;
 
 /** How much longer the risen part is when the whole is so many times as high, 0 and more. */
 const lengthen = (times: number, rise: number): number => Math.max(0, (times * rise - 1) / Math.max(rise - 1, 0.02));

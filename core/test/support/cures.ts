@@ -1,4 +1,4 @@
-import { allItems, ingredientFor, type Formula } from '../../src/index.js';
+import { ingredientFor, type Formula } from '../../src/index.js';
 import { isBatter } from '../../src/formula/formula.js';
 import type { Ordinary } from '../../src/plausible/formulas.js';
 import { formula } from './make.js';
@@ -81,4 +81,3 @@ export function leadsBack(cure: Formula, was: Formula, bad: Formula, within = 0.
 }
 
 export const batterG = (f: Formula): number => counted(f).batterG;
-export const linesIn = (f: Formula): number => allItems(f).length;

@@ -132,10 +132,17 @@ export class LiftDrawing {
         : `${left && x < 470 ? 'by' : 'best before'} ${Math.round(b.low)}–${Math.round(b.high)} min`;
     return { x, words, anchor: left ? 'end' : 'start', textX: left ? x - 5 : x + 5 };
   });
+  /** Half of how far the lift may be off, where it shows in spoons. */
+  private giveOrTake(): string {
+    const b = this.lift().mmolPer100gBase;
+    const by = this.spoons((b.high - b.low) / 2);
+    return by.endsWith('tsp') && !by.startsWith('0') ? `, ± ${by}` : '';
+  }
   /** The figure in the corner: before losses, or what is left after standing. */
   protected readonly figure = computed(() => {
     const b = this.lift().mmolPer100gBase;
-    if (this.min() === 0) return { typical: this.spoons(b.typical), range: 'of powder’s worth of gas' };
+    if (this.min() === 0)
+      return { typical: this.spoons(b.typical), range: `of powder’s worth of gas${this.giveOrTake()}` };
     return { typical: this.spoons(this.stood().kept), range: `left of ${this.spoons(b.typical)}` };
   });
   protected readonly standWords = computed(() => {
