@@ -9,6 +9,7 @@ import { ensureBuilt } from './lib/ready.mjs';
 import { root, run } from './lib/run.mjs';
 import { at, pullOf, referenceIn } from './lib/pulling.mjs';
 import { serve } from './lib/serve.mjs';
+import { wishesOf } from './lib/wishing.mjs';
 
 await ensureBuilt();
 await ensureBrowser();
@@ -123,6 +124,13 @@ try {
   const [cold, ...warm] = solved;
   console.log(
     `proposals for 30 lines in the worker: first, with the solver's cold start, ${ms(cold)}; then median ${ms(at(warm, 0.5))} (${(at(warm, 0.5) / reference).toFixed(1)} × reference), 95th percentile ${ms(at(warm, 0.95))}; longest task on the page ${blocked.toFixed(0)} ms  aim 300, 1000, 50`,
+  );
+
+  await wishesOf(
+    context,
+    base,
+    ['cardamom-yogurt-round', 'oat-and-rhubarb-muffins', 'rye-and-pear-loaf', 'cheese-and-thyme-scones', 'thirty-lines'],
+    (line) => console.log(line),
   );
 
   await page.goto(`${base}/bench/cardamom-yogurt-round`);

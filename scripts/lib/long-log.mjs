@@ -76,6 +76,10 @@ export async function longLog(browser, base, say) {
   const page = await context.newPage();
   await page.goto(`${base}/shelf`);
   await page.waitForSelector('.shelves li');
+  // the shelf is shown before its kitchen is stored
+  await page.waitForFunction(async () =>
+    (await indexedDB.databases()).some((d) => d.name.startsWith('orvin-kitchen-')),
+  );
   await page.evaluate(fill, [BAKES, PHOTOS]);
   await page.goto(`${base}/shelf`);
   await page.waitForSelector('.shelves li');

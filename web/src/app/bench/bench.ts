@@ -23,6 +23,7 @@ import { SelectModule } from 'primeng/select';
 import { Backup } from '../data/backup';
 import { Desk } from '../desk/desk';
 import { Judgement } from '../desk/judgement';
+import { later } from '../ui/later';
 import { Panels } from '../ui/panels';
 import { bakeWords, degrees, tinWords } from '../ui/words';
 import { AdviceBar } from './advice';
@@ -94,6 +95,14 @@ export class Bench {
 
   protected readonly formula = this.desk.shown;
   protected readonly a = this.desk.assessment;
+  private readonly pulling = (): boolean => this.desk.drag() !== null;
+  private readonly judged = computed(() => {
+    const [f, a] = [this.formula(), this.a()];
+    return f && a && { f, a, before: this.desk.before() };
+  });
+  /** What the instruments below the slice are drawn from: in two parts, a frame apart, or all would be one long task. */
+  protected readonly first = later(this.judged, 1, this.pulling);
+  protected readonly then = later(this.judged, 2, this.pulling);
   protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
   /** Shares as parts of the ratio school instead of baker's percentages. */
   protected readonly asParts = signal(false);

@@ -1,6 +1,6 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import type { Advice, Change, Formula, Kitchen, TinUse } from '@orvin/core';
+import type { Advice, Assessment, Change, Formula, Kitchen, TinUse } from '@orvin/core';
 import { allItems, applyChanges, defaultKitchen, same } from '@orvin/core/first';
 import { BehaviorSubject, of, switchMap } from 'rxjs';
 import type { Command, Plan, WorkingRecord } from '../data/records';
@@ -66,14 +66,18 @@ export class Desk {
   readonly changing = computed(() => this.drag() !== null || this.ghost() !== null);
   readonly assessment = computed(() => {
     const f = this.shown();
-    return f === null ? null : this.judgement.assess(f, this.kitchen(), { locked: this.plan().locked ?? [] });
+    return f === null ? null : this.assess(f);
   });
   /** What the change that is being dragged or tried, or was just made, starts from; null when nothing is. */
   readonly beforeFormula = computed(() => (this.changing() ? this.formula() : this.recent()));
   readonly before = computed(() => {
     const f = this.beforeFormula();
-    return f === null ? null : this.judgement.assess(f, this.kitchen());
+    return f === null ? null : this.assess(f);
   });
+
+  private assess(f: Formula): Assessment {
+    return this.judgement.assess(f, this.kitchen(), { locked: this.plan().locked ?? [] });
+  }
 
   constructor() {
     effect(() => ovenScale.set(this.kitchen().display.temperature));

@@ -2,6 +2,14 @@ import { Injectable, signal } from '@angular/core';
 import type { Assessment, AssessOptions, Formula, Kitchen } from '@orvin/core';
 import { assess } from '@orvin/core/first';
 
+/** What a formula was assessed as, and under what. */
+interface Judged {
+  readonly kitchen: Kitchen;
+  readonly locked: string;
+  readonly ready: boolean;
+  readonly assessment: Assessment;
+}
+
 /**
  * What formulas are judged with, fetched once the page has drawn: until it is there, assessments come without suspects
  * and spans, and what was computed from one through `assess` is computed again when it is.
@@ -10,6 +18,7 @@ import { assess } from '@orvin/core/first';
 export class Judgement {
   private readonly made = signal(false);
   private fetching: Promise<void> | undefined;
+  private readonly last = new WeakMap<Formula, Judged>();
 
   /** Resolves when formulas can be judged; made ready a few milliseconds at a time. */
   load(): Promise<void> {
@@ -25,9 +34,14 @@ export class Judgement {
     return this.made();
   }
 
-  assess(formula: Formula, kitchen: Kitchen, options?: AssessOptions): Assessment {
-    this.ready();
-    return assess(formula, kitchen, options);
+  /** As it was assessed last, where nothing that counts has changed: what is tried and dropped again is known already. */
+  assess(formula: Formula, kitchen: Kitchen, { locked = [] }: AssessOptions = {}): Assessment {
+    const by = { kitchen, locked: locked.join('\n'), ready: this.ready() };
+    const last = this.last.get(formula);
+    if (last && last.kitchen === kitchen && last.locked === by.locked && last.ready === by.ready) return last.assessment;
+    const assessment = assess(formula, kitchen, { locked });
+    this.last.set(formula, { ...by, assessment });
+    return assessment;
   }
 
   private async fetch(): Promise<void> {

@@ -1,7 +1,6 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
-  assess,
   isConflict,
   replacements,
   withLines,
@@ -18,6 +17,7 @@ import type { Outcome } from '../../compute/pool';
 import { Solving } from '../../compute/solving';
 import { Pantry } from '../../desk/pantry';
 import { Desk } from '../../desk/desk';
+import { Judgement } from '../../desk/judgement';
 import { askOf } from './asks';
 
 /** How many replacements are solved at a time. */
@@ -48,6 +48,7 @@ export class Proposals {
   private readonly desk = inject(Desk);
   private readonly pantry = inject(Pantry);
   private readonly solving = inject(Solving);
+  private readonly judgement = inject(Judgement);
   /** Shut, asking for something, or at one line to limit or replace it. */
   readonly mode = signal<'shut' | 'ask' | 'line'>('shut');
   readonly asked = signal<ReadonlySet<string>>(new Set());
@@ -176,7 +177,7 @@ export class Proposals {
   ): void {
     const chosen = [...asked].map(askOf);
     const preset = chosen.find((a) => a?.preset)?.preset;
-    const now = { lessPct, batterG: assess(f, kitchen).totals.batterG };
+    const now = { lessPct, batterG: this.judgement.assess(f, kitchen, { locked }).totals.batterG };
     const wishes: Wish[] = [
       ...chosen.flatMap((a) => a?.wish?.(now) ?? []),
       ...[...limits].map(([itemId, l]): Wish => ({ kind: 'amount', itemId, ...l })),
