@@ -35,6 +35,7 @@ export {
   type Consistency,
   type Family,
 } from './balance/families.js';
+export { sliceChange } from './slice/change.js';
 export { sliceOf, type Seen, type Slice } from './slice/slice.js';
 export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
 export { explainBake, explainFit } from './explain/bake.js';

@@ -25,7 +25,7 @@ describe('the slice to come', () => {
         if (x.id === 'height') continue;
         expect(Math.abs(x.value)).withContext(`${id} ${x.id}`).toBeLessThanOrEqual(1);
         const all = x.terms.reduce((sum, [v]) => sum + v, 0);
-        const low = x.id === 'crumb' || x.id === 'crust' ? -1 : 0;
+        const low = ['crumb', 'bite', 'mouth', 'crust'].includes(x.id) ? -1 : 0;
         expect(x.value)
           .withContext(`${id} ${x.id}`)
           .toBeCloseTo(Math.max(low, Math.min(1, all)), 9);

@@ -250,6 +250,5 @@ function finished(
     // a new formula has nothing to change from
     lines: [],
     changes: [],
-    costs: [],
   };
 }

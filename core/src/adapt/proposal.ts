@@ -25,7 +25,9 @@ import {
   type Request,
   type Wish,
 } from './types.js';
-import { isMet, traitsOf, wishWords } from './wishes.js';
+import { isMet, wishWords } from './wishes.js';
+import { sliceChange } from '../slice/change.js';
+import { sliceOf, type Slice } from '../slice/slice.js';
 import { capital } from '../text/plain.js';
 
 /** A figure that a change is for. */
@@ -142,13 +144,28 @@ function lineWords(
   }
 }
 
-/** How a formula stands, by the full assessment. */
-export function judge(formula: Formula, kitchen: Kitchen): Judged {
+/** How a formula stands, by the full assessment, with the slice that is to come of it. */
+interface Standing {
+  readonly judged: Judged;
+  readonly slice: Slice | null;
+}
+
+function standingOf(formula: Formula, kitchen: Kitchen): Standing {
   const a = assess(formula, kitchen);
   const verdicts = a.verdicts.filter((v) => v.severity !== 'note' || v.id === 'lift' || v.id === 'ledger');
   const off = a.verdicts.filter((v) => v.severity !== 'note');
   const words = off.length === 0 ? 'in balance' : off.map(offWords).join(', ');
-  return { merit: a.merit, verdicts, words };
+  return { judged: { merit: a.merit, verdicts, words }, slice: sliceOf(formula, a, kitchen) };
+}
+
+/** What a change does in the bake: to the slice, and to how long the batter waits. */
+function inTheBake(was: Standing, is: Standing, standMin: readonly [was: number, is: number]): string[] {
+  const [before, after] = standMin;
+  const waits = before - after >= 10 && after < 20;
+  return [
+    ...(was.slice && is.slice ? [sliceChange(was.slice, is.slice)] : []),
+    ...(waits ? [after < 4 ? 'has to be baked at once' : `waits only about ${after} minutes`] : []),
+  ];
 }
 const offWords = (v: Verdict): string => `${dimName(v.id)} ${v.state === 'low' ? 'low' : 'high'}`;
 const dimName = (id: string): string =>
@@ -259,24 +276,6 @@ function figureReason(bowl: Bowl, found: Found, i: number, before: Weighed, like
   return drift && drift[1] > 0.04 ? KEEPS[drift[0]] : null;
 }
 
-/** What changes in the crumb that no verdict speaks of. */
-export function costsOf(like: Weighed, now: Weighed): string[] {
-  const [was, is] = [traitsOf(like), traitsOf(now)];
-  const out: string[] = [];
-  const say = (id: keyof typeof was, less: string, more: string): void => {
-    const by = is[id] - was[id];
-    if (Math.abs(by) >= 0.22) out.push(`${Math.abs(by) >= 0.5 ? '' : 'a little '}${by < 0 ? less : more}`);
-  };
-  say('crumb', 'tighter', 'more open');
-  say('bite', 'firmer', 'more tender');
-  say('mouth', 'drier', 'moister');
-  say('colour', 'paler', 'darker');
-  const stood = like.lift.standMin - now.lift.standMin;
-  if (stood >= 10 && now.lift.standMin < 20)
-    out.push(now.lift.standMin < 4 ? 'has to be baked at once' : `waits only about ${now.lift.standMin} minutes`);
-  return out;
-}
-
 const TITLES: Readonly<Record<ProposalKind, string>> = {
   restored: 'Put right',
   hint: 'If something is off',
@@ -309,7 +308,8 @@ export function proposalOf(
   const changes = lines
     .filter((l) => l.kind === 'amount' || l.kind === 'left out')
     .map((l) => ({ itemId: l.id, grams: l.toG }));
-  const [before, after] = [judge(asked, bowl.kitchen), judge(formula, bowl.kitchen)];
+  const [was, is] = [standingOf(asked, bowl.kitchen), standingOf(formula, bowl.kitchen)];
+  const [before, after] = [was.judged, is.judged];
   return {
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
@@ -322,7 +322,7 @@ export function proposalOf(
     after,
     merit: after.merit,
     costs: [
-      ...costsOf(bowl.like, found.weighed),
+      ...(kind === 'new' ? [] : inTheBake(was, is, [bowl.like.lift.standMin, found.weighed.lift.standMin])),
       ...oddities(before, after, goneFrom(asked, formula, bowl.kitchen)),
       ...(extra.costs ?? []),
     ],
@@ -400,7 +400,7 @@ export function restoredProposal(
     ];
   });
   const kind: ProposalKind = sure === 'hint' ? 'hint' : 'restored';
-  const after = judge(formula, kitchen);
+  const [before, after] = [standingOf(asked, kitchen), standingOf(formula, kitchen)];
   return {
     id: `${kind}:${lines.map((l) => `${l.id}=${l.toG}`).join(',')}`,
     kind,
@@ -409,10 +409,10 @@ export function restoredProposal(
     formula,
     changes: lines.filter((l) => l.kind === 'amount').map((l) => ({ itemId: l.id, grams: l.toG })),
     lines,
-    before: judge(asked, kitchen),
-    after,
-    merit: after.merit,
-    costs: [],
+    before: before.judged,
+    after: after.judged,
+    merit: after.judged.merit,
+    costs: before.slice && after.slice ? [sliceChange(before.slice, after.slice)] : [],
     cautions: newDangers(asked, formula, kitchen),
     request: {},
   };

@@ -14,9 +14,9 @@ import { cm } from '../tin/naming.js';
 
 /** One thing that is seen of a slice: how much of it there is, in words, and what makes it so. */
 export interface Seen {
-  readonly id: 'height' | 'sinks' | 'cracks' | 'crumb' | 'crust' | 'streak' | 'pieces';
+  readonly id: 'height' | 'sinks' | 'cracks' | 'crumb' | 'bite' | 'mouth' | 'crust' | 'streak' | 'pieces';
   readonly name: string;
-  /** −1 to 1 for crumb (tight to open) and crust (pale to dark), millimetres for height, else 0 to 1. */
+  /** −1 to 1 for crumb (tight to open), bite (firm to tender), mouth (dry to moist) and crust (pale to dark), millimetres for height, else 0 to 1. */
   readonly value: number;
   readonly words: string;
   /** What contributes, largest first; the value is their sum kept within its limits (of height, what moves it from the usual). */
@@ -126,7 +126,6 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     water: both(t.waterPct, spans.water, as.water),
   };
   const lean = hasRanges(as) ? beam.lean : 0;
-  const trait = (id: 'crumb' | 'mouth' | 'colour') => a.texture.find((x) => x.id === id);
 
   // one figure beyond its span is made up for by the others where the whole is ordinary
   const odd = 0.25 + 0.75 * clamp((0.25 - plausible.typical) / 0.18);
@@ -167,12 +166,23 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     [odd * 0.3 * beyond(-z.lift, 1), 'little gas to lift it'],
   ];
   const streak = clamp(sum(streakTerms));
-  const crumbTrait = trait('crumb');
-  const crumbTerms: Terms = crumbTrait?.terms ?? [[0.4 * clamp(z.lift, -2, 2), z.lift > 0 ? 'much gas' : 'little gas']];
-  const crumb = clamp(sum(crumbTerms), -1, 1);
-  const colour = trait('colour');
-  const crustTerms: Terms = colour?.terms ?? [];
-  const crust = clamp(sum(crustTerms), -1, 1);
+  const trait = (id: 'crumb' | 'bite' | 'mouth' | 'colour'): Terms => a.texture.find((x) => x.id === id)?.terms ?? [];
+  const gasAlone: Terms = [[0.4 * clamp(z.lift, -2, 2), z.lift > 0 ? 'much gas' : 'little gas']];
+  const traits = {
+    crumb: a.texture.length > 0 ? trait('crumb') : gasAlone,
+    bite: trait('bite'),
+    mouth: trait('mouth'),
+    crust: trait('colour'),
+  };
+  const index = (terms: Terms): number => clamp(sum(terms), -1, 1);
+  const between = (id: keyof typeof traits, name: string, low: string, high: string): Seen =>
+    said(id, name, index(traits[id]), traits[id], [
+      [-0.6, low],
+      [-0.25, `rather ${low}`],
+      [0.25, 'as usual'],
+      [0.6, `rather ${high}`],
+      [2, high],
+    ]);
 
   const lines = linesOf(formula, kitchen);
   const grams = (is: (l: (typeof lines)[number]) => unknown): number =>
@@ -197,8 +207,10 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     },
     sinks: said('sinks', 'Middle', sinks, sinkTerms, [[0.08, 'stands'], [0.35, 'may sink a little'], [2, 'sinks in the middle']]),
     cracks: said('cracks', 'Top', cracks, crackTerms, [[0.25, 'smooth'], [0.55, 'a fine crack'], [2, 'cracked open']]),
-    crumb: said('crumb', 'Crumb', crumb, crumbTerms, [[-0.6, 'tight'], [-0.25, 'rather tight'], [0.25, 'as usual'], [0.6, 'rather open'], [2, 'open']]),
-    crust: said('crust', 'Crust', crust, crustTerms, [[-0.6, 'pale'], [-0.25, 'rather pale'], [0.25, 'as usual'], [0.6, 'rather dark'], [2, 'dark']]),
+    crumb: between('crumb', 'Crumb', 'tight', 'open'),
+    bite: between('bite', 'Bite', 'firm', 'tender'),
+    mouth: between('mouth', 'To eat', 'dry', 'moist'),
+    crust: between('crust', 'Crust', 'pale', 'dark'),
     streak: said('streak', 'Base', streak, streakTerms, [[0.15, 'even to the base'], [0.45, 'may be damp at the base'], [2, 'a wet, close streak at the base']]),
     pieces: said('pieces', 'Pieces', sunk, sunkTerms, pieces < 0.02 ? [[2, 'none']] : [[0.2, 'spread all through'], [0.55, 'mostly in the lower half'], [2, 'sunk to the base']]),
   }; // prettier-ignore
@@ -217,7 +229,7 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     shade,
     pieces,
     seen,
-    words: sentenceOf(seen, a),
+    words: sentenceOf(seen),
   };
 }
 
@@ -235,16 +247,15 @@ function said(
   return { id, name, value, terms: largestFirst(terms), words: words.find(([b]) => value < b)?.[1] ?? '' };
 }
 
-function sentenceOf(seen: Slice['seen'], a: Assessment): string {
+function sentenceOf(seen: Slice['seen']): string {
   const because = ({ terms }: Seen): string => (terms[0] ? ` (${terms[0][1]})` : '');
-  const { sinks, cracks, crumb, crust, streak, pieces } = seen;
+  const { sinks, cracks, crumb, mouth, crust, streak, pieces } = seen;
   const top =
     sinks.value >= 0.08 ? `${sinks.words}${because(sinks)}` : cracks.value >= 0.25 ? cracks.words : 'a smooth top';
-  const mouth = a.texture.find((x) => x.id === 'mouth');
   const a1 = (x: string): string => `${/^[aeiou]/.test(x) ? 'an' : 'a'} ${x}`;
   const inside = [
     crumb.words === 'as usual' ? 'its usual crumb' : `${a1(crumb.words)} crumb`,
-    ...(mouth && Math.abs(mouth.index) >= 0.25 ? [mouth.words] : []),
+    ...(mouth.words === 'as usual' ? [] : [mouth.words]),
     ...(crust.words === 'as usual' ? [] : [`${a1(crust.words)} crust`]),
   ];
   const faults = [streak, ...(pieces.value >= 0.2 ? [pieces] : [])].filter((s) => s.value >= 0.15);

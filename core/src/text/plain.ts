@@ -17,3 +17,7 @@ export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slic
 
 /** With a small letter at its beginning: as it stands within a sentence. */
 export const within = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
+
+const conjunction = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+/** Words in a row: "a, b and c". */
+export const enumerated = (words: readonly string[]): string => conjunction.format(words);

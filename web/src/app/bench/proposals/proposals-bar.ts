@@ -15,6 +15,7 @@ import { Desk } from '../../desk/desk';
 import { FormsModule } from '@angular/forms';
 import { SelectModule } from 'primeng/select';
 import { Asks } from '../../ui/asks';
+import { later } from '../../ui/later';
 import { Panels } from '../../ui/panels';
 import { scaleG } from '../../ui/figures';
 import { askOf, asks, isLess, shares } from './asks';
@@ -55,7 +56,9 @@ export class ProposalsBar {
   protected readonly less = computed(() => [...this.p.asked()].some((id) => isLess(askOf(id))));
   /** Asked for by hand; while a proposal is shown the presses are folded away, so that the instruments can be seen. */
   protected readonly unfolded = signal(false);
-  protected readonly folded = computed(() => this.p.shown() !== null && !this.unfolded());
+  /** Said a frame after it stands on the instruments, or both would be one long task. */
+  protected readonly shown = later(this.p.shown, 1, () => false);
+  protected readonly folded = computed(() => this.shown() !== null && !this.unfolded());
   protected readonly limitProblem = signal('');
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly first = viewChild<ElementRef<HTMLElement>>('first');
@@ -90,7 +93,7 @@ export class ProposalsBar {
     ...this.limits(),
   ]);
   protected readonly heading = computed(() => {
-    const p = this.p.shown();
+    const p = this.shown();
     if (!p) return '';
     const n = this.p.list().length;
     return n > 1 ? `${p.title} · ${this.p.at() + 1} of ${n}` : p.title;
