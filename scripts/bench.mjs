@@ -129,7 +129,13 @@ try {
   await wishesOf(
     context,
     base,
-    ['cardamom-yogurt-round', 'oat-and-rhubarb-muffins', 'rye-and-pear-loaf', 'cheese-and-thyme-scones', 'thirty-lines'],
+    [
+      'cardamom-yogurt-round',
+      'oat-and-rhubarb-muffins',
+      'rye-and-pear-loaf',
+      'cheese-and-thyme-scones',
+      'thirty-lines',
+    ],
     (line) => console.log(line),
   );
 

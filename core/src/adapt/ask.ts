@@ -33,6 +33,9 @@ export interface Asked {
   readonly fits: (i: Ingredient) => boolean;
 }
 
+/** Of its lift, what has to stay when the flour that brings it goes. */
+const KEPT_LIFT = 0.92;
+
 /** Turns a preset into what it asks of this formula in this kitchen. */
 export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: PresetOptions): Asked {
   const items = allItems(formula).filter((i) => i.grams > 0);
@@ -62,6 +65,9 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
         standIns.flour?.find((s) => s.id === 'wholemeal-flour')?.most?.[isBread(formula.family) ? 0 : 1] ?? 1;
       const to = Math.min(o.sharePct ?? 50, 100 * bears);
       const flours = w.lines.some((l) => l.ingredient.id === 'wholemeal-flour');
+      // self-raising flour takes its powder with it
+      const selfRaising = w.lines.some((l) => l.ingredient.co2Mmol);
+      const lift = KEPT_LIFT * w.lift.mmolPer100gBase.typical;
       return {
         ...base,
         wishes: [
@@ -71,10 +77,22 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
             min: Math.max(to, measuredOf(w, kitchen).wholegrain),
             words: `whole grain for ${Math.round(to)} % of the flour`,
           },
+          ...(selfRaising ? [{ kind: 'lift' as const, min: lift, words: 'as much lift as it had' }] : []),
         ],
-        extra: flours
-          ? []
-          : [{ ingredient: 'wholemeal-flour', maxG: 1.2 * w.totals.flourG, why: 'flour from the whole grain' }],
+        extra: [
+          ...(flours
+            ? []
+            : [{ ingredient: 'wholemeal-flour', maxG: 1.2 * w.totals.flourG, why: 'flour from the whole grain' }]),
+          ...(selfRaising && !w.lines.some((l) => l.ingredient.leavener === 'powder')
+            ? [
+                {
+                  ingredient: 'baking-powder',
+                  maxG: 0.06 * w.totals.flourG,
+                  why: 'the powder of the self-raising flour',
+                },
+              ]
+            : []),
+        ],
         costs: ['let it stand 10 minutes before baking: bran drinks slowly'],
       };
     }

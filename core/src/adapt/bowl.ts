@@ -3,6 +3,7 @@ import type { Family } from '../balance/families.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, applyChanges, isBatter } from '../formula/formula.js';
 import type { Formula, Kitchen, Role } from '../formula/types.js';
+import { catalogueRow } from '../ingredient/catalogue.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { ratesOf, type Rates } from './rates.js';
 import { onStep, stepG } from '../quantity/steps.js';
@@ -27,6 +28,16 @@ export interface Move {
   readonly candidate: Candidate | null;
 }
 
+/**
+ * What makes it the same batch still, g: its batter's weight, its flour where flour is not what changes, and what it has of
+ * sugar, fat and egg where nothing speaks of them.
+ */
+export interface Keeps {
+  readonly batterG: number;
+  readonly flourG: number | null;
+  readonly figures: readonly (readonly [of: 'sugar' | 'fat' | 'egg', grams: number])[];
+}
+
 /** Everything a search works on: the lines, what they are to be like, and what they are judged as. */
 export interface Bowl {
   readonly formula: Formula;
@@ -40,10 +51,12 @@ export interface Bowl {
   readonly premixed: boolean;
   readonly nutIsBase: boolean;
   readonly request: Request;
-  /** What makes it the same batch still: its batter's weight, and its flour where flour is not what changes; g. */
-  readonly keeps: { readonly batterG: number; readonly flourG: number | null };
+  /** What makes it the same batch still. */
+  readonly keeps: Keeps;
   /** How far each band may be outside at no cost, in widths: as far as it was before a swap. */
   readonly excused?: ReadonlyMap<string, number>;
+  /** Figures that what is asked changes of itself, and that are not kept as they were. */
+  readonly changes?: ReadonlySet<string>;
 }
 
 /** How unwillingly a baker changes a line, by what it is. Judgement: flour moves every percentage, flavour is the point. */
@@ -61,6 +74,10 @@ const UNWILLING: Readonly<Record<Role, number>> = {
   flavour: 3,
   acid: 0.9,
 };
+
+/** Less sodium comes out of the salt first: a bake that does not rise is no bake. */
+const UNWILLING_LIFT = 3;
+const lifts = (l: Line): boolean => l.ingredient.role === 'leavener';
 
 /** Whether a line moves of its own: what is folded in or strewn through, and what only flavours, stays as it is. */
 const moves = ({ whole, ingredient: i, grams }: Line): boolean =>
@@ -110,6 +127,9 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
   const nutIsBase = start.totals.baseG > start.totals.flourG + start.totals.cocoaG + 1e-9;
   const out = new Set(request.out);
   const eased = new Set(request.eased);
+  const lessSodium =
+    request.candidates === undefined &&
+    wishes.some((w) => (w.kind === 'measure' || w.kind === 'change') && w.of === 'sodium');
   const lines = linesOf(scaled, kitchen);
   const batterG = like.totals.batterG;
   // a wish for more than a line would move to of itself opens its way
@@ -134,9 +154,9 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
       step,
       low: Math.min(own.low, lowered.get(line.item.id) ?? own.low),
       high: Math.max(own.high, 1.5 * (wantedG.get(line.item.id) ?? 0)),
-      weight: eased.has(line.item.id) ? 0.1 : UNWILLING[line.ingredient.role],
+      weight: eased.has(line.item.id) ? 0.1 : lessSodium && lifts(line) ? UNWILLING_LIFT : UNWILLING[line.ingredient.role], // prettier-ignore
       // half an egg is a nuisance
-      touch: eased.has(line.item.id) ? 0 : line.ingredient.role === 'egg' ? 1.6 : 1,
+      touch: eased.has(line.item.id) ? 0 : line.ingredient.role === 'egg' ? 1.6 : lessSodium && lifts(line) ? 2.5 : 1,
       scaleG: Math.max(line.grams, step),
       candidate: null,
     };
@@ -177,6 +197,7 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     keeps: {
       batterG: total?.kind === 'batter' ? total.grams : like.totals.batterG,
       flourG: total?.kind === 'batter' || changed.some(flourChanges) ? null : like.totals.flourG,
+      figures: total?.kind === 'batter' ? [] : keptFigures([...lines, ...like.lines], like, request, wishes),
     },
     moves: [...known, ...added],
     like,
@@ -186,6 +207,30 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     nutIsBase,
     request,
   };
+}
+
+/** Of sugar, fat and egg what nobody speaks of, and what no swap takes out or brings in. */
+function keptFigures(
+  lines: readonly Line[],
+  { totals: t }: Weighed,
+  request: Request,
+  wishes: readonly Wish[],
+): Keeps['figures'] {
+  if (wishes.some((w) => w.kind === 'stock')) return [];
+  // a line that is swapped has a role before and another after
+  const rolesOf = (id: string): string[] => lines.flatMap((l) => (l.item.id === id ? [l.ingredient.role] : []));
+  const named = [
+    ...(request.out ?? []),
+    ...(request.eased ?? []),
+    ...wishes.flatMap((w) => ('itemId' in w ? [w.itemId] : [])),
+  ];
+  const told = new Set<string>([
+    ...named.flatMap(rolesOf),
+    ...(request.candidates ?? []).map((c) => catalogueRow(c.item.ingredient).role),
+    ...wishes.flatMap((w) => ('of' in w ? [w.of] : w.kind === 'have' ? [catalogueRow(w.ingredient).role] : [])),
+  ]);
+  const now = [['sugar', t.sugarG], ['fat', t.fatG], ['egg', t.eggG]] as const; // prettier-ignore
+  return now.filter(([m]) => !told.has(m));
 }
 
 /** The batter at another weight, each line on a step that can be measured. */

@@ -2,7 +2,7 @@ import type { Weighed } from '../balance/weigh.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
 import { freshId, groupFor } from './bowl.js';
-import type { Candidate } from './types.js';
+import type { Candidate, Wish } from './types.js';
 
 /** Lines that would mend what is left and are not in the formula at all: a leavener, a liquid, fat, sugar or egg. */
 export function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[] {
@@ -33,6 +33,16 @@ export function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Can
   if (t.sugarPct < f.sugar[0] && !has((l) => l.ingredient.role === 'sugar'))
     add('caster-sugar', f.sugar[1] * 0.01 * flour, 'moister and better coloured');
   return out;
+}
+
+/** What a wish may bring in that the formula has not: powder, where it is to be lighter. */
+export function wantedFor(wishes: readonly Wish[], formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[] {
+  const lighter = wishes.some((x) => x.kind === 'trait' && x.trait === 'crumb' && x.min !== undefined);
+  const powdered = w.lines.some((l) => l.grams > 0 && l.ingredient.leavener === 'powder');
+  if (!lighter || powdered || w.lift.state === 'low') return [];
+  return [
+    { ...candidateOf(formula, 'baking-powder', 0.05 * Math.max(w.totals.baseG, 1), kitchen), why: 'a more open crumb' },
+  ];
 }
 
 /** Where powder brings sodium, one that brings potassium may take over a part of its work. */

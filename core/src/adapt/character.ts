@@ -45,7 +45,7 @@ export function characterOf(p: Programme, bowl: Bowl, at: Weighed, weight: numbe
   for (const m of measures) {
     // once eggs go, other figures say what has to hold it up
     if (m === 'egg' && eggsNow(bowl) < 0.8 * t.eggG) continue;
-    if (m === 'egg' && t.eggPct < 0.5) continue;
+    if ((m === 'egg' && t.eggPct < 0.5) || bowl.changes?.has(m)) continue;
     const range = m === 'water' ? at.water.usual : family[m];
     const w = width(range, m);
     const now = m === 'water' ? t.availablePct : pctOf(t, m);
@@ -64,7 +64,10 @@ export function characterOf(p: Programme, bowl: Bowl, at: Weighed, weight: numbe
   const index = clamp(like.beam.index, (beamLo + beamHi) / 2 - half, (beamLo + beamHi) / 2 + half) / 100;
   near(
     'beam',
-    plus(scaled(total('tenders'), 1 - index), scaled(total('holds'), -1 - index)),
+    // what is to change takes structure against tenderness with it
+    bowl.changes?.has('beam')
+      ? constant(0)
+      : plus(scaled(total('tenders'), 1 - index), scaled(total('holds'), -1 - index)),
     Math.max(1e-6, (half / 100) * (like.beam.holds + like.beam.tenders)),
   );
   const lift = like.lift.mmolPer100gBase.typical;

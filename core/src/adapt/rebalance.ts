@@ -2,7 +2,7 @@ import { weigh, type Weighed } from '../balance/weigh.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { bowlOf, type Bowl } from './bowl.js';
-import { missingFrom, sodiumFreeFor } from './candidates.js';
+import { missingFrom, sodiumFreeFor, wantedFor } from './candidates.js';
 import { conflict, fault } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
@@ -12,7 +12,7 @@ import { search, type Found, type Searched, type Terms } from './search.js';
 import { repairs } from './repair.js';
 import { FEWEST, limitsOf, NEAREST, TRIFLE } from './settings.js';
 import { solverOf } from './solver.js';
-import type { AdaptOptions, Conflict, NamedWish, Proposal, ProposalKind, Request, Wish } from './types.js';
+import type { AdaptOptions, Conflict, NamedWish, Proposal, ProposalKind, Request, TraitId, Wish } from './types.js';
 import { listed, whyNot } from './why-not.js';
 import { isMet, pinned, shortOf } from './wishes.js';
 
@@ -154,12 +154,20 @@ const alike = (a: Formula, b: Formula): boolean => {
 /** How far beyond its family's range a measure may go that is wished to, in widths; and structure against tenderness with it. */
 const WISHED_ROOM = 0.6;
 const BEAM_ROOM = 0.4;
+/** Bands that a trait of the crumb moves in, with the same room. */
+const TRAIT_ROOM: Readonly<Record<TraitId, readonly (readonly [BandRow['id'], number])[]>> = {
+  crumb: [['lift', 0.5]],
+  bite: [['beam', BEAM_ROOM], ['fat', 0.4]],
+  mouth: [['water', WISHED_ROOM], ['fat', 0.4], ['beam', BEAM_ROOM]],
+  colour: [],
+}; // prettier-ignore
 
 /** Bands with room for what is wished: less sugar may be less than the family has. What it costs is said with it. */
 export function roomFor(wishes: readonly Wish[], outside: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
   const room = new Map(outside);
   const more = (id: string, by: number): Map<string, number> => room.set(id, (outside.get(id) ?? 0) + by);
   for (const w of wishes) {
+    if (w.kind === 'trait' || w.kind === 'texture') for (const [id, by] of TRAIT_ROOM[w.trait]) more(id, by);
     if (w.kind !== 'change' && w.kind !== 'measure') continue;
     more(w.of, WISHED_ROOM);
     more('beam', BEAM_ROOM);
@@ -190,7 +198,10 @@ class Hunt {
     if (this.request.candidates !== undefined || bowl.moves.every((m) => m.fixedG !== null)) return { bowl, found };
     const left = found.kind === 'found' && found.met ? found.weighed.stray - this.start.stray : Infinity;
     if (left <= TRIFLE * 2) return { bowl, found };
-    const missing = missingFrom(this.formula, found.kind === 'found' ? found.weighed : this.start, this.kitchen);
+    const missing = [
+      ...missingFrom(this.formula, found.kind === 'found' ? found.weighed : this.start, this.kitchen),
+      ...wantedFor(wishes, this.formula, this.start, this.kitchen),
+    ];
     if (missing.length === 0) return { bowl, found };
     const wider = this.bowl({ ...this.request, candidates: missing }, wishes);
     const more = this.again(wider, weights);

@@ -92,6 +92,12 @@ const ALIKE: ReadonlySet<Job> = new Set([
   'salt',
   'alcohol',
 ]);
+/** A flour of one grain or root that holds nothing by gluten; a packet of one's own may be blended to. */
+const withoutGluten = (i: Ingredient): boolean =>
+  i.basis !== "from the baker's label" && !i.allergens.some((a) => a === 'wheat' || a === 'rye' || a === 'barley');
+/** Of such a flour, where the table says nothing: this share of the flour at most. */
+const WEAK_MOST = 0.3;
+
 /**
  * What could take an item's place, from the whole catalogue and the kitchen's own ingredients, best first; quick, since
  * nothing is solved. `substitute` solves one of them.
@@ -120,7 +126,8 @@ export function replacements(
       const known: StandIn | undefined = table.get(to.id);
       const grams = known?.per !== undefined ? item.grams * known.per : equalG(job, from, to, item.grams);
       const stockG = kitchen.stock[to.id] ?? null;
-      const most = known?.most?.[isBread(formula.family) ? 0 : 1] ?? null;
+      const weak = !known && job === 'flour' && withoutGluten(to);
+      const most = known?.most?.[isBread(formula.family) ? 0 : 1] ?? (weak ? WEAK_MOST : null);
       const likeness = 1 / (1 + unlike(from, to, job));
       const there = stockG !== null && stockG >= grams ? 0.08 : 0;
       // of a flour that is let in for a little only, the better stand-in is the one that can take the whole place
@@ -132,7 +139,7 @@ export function replacements(
         score: Math.min(1, 0.55 * (known?.ready ?? 0.15) + 0.37 * likeness * (0.6 + 0.4 * room) + there),
         costs: known?.costs ?? '',
         most,
-        whyMost: known?.whyMost ?? '',
+        whyMost: known?.whyMost ?? (weak ? 'no gluten' : ''),
         stockG,
         brings: to.allergens.filter((a) => !from.allergens.includes(a)),
         diets: dietsOf(to),

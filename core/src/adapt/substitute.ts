@@ -79,7 +79,10 @@ export function companions(
     add('lemon-juice', (150 * lostAcid) / 85, 'acid for the soda', sour ? 0.1 : 2);
     add('vinegar', (150 * lostAcid) / 83, 'acid for the soda', sour ? 0.3 : 2);
   }
-  if ((lostAcid > 3 || from.leavener === 'soda' || from.co2Mmol) && !has((i) => i.leavener === 'powder'))
+  if (
+    (lostAcid > 3 || from.leavener === 'soda' || (from.co2Mmol && !to.co2Mmol)) &&
+    !has((i) => i.leavener === 'powder')
+  )
     add('baking-powder', 0.07 * flourG, 'keeps the lift');
   if (lostAcid < -8 && !has((i) => i.leavener === 'soda')) add('baking-soda', 0.02 * flourG, 'meets the acid', 1.2);
   if (to.leavener === 'soda' && from.leavener === 'powder') {
@@ -89,6 +92,15 @@ export function companions(
   if ((from.saltG ?? 0) > 0.8 && from.role !== 'salt' && (to.saltG ?? 0) < 0.3 && !has((i) => i.role === 'salt'))
     add('salt', 0.02 * flourG, 'the salt that it brought');
   return out;
+}
+
+/**
+ * Figures that a swap changes of itself and that nothing makes good: purée for butter is leaner and firmer, and taking eggs
+ * out besides would not mend it. What holds a batter up has to be made good; what makes it tender need not.
+ */
+function consequences(from: Ingredient, to: Ingredient): readonly ('fat' | 'sugar' | 'beam')[] {
+  if (from.role === to.role) return [];
+  return from.role === 'fat' || from.role === 'sugar' ? [from.role, 'beam'] : [];
 }
 
 /** The formula with the ingredient in place, before anything is made good; and which lines the swap put in. */
@@ -205,8 +217,11 @@ export async function substitute(
     ],
   };
   const solver = await solverOf(options);
-  const excused = distances(bowlOf(formula, {}, kitchen, []));
-  const bowl = { ...bowlOf(start, request, kitchen, request.wishes ?? []), excused };
+  const changes = consequences(from, to);
+  const outside = distances(bowlOf(formula, {}, kitchen, []));
+  const asPut = distances(bowlOf(start, {}, kitchen, []));
+  const excused = new Map([...outside, ...changes.map((id) => [id, asPut.get(id) ?? 0] as const)]);
+  const bowl = { ...bowlOf(start, request, kitchen, request.wishes ?? []), excused, changes: new Set<string>(changes) };
   const found = search(bowl, { wishes: request.wishes ?? [], weights: SWAP }, solver, limitsOf(options));
   const solved =
     found.kind === 'found'
@@ -283,20 +298,9 @@ function enough(formula: Formula, item: Item, to: Ingredient, r: Replacement | n
   const bowl = bowlOf(formula, { locked: [item.id] }, kitchen, []);
   const grams = bowl.moves.map((m) => m.line.grams);
   const same = { kind: 'found' as const, formula, grams, weighed: bowl.start, touched: [], met: true };
-  const out = proposalOf(
-    'swap',
-    formula,
-    bowl,
-    same,
-    {},
-    {
-      title: `No more ${shortName(to)}`,
-      costs: [
-        `there is as much ${shortName(to)} as this crumb bears, ${Math.round(100 * (r?.most ?? 1))} % of the flour: ${r?.whyMost ?? ''}`,
-      ],
-    },
-  );
-  return { ...out, words: out.costs[0] ?? '' };
+  const out = proposalOf('swap', formula, bowl, same, {}, { title: `No more ${shortName(to)}` });
+  const words = `there is as much ${shortName(to)} as this crumb bears, ${Math.round(100 * (r?.most ?? 1))} % of the flour: ${r?.whyMost ?? ''}`;
+  return { ...out, words, costs: [words] };
 }
 
 /** Fruit from the freezer, or fresh again: nothing to solve, but the batter is colder and the bake longer. */

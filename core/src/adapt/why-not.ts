@@ -11,6 +11,7 @@ import { proposalOf } from './proposal.js';
 import { search, type Found, type Searched } from './search.js';
 import { FEWEST, NEAREST, TRIFLE } from './settings.js';
 import type { Conflict, Proposal, Request, Wish } from './types.js';
+import { missOf } from './wishes.js';
 
 /** What was asked of which formula. */
 interface Asking {
@@ -46,16 +47,26 @@ export function whyNot(
     limits,
   );
   const nearest =
-    near.kind === 'found' && near.touched.length > 0 && near.weighed.stray <= hunt.start.stray + TRIFLE
+    near.kind === 'found' &&
+    near.touched.length > 0 &&
+    near.weighed.stray <= hunt.start.stray + TRIFLE &&
+    nearer(wishes, hunt.start, near.weighed, kitchen)
       ? proposalOf('possible', formula, bowl, near, asked)
       : null;
   const named = conflictOf(formula, asked, kitchen, solver, limits);
+  const unbound = withoutBands(formula, asked, kitchen, solver, limits);
+  const anyway = unbound && proposalOf('anyway', formula, unbound.bowl, unbound.found, asked);
+  const withAll = (c: Conflict): Conflict => ({ ...c, ...(anyway && { anyway }) });
   if (named.length === 0)
-    return conflict(
-      'cannot',
-      'That cannot be had in steps that can be measured; ask for a little less of it.',
-      [],
-      nearest,
+    return withAll(
+      conflict(
+        'cannot',
+        anyway
+          ? 'That goes beyond what such a bake usually is.'
+          : 'That cannot be had in steps that can be measured; ask for a little less of it.',
+        [],
+        nearest,
+      ),
     );
   const locked = named.every((n) => n.index === null && n.itemId !== undefined);
   const list = named.map((n) => n.words);
@@ -66,13 +77,11 @@ export function whyNot(
       : `These cannot be had together: ${listed(list)}.`;
   // what only the family forbids can be had as a bake of another kind
   const band = named.some((n) => n.band !== undefined);
-  const unbound = band ? withoutBands(formula, asked, kitchen, solver, limits) : null;
-  const other = unbound && asAnother(formula, asked, kitchen, unbound);
-  const anyway = unbound && proposalOf('anyway', formula, unbound.bowl, unbound.found, asked);
-  return { ...conflict(locked ? 'locked' : 'wishes', words, named, other ?? nearest), ...(anyway && { anyway }) };
+  const other = band && unbound ? asAnother(formula, asked, kitchen, unbound) : null;
+  return withAll(conflict(locked ? 'locked' : 'wishes', words, named, other ?? nearest));
 }
 
-/** The wishes met with no family's bands in the way; null where they stand against each other. */
+/** The wishes met with neither a family's bands nor what it has of sugar, fat and egg in the way; null where they stand against each other. */
 function withoutBands(
   formula: Formula,
   asked: Request,
@@ -81,9 +90,17 @@ function withoutBands(
   limits: Limits,
 ): { readonly bowl: Bowl; readonly found: Found } | null {
   const wishes = asked.wishes ?? [];
-  const bowl = { ...bowlOf(formula, asked, kitchen, wishes), family: familyOf('free') };
+  const own = bowlOf(formula, asked, kitchen, wishes);
+  const bowl = { ...own, family: familyOf('free'), keeps: { ...own.keeps, figures: [] } };
   const found = search(bowl, { wishes, weights: NEAREST }, solver, limits);
   return found.kind === 'found' && found.met ? { bowl, found } : null;
+}
+
+/** Whether it comes nearer to what is wished of the whole: what only moves lines to and fro is no answer. */
+function nearer(wishes: readonly Wish[], was: Weighed, is: Weighed, kitchen: Kitchen): boolean {
+  const before = wishes.map((w) => missOf(w, was, kitchen));
+  const after = wishes.map((w) => missOf(w, is, kitchen));
+  return before.every((b) => b === 0) || before.some((b, i) => b > 0 && (after[i] ?? 0) < 0.8 * b);
 }
 
 /** What is to be exactly so is so in the nearest too; shares and textures bend. */

@@ -47,10 +47,10 @@ export function measuredOf(w: Weighed, kitchen: Kitchen): Readonly<Record<Measur
   };
 }
 
-/** The crumb to expect, as four indices from −1 to 1. */
+/** The crumb to expect, as four sums that 0 is usual for: not kept within ±1, so that what is beyond can still be brought nearer. */
 export function traitsOf(w: Weighed): Readonly<Record<TraitId, number>> {
   const traits = textureOf(w.lines, w.totals, w.lift, w.ledger, w.beam, w.water, w.family, w.methods.chosen);
-  const at = (id: TraitId): number => traits.find((x) => x.id === id)?.index ?? 0;
+  const at = (id: TraitId): number => traits.find((x) => x.id === id)?.terms.reduce((s, [v]) => s + v, 0) ?? 0;
   return { crumb: at('crumb'), bite: at('bite'), mouth: at('mouth'), colour: at('colour') };
 }
 
@@ -74,7 +74,7 @@ export function pinned(formula: Formula, request: Request, kitchen: Kitchen): Re
         };
       }
       if (wish.kind === 'texture') {
-        const to = Math.min(0.98, Math.max(-0.98, traits[wish.trait] + wish.by));
+        const to = traits[wish.trait] + wish.by;
         return {
           kind: 'trait',
           trait: wish.trait,
@@ -173,6 +173,24 @@ export function isMet(wish: Wish, formula: Formula, w: Weighed, kitchen: Kitchen
     case 'change':
     case 'texture':
       return true;
+  }
+}
+
+/** How far a formula is from what is wished of it as a whole, in the wish's own unit; 0 for wishes that speak of lines. */
+export function missOf(wish: Wish, w: Weighed, kitchen: Kitchen): number {
+  const off = (x: number, { min, max }: { readonly min?: number; readonly max?: number }): number =>
+    Math.max(0, (min ?? x) - x, x - (max ?? x));
+  switch (wish.kind) {
+    case 'measure':
+      return off(measuredOf(w, kitchen)[wish.of], wish);
+    case 'trait':
+      return off(traitsOf(w)[wish.trait], wish);
+    case 'lift':
+      return off(w.lift.mmolPer100gBase.typical, wish);
+    case 'left-soda':
+      return off(w.ledger.leftSodaGPer100gBatter.typical, wish);
+    default:
+      return 0;
   }
 }
 

@@ -16,7 +16,11 @@ const ADJECTIVES: readonly (readonly [Seen['id'], less: string, more: string])[]
 const EVENTS: readonly (readonly [Seen['id'], is: (words: string) => string, no: string])[] = [
   ['sinks', (w) => `it ${w}`, 'it no longer sinks'],
   ['streak', (w) => (w.startsWith('a ') ? w : `it ${w}`), 'no longer damp at the base'],
-  ['pieces', (w) => `the pieces ${w.startsWith('sunk') ? 'sink to the base' : `lie ${w}`}`, 'the pieces no longer sink'],
+  [
+    'pieces',
+    (w) => `the pieces ${w.startsWith('sunk') ? 'sink to the base' : `lie ${w}`}`,
+    'the pieces no longer sink',
+  ],
   ['cracks', (w) => (w === 'cracked open' ? 'it cracks open' : `with ${w}`), 'it cracks less'],
 ];
 

@@ -38,7 +38,8 @@ export class Judgement {
   assess(formula: Formula, kitchen: Kitchen, { locked = [] }: AssessOptions = {}): Assessment {
     const by = { kitchen, locked: locked.join('\n'), ready: this.ready() };
     const last = this.last.get(formula);
-    if (last && last.kitchen === kitchen && last.locked === by.locked && last.ready === by.ready) return last.assessment;
+    if (last && last.kitchen === kitchen && last.locked === by.locked && last.ready === by.ready)
+      return last.assessment;
     const assessment = assess(formula, kitchen, { locked });
     this.last.set(formula, { ...by, assessment });
     return assessment;
