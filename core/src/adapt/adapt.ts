@@ -12,6 +12,7 @@ import { presetOf, type Preset, type PresetId } from './presets.js';
 import { cautioned, namesMore, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
+import { evened } from './repair.js';
 import { limitsOf, SWAP, TRIFLE } from './settings.js';
 import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
@@ -120,8 +121,12 @@ export async function adapt(
   const best = out[0] as Proposal;
   if (astray(best) && namesMore(best.before, best.after))
     return conflict('cannot', `It can be had ${preset.name}, but not in balance: ${best.after.words}.`, [], best);
-  return out.filter((p) => p === best || !astray(p));
+  const [one, alternative] = out.filter((p) => p === best || !astray(p));
+  // of two choices of stand-ins, the one that leaves the more plausible bake comes first
+  return one && alternative ? (alternative.merit < one.merit - MUCH ? [alternative, one] : [one, alternative]) : [best];
 }
+/** A merit that is lower by so much is worth another order. */
+const MUCH = 0.5;
 
 /** What was asked, and what the baker wishes besides of the lines that stay. */
 function withWishes(asked: Asked, wishes: readonly Wish[]): Asked & { readonly besides: readonly Wish[] } {
@@ -173,14 +178,16 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
     })),
   };
   const merged = oneLineEach(placed, formula, plan.goes, kitchen);
-  const heated = heatBy(merged, asked.heatC - coolerBy(formula, plan, came, kitchen));
+  const title = titleOf(formula.title, preset);
+  // judged by the name that it then has
+  const even = evened({ ...merged, title }, formula, plan.request.locked ?? [], kitchen);
+  const heated = heatBy(even.formula, asked.heatC - coolerBy(formula, plan, came, kitchen));
   const replaced = [...came.values()].flat().map((x) => x.replacement);
   const unmet = asked.bending
     ? plan.pinnedWishes
         .filter((w) => 'words' in w && !metBy(w, heated.formula, kitchen))
         .map((w) => `${'words' in w ? (w.words ?? '') : ''} only in part, to stay what it is`)
     : [];
-  const title = titleOf(formula.title, preset);
   const proposal = proposalOf(
     'swap',
     formula,
@@ -189,7 +196,8 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
     { ...plan.request },
     {
       title: capital(preset.name),
-      formula: { ...heated.formula, title },
+      formula: heated.formula,
+      reasons: even.reasons,
       costs: [
         ...(title === formula.title ? [] : [`called “${title}” from then on`]),
         ...[...new Set(replaced.map((r) => r.costs).filter((c) => c !== ''))],

@@ -301,10 +301,14 @@ export function proposalOf(
     readonly costs?: readonly string[];
     readonly cautions?: readonly string[];
     readonly formula?: Formula;
+    /** What lines are for that the search did not move, by item id. */
+    readonly reasons?: ReadonlyMap<string, string>;
   } = {},
 ): Proposal {
   const formula = reworded(asked, tidied(extra.formula ?? found.formula, asked), bowl.kitchen);
-  const lines = linesOfProposal(asked, bowl, { ...found, formula: extra.formula ?? found.formula }, request);
+  const lines = linesOfProposal(asked, bowl, { ...found, formula: extra.formula ?? found.formula }, request).map((l) =>
+    extra.reasons?.has(l.id) ? { ...l, reason: extra.reasons.get(l.id) ?? l.reason } : l,
+  );
   const changes = lines
     .filter((l) => l.kind === 'amount' || l.kind === 'left out')
     .map((l) => ({ itemId: l.id, grams: l.toG }));

@@ -63,6 +63,37 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
     .slice(0, 3);
 }
 
+/** What a swap is followed by, with what each line is for. */
+export interface Evened {
+  readonly formula: Formula;
+  readonly reasons: ReadonlyMap<string, string>;
+}
+/** Roles that even out a swap: what makes a batter wet and what lifts it; the rest is what it is. */
+const EVEN_OUT: ReadonlySet<string> = new Set(['liquid', 'leavener']);
+
+/**
+ * Liquid or leavener made to fit what a swap has left, at most two lines, where the whole comes out much more plausible by it: eggs
+ * beaten with butter lift, and yogurt in their place does not. A hint is enough for powder that is short once egg has gone.
+ */
+export function evened(formula: Formula, was: Formula, locked: readonly string[], kitchen: Kitchen): Evened {
+  const weighed = weigh(formula, kitchen);
+  const held = heldAgainst(formula, weighed, kitchen);
+  if (!held) return { formula, reasons: new Map() };
+  const eggGone = weigh(was, kitchen).totals.eggG > 2 * weighed.totals.eggG;
+  const short = (s: Suspect): boolean => eggGone && s.role === 'leavener' && s.factor < 1 && s.slip !== 'name';
+  let way: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint' };
+  for (let lines = 0; lines < 2; lines++) {
+    const from = way;
+    const next = from.held.suspects
+      .filter((s) => EVEN_OUT.has(s.role) && (s.sure !== 'hint' || short(s)))
+      .flatMap((s) => step(from, s, locked, kitchen) ?? [])
+      .sort((a, b) => a.held.merit - b.held.merit)[0];
+    if (!next || next.held.merit > from.held.merit - WORTH) break;
+    way = next;
+  }
+  return way;
+}
+
 const isSoapy = (w: Weighed): boolean => w.ledger.leftSodaGPer100gBatter.typical > soapyFrom(w.masked);
 
 /** One suspect undone; null where it may not be touched, or that does not help. */

@@ -12,6 +12,7 @@ import { candidateOf } from './candidates.js';
 import { heatBy } from './heat.js';
 import { pairOf, proposalOf, shortName } from './proposal.js';
 import { limitsOf, SWAP } from './settings.js';
+import { evened } from './repair.js';
 import { replacements, type Replacement } from './replacements.js';
 import { search } from './search.js';
 import { solverOf } from './solver.js';
@@ -236,18 +237,20 @@ export async function substitute(
         };
   const sugarG = weigh(formula, kitchen).totals.sugarG;
   const replacedSugar = Math.max(0, (from.per100.sugar * (usableGrams(item.grams) - put.kept)) / 100);
-  const lower = r && r.coolerC > 0 && sugarG > 0 ? heatBy(solved.formula, (-r.coolerC * replacedSugar) / sugarG) : null;
+  const even = evened(solved.formula, formula, options.locked ?? [], kitchen);
+  const lower = r && r.coolerC > 0 && sugarG > 0 ? heatBy(even.formula, (-r.coolerC * replacedSugar) / sugarG) : null;
   const proposal = proposalOf('swap', formula, bowl, solved, request, {
     title: capital(`${pairOf(to, from)[0]} for ${pairOf(to, from)[1]}`),
-    ...(lower && { formula: lower.formula }),
+    formula: lower?.formula ?? even.formula,
+    reasons: even.reasons,
     costs: [
       ...(r && r.costs !== '' ? [r.costs] : []),
       ...(put.kept > 0 && r?.most ? [`no more than ${Math.round(100 * r.most)} % of the flour: ${r.whyMost}`] : []),
       ...(gum ? ['xanthan holds what gluten would'] : []),
       ...(r && r.check !== '' ? [`check ${r.check}`] : []),
       ...(from.role === 'egg' ? eggCosts(formula, kitchen) : []),
-      ...methodCost(formula, solved.formula, kitchen),
-      ...(put.kept > 0 ? [] : stillSaid(reworded(formula, solved.formula, kitchen), [from])),
+      ...methodCost(formula, even.formula, kitchen),
+      ...(put.kept > 0 ? [] : stillSaid(reworded(formula, even.formula, kitchen), [from])),
     ],
   });
   const reasoned = proposal.lines.map((l) =>
