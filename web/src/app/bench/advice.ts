@@ -102,8 +102,11 @@ export class AdviceBar {
     const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
     if (worst)
       return {
-        head: worst.words,
-        foot: worst.suspect?.slip === 'missing' ? 'Add it as a line of its own, or ask for other ways.' : '',
+        head: 'No one line puts that right by itself.',
+        foot:
+          worst.suspect?.slip === 'missing'
+            ? 'Add what is missing as a line, or ask for ways.'
+            : 'Ask for ways, or pull a line and watch the slice.',
       };
     const odd = a?.plausible;
     if (!odd) return { head: 'Not judged yet.', foot: 'What it is judged with is still being fetched.' };

@@ -136,14 +136,14 @@ export class LiftDrawing {
   private giveOrTake(): string {
     const b = this.lift().mmolPer100gBase;
     const by = this.spoons((b.high - b.low) / 2);
-    return by.endsWith('tsp') && !by.startsWith('0') ? `, ± ${by}` : '';
+    return by.endsWith('tsp') && !by.startsWith('0') ? `± ${by.replace(' tsp', '')}` : '';
   }
   /** The figure in the corner: before losses, or what is left after standing. */
   protected readonly figure = computed(() => {
     const b = this.lift().mmolPer100gBase;
     if (this.min() === 0)
-      return { typical: this.spoons(b.typical), range: `of powder’s worth of gas${this.giveOrTake()}` };
-    return { typical: this.spoons(this.stood().kept), range: `left of ${this.spoons(b.typical)}` };
+      return { typical: this.spoons(b.typical), give: this.giveOrTake(), range: 'of powder’s worth of gas' };
+    return { typical: this.spoons(this.stood().kept), give: '', range: `left of ${this.spoons(b.typical)}` };
   });
   protected readonly standWords = computed(() => {
     const s = this.stood();

@@ -10,7 +10,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { allItems, ingredientFor, readAmount, type Proposal } from '@orvin/core';
+import { map } from 'rxjs';
 import { Desk } from '../../desk/desk';
 import { FormsModule } from '@angular/forms';
 import { SelectModule } from 'primeng/select';
@@ -18,8 +21,11 @@ import { Asks } from '../../ui/asks';
 import { later } from '../../ui/later';
 import { Panels } from '../../ui/panels';
 import { scaleG } from '../../ui/figures';
+import { SliceDrawing } from '../slice';
 import { askOf, asks, isLess, shares } from './asks';
 import { Proposals, type Swap } from './proposals';
+
+const NARROW = '(max-width: 480px)';
 
 /**
  * Focus needs the page laid out: once the frame is drawn it costs nothing, before it the drawing of every instrument
@@ -37,7 +43,7 @@ function focusOnceDrawn(element: HTMLElement | undefined, still: () => boolean):
 /** Asks for something, or replaces a line, and flicks through what the search proposes: each on all instruments. */
 @Component({
   selector: 'orvin-proposals',
-  imports: [Asks, FormsModule, NgTemplateOutlet, SelectModule],
+  imports: [Asks, FormsModule, NgTemplateOutlet, SelectModule, SliceDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proposals-bar.html',
   styleUrl: './proposals-bar.scss',
@@ -60,6 +66,13 @@ export class ProposalsBar {
   protected readonly shown = later(this.p.shown, 1, () => false);
   protected readonly folded = computed(() => this.shown() !== null && !this.unfolded());
   protected readonly limitProblem = signal('');
+  /** On a phone the slice at the head of the Bench is out of sight: it is drawn beside what it costs. */
+  protected readonly narrow = toSignal(
+    inject(BreakpointObserver)
+      .observe(NARROW)
+      .pipe(map((s) => s.matches)),
+    { initialValue: false },
+  );
   private readonly keepButton = viewChild<ElementRef<HTMLElement>>('keep');
   private readonly first = viewChild<ElementRef<HTMLElement>>('first');
 
