@@ -1,4 +1,13 @@
-import { allItems, applyChanges, assess, defaultKitchen, sliceOf, type Formula, type Slice } from '../src/index.js';
+import {
+  sliceChange,
+  allItems,
+  applyChanges,
+  assess,
+  defaultKitchen,
+  sliceOf,
+  type Formula,
+  type Slice,
+} from '../src/index.js';
 import { demo, demoIds, formula } from './support/make.js';
 
 const slice = (f: Formula): Slice => {
@@ -52,6 +61,35 @@ describe('the slice to come', () => {
     expect(slice(times(cake, 'plain-flour', 0.6)).seen.streak.value).toBeGreaterThan(0.15);
     expect(slice(times(cake, 'plain-flour', 1.6)).seen.cracks.value).toBeGreaterThan(slice(cake).seen.cracks.value);
     expect(slice(times(cake, 'plain-flour', 0.55)).seen.pieces.value).toBeGreaterThan(0.2);
+  });
+
+  it('is told apart from another in a baker’s words, each the other way round', () => {
+    const plain = slice(cake);
+    expect(sliceChange(plain, plain)).toBe('much the same slice');
+    const opposite: Record<string, string> = { shorter: 'taller', tighter: 'more open', firmer: 'more tender', drier: 'moister', paler: 'darker' }; // prettier-ignore
+    for (const [id, factor] of [
+      ['caster-sugar', 0.5],
+      ['caster-sugar', 2],
+      ['butter', 0.4],
+      ['plain-flour', 0.6],
+      ['plain-flour', 1.5],
+      ['baking-powder', 0.02],
+      ['baking-powder', 3.5],
+      ['yogurt', 1.4],
+    ] as const) {
+      // prettier-ignore
+      const other = slice(times(cake, id, factor));
+      const [there, back] = [sliceChange(plain, other), sliceChange(other, plain)];
+      for (const [less, more] of Object.entries(opposite)) {
+        expect(there.includes(less)).withContext(`${id} × ${factor}: ${there} / ${back}`).toBe(back.includes(more));
+        expect(there.includes(more)).withContext(`${id} × ${factor}: ${there} / ${back}`).toBe(back.includes(less));
+      }
+      expect(there)
+        .withContext(`${id} × ${factor}`)
+        .not.toMatch(/undefined|NaN| {2}/);
+    }
+    expect(sliceChange(plain, slice(times(cake, 'caster-sugar', 2)))).toContain('it sinks in the middle');
+    expect(sliceChange(slice(times(cake, 'caster-sugar', 2)), plain)).toContain('it no longer sinks');
   });
 
   it('is as it was after scaling, but for its size', () => {

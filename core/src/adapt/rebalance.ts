@@ -116,7 +116,9 @@ function putRight(formula: Formula, { wishes = [], locked = [] }: Request, kitch
     const w = weigh(p.formula, kitchen);
     return wishes.every((wish) => isMet(wish, p.formula, w, kitchen, formula));
   };
-  const out = repairs(formula, held, kitchen).filter(kept);
+  // who wishes for what is there already asks for no hints
+  const asked = wishes.some((w) => w.kind !== 'hold');
+  const out = repairs(formula, held, kitchen).filter((p) => kept(p) && !(asked && p.kind === 'hint'));
   const free = out.length > 0 ? out : repairs(formula, [], kitchen);
   const [first] = free;
   if (out.length > 0 || !first || first.kind === 'hint') return out;
