@@ -37,11 +37,15 @@ function asItWas({ ingredient, grams: was }: Line, grams: number, batterG: numbe
  */
 export function mended(formula: Formula, s: Suspect, w: Weighed, kitchen: Kitchen): Mended | null {
   const { batterG } = w.totals;
-  const line = w.lines.find((l) => l.item.id === s.itemId) ?? null;
-  const ingredient = s.likely ? ingredientOf(s.likely, formula.ingredients, kitchen) : line?.ingredient;
+  const likely = s.likely ? ingredientOf(s.likely, formula.ingredients, kitchen) : undefined;
+  // a line that stands there at nothing is where what is missing belongs
+  const emptied =
+    s.slip === 'missing' ? w.lines.find((l) => l.grams <= 0 && stoodFor(l.ingredient, likely)) : undefined;
+  const line = w.lines.find((l) => l.item.id === s.itemId) ?? emptied ?? null;
+  const ingredient = emptied ? emptied.ingredient : (likely ?? line?.ingredient);
   if (!ingredient) return null;
   const grams =
-    line && ingredient === line.ingredient
+    line && line.grams > 0 && ingredient === line.ingredient
       ? asItWas(line, s.likelyG, batterG, kitchen)
       : comesInAs(ingredient, s.likelyG, batterG, kitchen);
   const entered = { value: grams, unit: 'g' };
@@ -58,6 +62,10 @@ export function mended(formula: Formula, s: Suspect, w: Weighed, kitchen: Kitche
   }));
   return { formula: { ...formula, groups }, line, ingredient, grams };
 }
+
+/** Whether one ingredient has the place of another: of leaveners only what is one of its kind. */
+const stoodFor = (is: Ingredient, wanted: Ingredient | undefined): boolean =>
+  is.role === wanted?.role && is.leavener === wanted.leavener;
 
 export const nameOf = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
 
@@ -87,7 +95,7 @@ export function changeWords({ line, ingredient, grams }: Mended, kitchen: Kitche
   const said = (g: number, i: Ingredient): string =>
     g < 0.05 ? 'none' : asMeasured(g, i, kitchen.measures, line?.item.form);
   const is = said(grams, ingredient);
-  if (!line) return `add ${nameOf(ingredient)}, ${is}`;
+  if (!line || line.grams <= 0) return `add ${nameOf(ingredient)}, ${is}`;
   const was = said(line.grams, line.ingredient);
   if (line.ingredient.id !== ingredient.id)
     return `${nameOf(ingredient)}, ${is}, instead of ${line.ingredient.name.toLowerCase()}`;

@@ -248,8 +248,10 @@ function said(
 }
 
 function sentenceOf(seen: Slice['seen']): string {
-  const because = ({ terms }: Seen): string => (terms[0] ? ` (${terms[0][1]})` : '');
   const { sinks, cracks, crumb, mouth, crust, streak, pieces } = seen;
+  const faults = [sinks.value >= 0.08 ? [sinks] : [], streak.value >= 0.15 ? [streak] : [], pieces.value >= 0.2 ? [pieces] : []].flat(); // prettier-ignore
+  // the first says why; the rest of the reasons stand in the table
+  const because = (s: Seen): string => (s === faults[0] && s.terms[0] ? ` (${s.terms[0][1]})` : '');
   const top =
     sinks.value >= 0.08 ? `${sinks.words}${because(sinks)}` : cracks.value >= 0.25 ? cracks.words : 'a smooth top';
   const a1 = (x: string): string => `${/^[aeiou]/.test(x) ? 'an' : 'a'} ${x}`;
@@ -258,7 +260,8 @@ function sentenceOf(seen: Slice['seen']): string {
     ...(mouth.words === 'as usual' ? [] : [mouth.words]),
     ...(crust.words === 'as usual' ? [] : [`${a1(crust.words)} crust`]),
   ];
-  const faults = [streak, ...(pieces.value >= 0.2 ? [pieces] : [])].filter((s) => s.value >= 0.15);
-  const wrong = faults.map((s) => `${s.id === 'pieces' ? `pieces ${s.words}` : s.words}${because(s)}`);
+  const wrong = faults
+    .filter((s) => s !== sinks)
+    .map((s) => `${s.id === 'pieces' ? `pieces ${s.words}` : s.words}${because(s)}`);
   return `${capital([seen.height.words.replace(/;.*/, ''), top, ...wrong, inside.join(', ')].join('; '))}.`;
 }

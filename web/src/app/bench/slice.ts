@@ -3,7 +3,13 @@ import { sliceOf, type Assessment, type Formula, type Kitchen } from '@orvin/cor
 import { capital } from '../ui/words';
 import { sceneOf, SLICE } from './slice-scene';
 
+/** The first sentence; figures and reasons are said below and behind "why". */
+const firstOf = (words: string): string => words.split(/(?<=[.?]) /)[0] ?? words;
+
 let slices = 0;
+/** Letters from which the head and the sentence are set smaller, so that they are whole in the same space. */
+const LONG_HEAD = 58;
+const LONG_REST = 120;
 
 /** The slice to come, with a sentence and a table of what it rests on: an estimate that moves as amounts are pulled. */
 @Component({
@@ -21,6 +27,8 @@ export class SliceDrawing {
   readonly before = input<Assessment | null>(null);
   protected readonly open = signal(false);
   protected readonly G = SLICE;
+  protected readonly LONG_HEAD = LONG_HEAD;
+  protected readonly LONG_REST = LONG_REST;
   protected readonly clip = `slice-${slices++}`;
 
   protected readonly slice = computed(() => sliceOf(this.formula(), this.assessment(), this.kitchen()));
@@ -46,7 +54,7 @@ export class SliceDrawing {
     if (worst)
       return {
         bad: true,
-        head: worst.suspect && worst.short ? `${capital(worst.short)}.`.replace(/\?\.$/, '?') : worst.words,
+        head: worst.suspect && worst.short ? `${capital(worst.short)}.`.replace(/\?\.$/, '?') : firstOf(worst.words),
         rest: words,
       };
     const [head = '', ...rest] = words.split('; ');
