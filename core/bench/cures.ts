@@ -1,5 +1,6 @@
 /**
- * Plants a fault in each of our formulas that are in no ground, and asks for the cure: writes docs/science/cures.md.
+ * Plants a fault in each of our formulas that are in no ground, and asks for the cure: writes docs/science/cures.md, and the
+ * batter's weight before and after into docs/science/adapt.md.
  * Run by `npm run cures`; takes a minute.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
@@ -63,12 +64,12 @@ ${row('**all**', all)}
 
 Of the ${unseen.length} as they are, ${pc(offered.filter((k) => k === 'nothing').length, unseen.length)} are left alone, ${pc(offered.filter((k) => k === 'hint').length, unseen.length)} get a hint for whoever asks, and
 ${pc(offered.filter((k) => k === 'restored').length, unseen.length)} are put right that were not wrong.
-
-## Batter after the first proposal over that before
-
-| times | share | |
-| --- | --- | --- |
-${histogram.join('\n')}
 `;
 writeFileSync(new URL('docs/science/cures.md', root), doc);
+const adapt = new URL('docs/science/adapt.md', root);
+const table = `| times | share | |\n| --- | --- | --- |\n${histogram.join('\n')}`;
+const marked = /(<!-- batter -->\n)[\s\S]*?(<!-- \/batter -->)/;
+const text = readFileSync(adapt, 'utf8');
+if (!marked.test(text)) throw new Error('docs/science/adapt.md has no place for the histogram');
+writeFileSync(adapt, text.replace(marked, `$1\n${table}\n\n$2`));
 console.log(doc);

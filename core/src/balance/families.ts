@@ -45,6 +45,8 @@ export interface Family {
   readonly bakedIn: readonly Tin['shape'][];
   /** What it folds in: usual share of the batter where any is, and the most that 97 in 100 fold in, to its flour and cocoa. */
   readonly carries: Range;
+  /** How open its crumb usually is, −1 close to 1 open; judgement. */
+  readonly open: number;
   /** How dark its crust usually is, on the index of colour. */
   readonly dark: number;
   /** Cocoa that it is named for, % of flour. */

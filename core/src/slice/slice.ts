@@ -46,6 +46,8 @@ export interface Slice {
   readonly usualEdgeMm: number;
   /** How brown the crumb is, 0 white to 1 as cocoa. */
   readonly shade: number;
+  /** How open the crumb is among all bakes, −1 close to 1 open: its family's, and more or less than that. */
+  readonly openness: number;
   /** Share of the slice that is pieces, 0 to 1. */
   readonly pieces: number;
   readonly seen: Readonly<Record<Seen['id'], Seen>>;
@@ -227,11 +229,15 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
     usualCrownMm: fit.batterMm + (fit.crownMm - fit.batterMm) * usual,
     usualEdgeMm: fit.batterMm + (fit.edgeMm - fit.batterMm) * usual,
     shade,
+    openness: clamp(as.open + OPENER * seen.crumb.value, -1, 1),
     pieces,
     seen,
     words: sentenceOf(seen),
   };
 }
+
+/** How far a crumb as open as can be for its family is from its usual, among all bakes. */
+const OPENER = 0.4;
 
 /** How much longer the risen part is when the whole is so many times as high, 0 and more. */
 const lengthen = (times: number, rise: number): number => Math.max(0, (times * rise - 1) / Math.max(rise - 1, 0.02));

@@ -73,9 +73,9 @@ export function sceneOf(s: Slice, reach = 0): Scene {
     const down = halton(n, 3);
     return { x, y: from + Math.max(0, to - from) * (down + sunk * (1 - down) * 0.85) };
   };
-  const { crumb, cracks, streak, pieces, crust } = s.seen;
+  const { cracks, streak, pieces, crust } = s.seen;
   const streakY = G.floor - streak.value * 0.4 * k * s.batterMm;
-  const open = 0.55 + 0.45 * crumb.value;
+  const open = 0.55 + 0.45 * s.openness;
   const pores = Array.from({ length: PORES }, (_, i): Dot => {
     const p = within(i + 1, 0);
     const big = halton(i + 1, 5);
