@@ -79,9 +79,9 @@ const UNWILLING: Readonly<Record<Role, number>> = {
 const UNWILLING_LIFT = 3;
 const lifts = (l: Line): boolean => l.ingredient.role === 'leavener';
 
-/** Whether a line moves of its own: what is folded in or strewn through, and what only flavours, stays as it is. */
+/** Whether a line moves of its own: what is folded in or strewn through, and what flavours (cocoa too), stays as it is. */
 const moves = ({ whole, ingredient: i, grams }: Line): boolean =>
-  !whole && i.role !== 'flavour' && (i.role !== 'addin' || i.base !== undefined || i.binder === true) && i.id !== 'unknown' && grams > 0; // prettier-ignore
+  !whole && i.role !== 'flavour' && i.role !== 'cocoa' && (i.role !== 'addin' || i.base !== undefined || i.binder === true) && i.id !== 'unknown' && grams > 0; // prettier-ignore
 
 function limits(line: Line, step: number, like: Weighed): { low: number; high: number } {
   const flour = Math.max(like.totals.flourG, like.totals.baseG, 1);

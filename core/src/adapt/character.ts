@@ -1,6 +1,6 @@
 import { LEFT_SODA_STEPS, TANG_MEQ } from '../leavening/ledger.js';
 import { SODA_G_PER_MOL } from '../leavening/acids.js';
-import { measures, pctOf } from '../balance/verdicts.js';
+import { measures, pctOf, soapyFrom } from '../balance/verdicts.js';
 import type { Weighed } from '../balance/weigh.js';
 import type { Bowl } from './bowl.js';
 import { constant, minus, plus, scaled, type Linear, type Programme } from './linear.js';
@@ -82,9 +82,9 @@ export function characterOf(p: Programme, bowl: Bowl, at: Weighed, weight: numbe
   );
   const batter0 = Math.max(t.batterG, 1);
   near('batter', minus(total('batter'), constant(batterNow(bowl))), 0.12 * batter0, 0.8);
-  // left-over soda as it was, unless it was too much; a little more tang than it had is no matter
+  // left-over soda as it was, unless it would be tasted; a little more tang than it had is no matter
   const leftNow = like.ledger.leftSodaGPer100gBatter.typical;
-  const leftWanted = Math.min(leftNow, at.masked ? LEFT_SODA_STEPS.dark : 0.1);
+  const leftWanted = leftNow > soapyFrom(at.masked) ? (at.masked ? LEFT_SODA_STEPS.dark : 0.1) : leftNow;
   near(
     'left',
     plus(scaled(of.left, SODA_G_PER_MOL / 1000), scaled(total('batter'), -leftWanted / 100)),

@@ -26,7 +26,7 @@ import {
   type Wish,
 } from './types.js';
 import { isMet, wishWords } from './wishes.js';
-import { sliceChange } from '../slice/change.js';
+import { sliceChange, spoilt } from '../slice/change.js';
 import { sliceOf, type Slice } from '../slice/slice.js';
 import { capital } from '../text/plain.js';
 
@@ -157,6 +157,9 @@ function standingOf(formula: Formula, kitchen: Kitchen): Standing {
   const words = off.length === 0 ? 'in balance' : off.map(offWords).join(', ');
   return { judged: { merit: a.merit, verdicts, words }, slice: sliceOf(formula, a, kitchen) };
 }
+
+const spoils = (was: Standing, is: Standing): boolean =>
+  namesMore(was.judged, is.judged) || (was.slice !== null && is.slice !== null && spoilt(was.slice, is.slice));
 
 /** What a change does in the bake: to the slice, and to how long the batter waits. */
 function inTheBake(was: Standing, is: Standing, standMin: readonly [was: number, is: number]): string[] {
@@ -325,6 +328,7 @@ export function proposalOf(
     before,
     after,
     merit: after.merit,
+    spoils: spoils(was, is),
     costs: [
       ...(kind === 'new' ? [] : inTheBake(was, is, [bowl.like.lift.standMin, found.weighed.lift.standMin])),
       ...oddities(before, after, goneFrom(asked, formula, bowl.kitchen)),
@@ -416,6 +420,7 @@ export function restoredProposal(
     before: before.judged,
     after: after.judged,
     merit: after.judged.merit,
+    spoils: spoils(before, after),
     costs: before.slice && after.slice ? [sliceChange(before.slice, after.slice)] : [],
     cautions: newDangers(asked, formula, kitchen),
     request: {},

@@ -12,9 +12,10 @@ import { search, type Found, type Searched, type Terms } from './search.js';
 import { repairs } from './repair.js';
 import { FEWEST, limitsOf, NEAREST, TRIFLE } from './settings.js';
 import { solverOf } from './solver.js';
+import { isConflict } from './types.js';
 import type { AdaptOptions, Conflict, NamedWish, Proposal, ProposalKind, Request, TraitId, Wish } from './types.js';
 import { listed, whyNot } from './why-not.js';
-import { isMet, pinned, shortOf } from './wishes.js';
+import { isMet, pinned, shortOf, wishWords } from './wishes.js';
 
 /**
  * With nothing wished for that is not there already: what is wrong put right, in the one line that it is likeliest in
@@ -32,7 +33,34 @@ export async function rebalance(
   kitchen: Kitchen = defaultKitchen,
   options: AdaptOptions = {},
 ): Promise<Proposal[] | Conflict> {
-  return cautioned(await proposalsFor(formula, request, kitchen, options), wishCautions(request.wishes ?? []));
+  const out = await proposalsFor(formula, request, kitchen, options);
+  return cautioned(await gentler(out, formula, request, kitchen, options), wishCautions(request.wishes ?? []));
+}
+
+/** A texture is wished for as a direction: where all of it would spoil the bake, half of it is the nearest that can be had. */
+async function gentler(
+  out: Proposal[] | Conflict,
+  formula: Formula,
+  request: Request,
+  kitchen: Kitchen,
+  options: AdaptOptions,
+): Promise<Proposal[] | Conflict> {
+  const wishes = request.wishes ?? [];
+  const all = isConflict(out) ? null : (out.find((p) => !p.spoils) ?? out[0]);
+  const refused = isConflict(out) && out.why !== 'locked' && out.why !== 'cancelled' && out.nearest === null;
+  if (!wishes.some((w) => w.kind === 'texture') || !(all?.spoils ?? refused)) return out;
+  const half = wishes.map((w): Wish => (w.kind === 'texture' ? { ...w, by: w.by / 2 } : w));
+  const less = await proposalsFor(formula, { ...request, wishes: half }, kitchen, options);
+  const found = isConflict(less) ? undefined : less.find((p) => !p.spoils);
+  const nearest = found ? { ...found, kind: 'possible' as const, title: 'Half of it' } : null;
+  if (isConflict(out)) return { ...out, nearest };
+  if (!all) return out;
+  const index = wishes.findIndex((w) => w.kind === 'texture');
+  const words = wishWords(wishes[index] as Wish, formula, kitchen);
+  return {
+    ...conflict('wishes', `That much would spoil it: ${all.costs[0] ?? words}.`, [{ index, words }], nearest),
+    anyway: all,
+  };
 }
 
 async function proposalsFor(

@@ -141,6 +141,8 @@ export interface Proposal {
   readonly before: Judged;
   readonly after: Judged;
   readonly merit: number;
+  /** Whether it makes something out of the ordinary that was not, or the slice sink or damp where it did not. */
+  readonly spoils: boolean;
   /** What it does to taste, crumb and time beyond the verdicts, and what could not be kept. */
   readonly costs: readonly string[];
   /** What the search cannot know and may hurt someone; always shown. */

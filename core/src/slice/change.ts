@@ -46,3 +46,9 @@ export function sliceChange(was: Slice, is: Slice): string {
   const slice = much.length > 0 ? `a ${much.join(', ')} slice${slightly && `, ${slightly}`}` : slightly;
   return [slice, ...events].filter((x) => x !== '').join('; ') || 'much the same slice';
 }
+
+/** Whether a slice sinks, or is damp at its base, where it did not before: an index that is seen, and more by 0.08. */
+export const spoilt = (was: Slice, is: Slice): boolean =>
+  (['sinks', 'streak'] as const).some(
+    (id) => was.seen[id].words !== is.seen[id].words && is.seen[id].value > was.seen[id].value + 0.08,
+  );
