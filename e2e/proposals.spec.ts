@@ -251,6 +251,8 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'ask for something else' }).click();
     await page.getByRole('button', { name: 'without egg' }).click();
     await expect(offer(page)).toContainText('in balance');
+    // the slice at the head is out of sight here: it is drawn beside what it costs
+    await expect(offer(page).getByRole('img', { name: 'The slice to come' })).toBeVisible();
     await fits('the asks');
     await page.getByRole('button', { name: 'drop it' }).click();
     await goTo(page, '/versions/oat-and-rhubarb-muffins');

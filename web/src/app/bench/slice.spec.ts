@@ -60,6 +60,46 @@ describe('the slice to come', () => {
     fixture.destroy();
   });
 
+  it('draws a close kind closer than an open one, where each is as open as its kind usually is', () => {
+    const pores = (family: Formula['family']): number => {
+      const f = { ...base, family };
+      const s = sliceOf(f, assess(f));
+      if (!s) throw new Error('no slice');
+      const same = { ...s, openness: s.openness - 0.4 * s.seen.crumb.value };
+      return sceneOf(same).pores.reduce((sum, p) => sum + p.r, 0);
+    };
+    expect(pores('pound-cake')).toBeLessThan(pores('quick-bread'));
+    expect(pores('quick-bread')).toBeLessThan(pores('equal-weight-sponge'));
+  });
+
+  it('has its head and its sentence whole: the first sentence of what is wrong, smaller where it is long', async () => {
+    const soda = times('baking-powder', 0.05);
+    const soapy: Formula = {
+      ...soda,
+      groups: soda.groups.map((g, n) =>
+        n > 0
+          ? g
+          : {
+              ...g,
+              items: [...g.items, { id: 'soda', ingredient: 'baking-soda', words: 'soda', entered: null, grams: 14 }],
+            },
+      ),
+    };
+    for (const f of [soapy, times('butter', 3), times('plain-flour', 0.5)]) {
+      const { fixture, el } = await shown(f);
+      const head = el.querySelector('h2');
+      expect(head?.textContent?.replace('Slice to come', '').match(/[.?](\s|$)/g)?.length).toBe(1);
+      const said = el.querySelector<HTMLElement>('.told p');
+      expect(said?.title).toBe(said?.textContent?.trim());
+      for (const x of [head, said])
+        if (x)
+          expect(x.scrollHeight)
+            .withContext(x.textContent ?? '')
+            .toBeLessThanOrEqual(x.clientHeight + 2);
+      fixture.destroy();
+    }
+  });
+
   it('names the line that is wrong, and lists what it rests on for whoever asks', async () => {
     const bad = times('baking-powder', 4);
     const { fixture, el } = await shown(bad);
@@ -71,6 +111,8 @@ describe('the slice to come', () => {
       'Middle',
       'Top',
       'Crumb',
+      'Bite',
+      'To eat',
       'Crust',
       'Base',
       'Pieces',

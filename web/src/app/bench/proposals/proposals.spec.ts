@@ -51,6 +51,13 @@ describe('proposals on the Bench', () => {
     if (!found) throw new Error(`no button ${String(words)} in ${host(fixture).textContent ?? ''}`);
     return found as HTMLButtonElement;
   };
+  /** The bar says what is shown a frame after the instruments have it. */
+  const drawn = (): Promise<void> =>
+    until(
+      fixture,
+      () => all(host(fixture), '.lines li').length === p.shown()?.lines.length,
+      'the proposal drawn in the bar',
+    );
   const grams = (ingredient: string): number =>
     allItems(desk.shown() as Formula).find((i) => i.ingredient === ingredient)?.grams ?? NaN;
 
@@ -63,6 +70,7 @@ describe('proposals on the Bench', () => {
     await fixture.whenStable();
     expect(p.at()).toBe(1);
     expect(desk.shown()).not.toEqual(first);
+    await drawn();
     expect(host(fixture).querySelector('.turn')?.textContent).toContain('in balance');
     press(document.body, 'Escape');
     await until(fixture, () => p.mode() === 'shut', 'shut');
@@ -76,7 +84,7 @@ describe('proposals on the Bench', () => {
     await until(fixture, () => p.list().length > 0, 'proposals');
     const many = p.list().findIndex((x) => x.lines.length > 1);
     if (many >= 0) p.show(p.list(), many);
-    await fixture.whenStable();
+    await drawn();
     const [line] = p.shown()?.lines ?? [];
     const boxes = all(host(fixture), 'input[type=checkbox]') as HTMLInputElement[];
     expect(boxes.length).toBe(p.shown()?.lines.length ?? 0);
@@ -101,6 +109,7 @@ describe('proposals on the Bench', () => {
   it('joins wishes, lets a preset stand alone, and says in words what cannot be had', async () => {
     p.open();
     await until(fixture, () => p.list().length > 0, 'proposals');
+    await drawn();
     button('ask for something else').click();
     await fixture.whenStable();
     button('less sugar').click();
@@ -163,12 +172,14 @@ describe('proposals on the Bench', () => {
     p.open();
     p.toggle('less-sugar');
     await until(fixture, () => !p.busy() && p.shown() !== null, 'a quarter less');
+    await drawn();
     const sugar = (): number => assess(desk.shown() as Formula).totals.sugarPct;
     const quarter = sugar();
     const how = host(fixture).querySelector('p-select');
     expect(how?.textContent).toContain('by a quarter');
     p.lessPct.set(50);
     await until(fixture, () => !p.busy() && sugar() < 0.8 * quarter, 'half');
+    await drawn();
     expect(how?.textContent).toContain('by half');
     expect(p.shown()?.cautions.join(' ')).toContain('diabetes');
     // and all of it in the same tin
@@ -176,6 +187,7 @@ describe('proposals on the Bench', () => {
     p.lessPct.set(25);
     p.toggle('as-much');
     await until(fixture, () => !p.busy() && p.shown() !== null && sugar() > 0.9 * quarter, 'as much batter');
+    await drawn();
     expect(Math.abs(batter() / assess(off).totals.batterG - 1)).toBeLessThan(0.021);
     expect(host(fixture).textContent).toContain('as much batter as now ✕');
     p.toggle('as-much');
@@ -193,6 +205,7 @@ describe('proposals on the Bench', () => {
     p.toggle('moister');
     p.limit(flour, { maxG: 400 });
     await until(fixture, () => !p.busy() && p.shown() !== null, 'proposals');
+    await drawn();
     const inForce = (): string[] => all(host(fixture), '.ask').map((b) => b.textContent?.trim() ?? '');
     expect(inForce()).toEqual(['moister ✕', 'at most 400 g of plain flour ✕']);
     button('at most 400 g of plain flour; take this limit away').click();
