@@ -89,6 +89,12 @@ describe('the slice to come', () => {
         .not.toMatch(/undefined|NaN| {2}/);
     }
     expect(sliceChange(plain, slice(times(cake, 'caster-sugar', 2)))).toContain('it sinks in the middle');
+    // less of it is not none of it, and pieces that come in have not ceased to sink
+    expect(sliceChange(slice(times(cake, 'caster-sugar', 2)), slice(times(cake, 'caster-sugar', 1.5)))).toContain(
+      'it sinks less',
+    );
+    const bare = { ...cake, groups: cake.groups.map((g) => ({ ...g, items: g.items.filter((i) => i.ingredient !== 'pistachio') })) }; // prettier-ignore
+    expect(sliceChange(slice(bare), plain)).not.toContain('pieces');
     expect(sliceChange(slice(times(cake, 'caster-sugar', 2)), plain)).toContain('it no longer sinks');
   });
 

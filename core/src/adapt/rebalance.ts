@@ -46,9 +46,11 @@ async function gentler(
   options: AdaptOptions,
 ): Promise<Proposal[] | Conflict> {
   const wishes = request.wishes ?? [];
-  const all = isConflict(out) ? null : (out.find((p) => !p.spoils) ?? out[0]);
-  const refused = isConflict(out) && out.why !== 'locked' && out.why !== 'cancelled' && out.nearest === null;
-  if (!wishes.some((w) => w.kind === 'texture') || !(all?.spoils ?? refused)) return out;
+  if (!wishes.some((w) => w.kind === 'texture')) return out;
+  if (isConflict(out) ? out.nearest !== null || out.why === 'locked' || out.why === 'cancelled' : !out[0]) return out;
+  const list = isConflict(out) ? [] : [...out.filter((p) => !p.spoils), ...out.filter((p) => p.spoils)];
+  const [all] = list;
+  if (all && !all.spoils) return list;
   const half = wishes.map((w): Wish => (w.kind === 'texture' ? { ...w, by: w.by / 2 } : w));
   const less = await proposalsFor(formula, { ...request, wishes: half }, kitchen, options);
   const found = isConflict(less) ? undefined : less.find((p) => !p.spoils);
