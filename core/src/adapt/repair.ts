@@ -47,11 +47,12 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   ];
   const shrinks = ({ weighed: w, sure }: Way): boolean =>
     sure !== 'plain' && w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
-  // what still leaves something to name puts nothing right, where another does
-  const atRest = ways.filter((w) => w.held.typical > NAMED && !isSoapy(w.weighed));
-  const right = atRest.length > 0 ? atRest : ways;
+  // what still leaves something to name comes after what does not: another reading of it, for whoever knows better
+  const atRest = (w: Way): boolean => w.held.typical > NAMED && !isSoapy(w.weighed);
+  const rank = (w: Way): number => (atRest(w) ? 0 : 2) + (shrinks(w) ? 1 : 0);
   const seen = new Set<string>();
-  return [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
+  return ways
+    .toSorted((a, b) => rank(a) - rank(b))
     .filter(({ formula: f }) => {
       const key = allItems(f)
         .map((i) => `${i.ingredient}:${i.grams}`)

@@ -32,12 +32,12 @@ export function onStep(ingredient: Ingredient, grams: number, batterG: number, k
   return tidy(Math.max(0, Math.round(grams / step)) * step);
 }
 
-/** What comes in anew, as it is measured: where eggs are whole, as whole eggs, from seven tenths of one on. */
+/** What comes in anew, as it is measured: where eggs are whole, as whole eggs, from four tenths of one on: nobody forgets half an egg. */
 export function comesInAs(ingredient: Ingredient, grams: number, batterG: number, kitchen: Kitchen): number {
   const piece = pieceGrams(ingredient, kitchen.measures)?.typical;
   const whole = ingredient.role === 'egg' && kitchen.schools.eggs === 'whole' && piece !== undefined;
-  return whole && grams >= 0.7 * piece
-    ? tidy(Math.round(grams / piece) * piece)
+  return whole && grams >= 0.4 * piece
+    ? tidy(Math.max(1, Math.round(grams / piece)) * piece)
     : onStep(ingredient, grams, batterG, kitchen);
 }
 
