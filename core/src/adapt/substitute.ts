@@ -268,7 +268,7 @@ export async function substitute(
 /** An egg-built crumb loses more with its eggs than any stand-in gives back. */
 export function eggCosts(formula: Formula, kitchen: Kitchen): string[] {
   const pct = weigh(formula, kitchen).totals.eggPct;
-  return pct > 55 ? ['egg builds this crumb: expect it lower and closer, and cool it fully before cutting'] : [];
+  return pct > 55 ? ['egg built this crumb: cool it fully before cutting'] : [];
 }
 
 /** What the baker's own method still speaks of, although it is gone. */

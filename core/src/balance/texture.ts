@@ -19,6 +19,9 @@ export interface Trait {
   readonly terms: readonly (readonly [value: number, words: string])[];
 }
 
+/** Least egg of a family, % of flour, from which it counts as one that egg holds up. */
+const EGGED = 15;
+
 const clamp = (x: number): number => Math.max(-1, Math.min(1, x));
 /** Where x stands in a range: −1 at its low edge, 0 in the middle, +1 at its high edge. */
 const stand = (x: number, [lo, hi]: readonly [number, number]): number =>
@@ -63,6 +66,8 @@ export function textureOf(
   const usualStir = family.methods[0] === 'muffin' ? 0.25 : family.creamed ? -0.25 : 0;
   // what is folded in stands on the crumb and closes it
   const load = -0.6 * Math.max(0, t.piecesG / Math.max(1, t.batterG) - family.carries[0]);
+  // where its kind has egg, the crumb holds its bubbles by it
+  const eggless = family.egg[0] < EGGED ? 0 : -0.35 * Math.max(0, 1 - t.eggPct / family.egg[0]);
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
   const sourTight = -0.12 * Math.min(4, tang);
   // fruit folded in whole gives a part of its juice to the crumb around it
@@ -86,6 +91,7 @@ export function textureOf(
       [gas, gas > 0 ? 'much gas' : 'little gas'],
       [stirred - usualStir, stirred > usualStir ? 'stirred, not creamed' : 'creamed fine'],
       [load, 'much folded in'],
+      [eggless, 'little egg to hold its bubbles'],
       [sourTight, 'left-over acid sets it early'],
     ]),
     trait('bite', 'firm', 'tender', [
