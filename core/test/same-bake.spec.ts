@@ -5,12 +5,14 @@ import {
   assess,
   defaultKitchen,
   ingredientFor,
+  ingredients,
   isConflict,
   isMeasurable,
   rebalance,
   substitute,
   type Conflict,
   type Formula,
+  type Ingredient,
   type Proposal,
   type TraitId,
   type Wish,
@@ -155,6 +157,28 @@ describe('one thing for another', () => {
     expect(lift(flour.formula)).toBeGreaterThan(0.8 * lift(f));
     for (const p of listOf(await adapt(f, 'gluten-free')))
       expect(allItems(p.formula).map((i) => i.ingredient)).not.toContain('sweet-rice-flour');
+  });
+
+  it('may be the kitchen’s own, and takes as little of what is wetter as brings the same water', async () => {
+    const f = formula(
+      [
+        ['plain-flour', 300],
+        ['baking-powder', 14],
+        ['cream-double', 290],
+        ['white-sugar', 50],
+        ['egg', 50],
+      ],
+      { title: 'Cream scones', family: 'scone' },
+    );
+    const blend = ingredients.find((i) => i.id === 'gluten-free-blend') as Ingredient;
+    const own: Ingredient = { ...blend, id: 'own:blend', name: 'Blend of our own', aliases: [] };
+    const kitchen = { ...defaultKitchen, ownIngredients: [own], stock: { 'own:blend': 5000 } };
+    expect(listOf(await adapt(f, 'gluten-free', kitchen)).length).toBeGreaterThan(0);
+    const blended = await substitute(f, allItems(f)[0]?.id ?? '', own.id, kitchen);
+    expect(allItems(blended.formula).map((i) => i.ingredient)).toContain(own.id);
+    const cream = allItems(f).find((i) => i.ingredient === 'cream-double');
+    const milk = await substitute(f, cream?.id ?? '', 'milk');
+    expect(assess(milk.formula).totals.waterG).toBeLessThan(1.25 * assess(f).totals.waterG);
   });
 
   it('is fit to bake: what is wet or lifts too little once the eggs are gone is evened out in the same proposal', async () => {

@@ -3,7 +3,6 @@ import type { Family } from '../balance/families.js';
 import { weigh, type Weighed } from '../balance/weigh.js';
 import { allItems, applyChanges, isBatter } from '../formula/formula.js';
 import type { Formula, Kitchen, Role } from '../formula/types.js';
-import { catalogueRow } from '../ingredient/catalogue.js';
 import { linesOf, premixed, type Line } from '../leavening/parts.js';
 import { ratesOf, type Rates } from './rates.js';
 import { onStep, stepG } from '../quantity/steps.js';
@@ -35,7 +34,7 @@ export interface Move {
 export interface Keeps {
   readonly batterG: number;
   readonly flourG: number | null;
-  readonly figures: readonly (readonly [of: 'sugar' | 'fat' | 'egg', grams: number])[];
+  readonly figures: readonly { readonly of: 'sugar' | 'fat' | 'egg'; readonly low: number; readonly high: number }[];
 }
 
 /** Everything a search works on: the lines, what they are to be like, and what they are judged as. */
@@ -197,7 +196,7 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
     keeps: {
       batterG: total?.kind === 'batter' ? total.grams : like.totals.batterG,
       flourG: total?.kind === 'batter' || changed.some(flourChanges) ? null : like.totals.flourG,
-      figures: total?.kind === 'batter' ? [] : keptFigures([...lines, ...like.lines], like, request, wishes),
+      figures: total?.kind === 'batter' ? [] : keptFigures(known, added, like, request, wishes, kitchen),
     },
     moves: [...known, ...added],
     like,
@@ -209,28 +208,42 @@ export function bowlOf(formula: Formula, request: Request, kitchen: Kitchen, wis
   };
 }
 
-/** Of sugar, fat and egg what nobody speaks of, and what no swap takes out or brings in. */
+/** Most that sugar, fat and egg may come to differ where nobody speaks of them; and at least so much of the flour. */
+const SAME_FIGURE = 0.2;
+const FIGURE_ROOM = 0.05;
+
+/**
+ * What a batter is to keep of sugar, fat and egg where nobody speaks of them: as much as it had, less what the lines bring
+ * that are to go, more what those may bring that come in.
+ */
 function keptFigures(
-  lines: readonly Line[],
-  { totals: t }: Weighed,
+  known: readonly Move[],
+  added: readonly Move[],
+  like: Weighed,
   request: Request,
   wishes: readonly Wish[],
+  kitchen: Kitchen,
 ): Keeps['figures'] {
   if (wishes.some((w) => w.kind === 'stock')) return [];
-  // a line that is swapped has a role before and another after
-  const rolesOf = (id: string): string[] => lines.flatMap((l) => (l.item.id === id ? [l.ingredient.role] : []));
-  const named = [
-    ...(request.out ?? []),
-    ...(request.eased ?? []),
-    ...wishes.flatMap((w) => ('itemId' in w ? [w.itemId] : [])),
-  ];
-  const told = new Set<string>([
-    ...named.flatMap(rolesOf),
-    ...(request.candidates ?? []).map((c) => catalogueRow(c.item.ingredient).role),
-    ...wishes.flatMap((w) => ('of' in w ? [w.of] : w.kind === 'have' ? [catalogueRow(w.ingredient).role] : [])),
-  ]);
-  const now = [['sugar', t.sugarG], ['fat', t.fatG], ['egg', t.eggG]] as const; // prettier-ignore
-  return now.filter(([m]) => !told.has(m));
+  const swapped = new Set([...(request.out ?? []), ...(request.eased ?? [])]);
+  const before = like.lines.filter((l) => swapped.has(l.item.id));
+  const now = known.filter((m) => swapped.has(m.line.item.id));
+  const wished = known.filter((m) =>
+    wishes.some(
+      (w) =>
+        (w.kind === 'amount' && w.itemId === m.line.item.id && !swapped.has(w.itemId)) ||
+        (w.kind === 'have' && w.ingredient === m.line.ingredient.id),
+    ),
+  );
+  return (['sugar', 'fat', 'egg'] as const).flatMap((of) => {
+    const spokenOf = wishes.some((w) => 'of' in w && w.of === of) || wished.some((m) => m.rates[of] > 0.02);
+    if (spokenOf) return [];
+    const grams = like.totals[`${of}G`];
+    const room = Math.max(SAME_FIGURE * grams, FIGURE_ROOM * like.totals.flourG);
+    const goes = before.reduce((s, l) => s + ratesOf(l, kitchen, false)[of] * l.grams, 0);
+    const comes = [...now.map((m) => m.rates[of] * 1.4 * m.fromG), ...added.map((m) => m.rates[of] * m.high)];
+    return [{ of, low: grams - room - goes, high: grams + room + comes.reduce((s, g) => s + g, 0) }];
+  });
 }
 
 /** The batter at another weight, each line on a step that can be measured. */

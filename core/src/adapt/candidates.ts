@@ -1,6 +1,6 @@
 import type { Weighed } from '../balance/weigh.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
-import { catalogueRow } from '../ingredient/catalogue.js';
+import { ingredientOf } from '../ingredient/catalogue.js';
 import { freshId, groupFor } from './bowl.js';
 import type { Candidate, Wish } from './types.js';
 
@@ -62,7 +62,7 @@ export function candidateOf(
   kitchen: Kitchen,
   taken?: ReadonlySet<string>,
 ): Candidate {
-  const row = catalogueRow(ingredient);
+  const row = ingredientOf(ingredient, formula.ingredients, kitchen);
   const item: Item = {
     id: freshId(formula, ingredient, taken),
     ingredient,

@@ -39,20 +39,16 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const soapy = isSoapy(weighed);
   if (held.merit <= 0 && !soapy) return [];
   const ways = [
-    ...held.suspects.flatMap((s, n) => {
-      const way = step(start, s, locked, kitchen);
-      return (n === 0 ? furthered(way, locked, kitchen) : way) ?? [];
-    }),
+    ...held.suspects.flatMap((s) => furthered(step(start, s, locked, kitchen), locked, kitchen) ?? []),
     ...(soapy ? sodaWays(start, locked, kitchen) : []),
   ];
   const shrinks = ({ weighed: w, sure }: Way): boolean =>
     sure !== 'plain' && w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
-  // what still leaves something to name comes after what does not: another reading of it, for whoever knows better
-  const atRest = (w: Way): boolean => w.held.typical > NAMED && !isSoapy(w.weighed);
-  const rank = (w: Way): number => (atRest(w) ? 0 : 2) + (shrinks(w) ? 1 : 0);
+  // what still leaves something to name puts nothing right, where another does
+  const atRest = ways.filter((w) => w.held.typical > NAMED && !isSoapy(w.weighed));
+  const right = atRest.length > 0 ? atRest : ways;
   const seen = new Set<string>();
-  return ways
-    .toSorted((a, b) => rank(a) - rank(b))
+  return [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
         .map((i) => `${i.ingredient}:${i.grams}`)

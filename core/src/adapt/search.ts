@@ -195,11 +195,8 @@ function programmeOf(
 /** Most that a batter, and its flour, may come to differ from what it was, as shares: beyond, it is another recipe. */
 export const SAME_BATTER = 0.15;
 export const SAME_FLOUR = 0.1;
-/** The same for what nobody speaks of: sugar, fat and egg; and at least so many per cent of the flour, for small amounts. */
-export const SAME_FIGURE = 0.2;
-const FIGURE_ROOM = 0.05;
 
-function sameBatch({ keeps, moves, like }: Bowl, { programme: p, total }: Model): void {
+function sameBatch({ keeps, moves }: Bowl, { programme: p, total }: Model): void {
   const within = (e: Linear, was: number, by: number): void => {
     p.row(plus(e, constant(-was * (1 + by))), '<=');
     p.row(plus(e, constant(-was * (1 - by))), '>=');
@@ -208,10 +205,9 @@ function sameBatch({ keeps, moves, like }: Bowl, { programme: p, total }: Model)
   if (moves.every((m) => m.fixedG !== null)) return;
   within(total('batter'), keeps.batterG, SAME_BATTER);
   if (keeps.flourG !== null && keeps.flourG > 0) within(total('flour'), keeps.flourG, SAME_FLOUR);
-  for (const [of, grams] of keeps.figures) {
-    const room = Math.max(SAME_FIGURE * grams, FIGURE_ROOM * like.totals.flourG);
-    p.row(plus(total(of), constant(-grams - room)), '<=');
-    p.row(plus(total(of), constant(-grams + room)), '>=');
+  for (const { of, low, high } of keeps.figures) {
+    p.row(plus(total(of), constant(-high)), '<=');
+    p.row(plus(total(of), constant(-low)), '>=');
   }
 }
 

@@ -197,6 +197,9 @@ export async function substitute(
   const gum = start !== put.formula;
   const bySwap = allItems(start).find((i) => i.id === put.eased[0])?.grams ?? 0;
   const flexible = to.role === 'egg' || from.role === 'egg' || to.leavener !== undefined ? [0.6, 1.35] : [0.82, 1.22];
+  // of what is wetter, as little as brings the same water
+  const wetter =
+    to.per100.water > from.per100.water && from.role === 'liquid' ? from.per100.water / to.per100.water : 1;
   const request: Request = {
     like: formula,
     eased: put.eased,
@@ -208,7 +211,7 @@ export async function substitute(
             {
               kind: 'amount',
               itemId: put.eased[0],
-              minG: bySwap * (flexible[0] ?? 1),
+              minG: bySwap * Math.min(flexible[0] ?? 1, 0.95 * wetter),
               maxG: bySwap * (flexible[1] ?? 1),
             },
           ],
