@@ -5,13 +5,10 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { applyChanges, assess, isConflict, rebalance } from '../src/index.js';
-import { readOrdinary } from '../src/plausible/formulas.js';
-import { asFormula, batterG, faults, leadsBack, planted } from '../test/support/cures.js';
+import { batterG, faults, leadsBack, planted, unseenFormulas } from '../test/support/cures.js';
 
 const root = new URL('../../', import.meta.url);
-const unseen = readOrdinary(readFileSync(new URL('core/test/corpus/ordinary-test.txt', root), 'utf8'), true)
-  .filter((o) => o.families[0] !== 'free')
-  .map(asFormula);
+const unseen = unseenFormulas();
 
 interface Count {
   cases: number;

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   allItems,
   applyChanges,
@@ -11,14 +10,11 @@ import {
   type Formula,
   type Proposal,
 } from '../src/index.js';
-import { readOrdinary } from '../src/plausible/formulas.js';
-import { asFormula, batterG, faults, leadsBack, planted } from './support/cures.js';
+import { batterG, faults, leadsBack, planted, unseenFormulas } from './support/cures.js';
 import { every } from './support/runs.js';
 
 // formulas that nothing was fitted to
-const unseen = readOrdinary(readFileSync(new URL('./corpus/ordinary-test.txt', import.meta.url), 'utf8'), true)
-  .filter((o) => o.families[0] !== 'free')
-  .map(asFormula);
+const unseen = unseenFormulas();
 const cases = every(5, unseen).flatMap((was, n) =>
   faults.flatMap((fault) => {
     const bad = planted(was, fault);

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   adapt,
   allItems,
@@ -17,15 +16,12 @@ import {
   type TraitId,
   type Wish,
 } from '../src/index.js';
-import { readOrdinary } from '../src/plausible/formulas.js';
-import { asFormula } from './support/cures.js';
-import { formula } from './support/make.js';
+import { unseenFormulas } from './support/cures.js';
+import { demo, formula } from './support/make.js';
 import { every } from './support/runs.js';
 
 // formulas that nothing was fitted to
-const unseen = readOrdinary(readFileSync(new URL('./corpus/ordinary-test.txt', import.meta.url), 'utf8'), true)
-  .filter((o) => o.families[0] !== 'free')
-  .map(asFormula);
+const unseen = unseenFormulas();
 const some = every(20, unseen);
 const totals = (f: Formula) => assess(f).totals;
 const traitOf = (f: Formula, id: TraitId): number =>
@@ -101,6 +97,13 @@ describe('what is wished for', () => {
             .toBeGreaterThan(now + 0.2);
       }
     expect(refused / (3 * more.length)).toBeLessThan(0.12);
+  });
+
+  it('is cautioned however it is had, all of it anyway too', async () => {
+    const f = demo('lime-and-coconut-tray-cake');
+    const out = await rebalance(f, { wishes: [{ kind: 'change', of: 'sugar', byPct: -50 }] });
+    if (!isConflict(out) || !out.anyway) throw new Error('half the sugar is no longer refused');
+    expect(out.anyway.cautions.join()).toContain('diabetes');
   });
 
   it('takes salt before lift where there is to be less sodium', async () => {
@@ -179,6 +182,19 @@ describe('one thing for another', () => {
     const cream = allItems(f).find((i) => i.ingredient === 'cream-double');
     const milk = await substitute(f, cream?.id ?? '', 'milk');
     expect(assess(milk.formula).totals.waterG).toBeLessThan(1.25 * assess(f).totals.waterG);
+  });
+
+  it('is evened out only within what was asked besides: a limit on powder holds', async () => {
+    const f = demo('cardamom-yogurt-round');
+    const powder = allItems(f).find((i) => i.ingredient === 'baking-powder');
+    const grams = (x: Formula): number => allItems(x).find((i) => i.id === powder?.id)?.grams ?? 0;
+    const free = listOf(await adapt(f, 'vegan'))[0];
+    expect(free && grams(free.formula)).toBeGreaterThan(grams(f));
+    const limit: Wish = { kind: 'amount', itemId: powder?.id ?? '', maxG: grams(f) };
+    for (const p of listOf(await adapt(f, 'vegan', defaultKitchen, { wishes: [limit] })))
+      expect(grams(p.formula))
+        .withContext(p.words)
+        .toBeLessThanOrEqual(grams(f) + 0.006);
   });
 
   it('is fit to bake: what is wet or lifts too little once the eggs are gone is evened out in the same proposal', async () => {

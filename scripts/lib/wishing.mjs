@@ -33,8 +33,8 @@ async function wish(page, name) {
   await page.locator('.answer[aria-busy="false"]').waitFor();
   const before = (await searched(page)).length;
   // what is put right is shown at once, and folds the presses away
-  const else_ = page.getByRole('button', { name: 'ask for something else' });
-  if (await else_.isVisible()) await else_.click();
+  const unfold = page.getByRole('button', { name: 'ask for something else' });
+  if (await unfold.isVisible()) await unfold.click();
   await page.getByRole('button', { name, exact: true }).click();
   await page.waitForFunction(
     ([jobs, count]) => jobs.flatMap((job) => performance.getEntriesByName(job)).length > count,
@@ -69,7 +69,6 @@ export async function wishesOf(context, base, ids, say) {
     });
   });
   const all = [];
-  const by = [];
   for (const id of ids) {
     await page.evaluate((to) => {
       history.pushState({}, '', `/bench/${to}`);
@@ -77,16 +76,11 @@ export async function wishesOf(context, base, ids, say) {
     }, id);
     await page.waitForTimeout(1200);
     await page.evaluate(() => (window['landings'].length = 0));
-    for (const name of WISHES) {
-      const ms = await wish(page, name);
-      all.push(...ms);
-      by.push([id, name, Math.max(...ms)]);
-    }
+    for (const name of WISHES) all.push(...(await wish(page, name)));
   }
   const landings = await page.evaluate(() => window['landings']);
   await page.close();
   say(
     `wishes in the worker: first of a fresh page, median ${at(firsts, 0.5).toFixed(0)} ms (${firsts.map((x) => x.toFixed(0)).join(', ')}); then ${all.length} of ${ids.length} formulas, median ${at(all, 0.5).toFixed(0)} ms, 95th percentile ${at(all, 0.95).toFixed(0)} ms; tasks over 50 ms on the page ${landings.length}, longest ${Math.max(0, ...landings).toFixed(0)} ms  aim 700, 300, 1000, 0`,
   );
-  return { all, by, landings };
 }

@@ -29,7 +29,7 @@ import {
   type Wish,
 } from './types.js';
 import { listed } from './why-not.js';
-import { measuredOf, shortOf } from './wishes.js';
+import { isMet, measuredOf, shortOf } from './wishes.js';
 import { capital } from '../text/plain.js';
 
 const BENT = 60;
@@ -179,8 +179,19 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
   };
   const merged = oneLineEach(placed, formula, plan.goes, kitchen);
   const title = titleOf(formula.title, preset);
+  const keeps = (w: Wish, f: Formula): boolean => isMet(w, f, weigh(f, kitchen), kitchen, formula);
   // judged by the name that it then has
-  const even = evened({ ...merged, title }, formula, plan.request.locked ?? [], kitchen);
+  const named = { ...merged, title };
+  const had = plan.pinnedWishes.filter((w) => keeps(w, named));
+  const even = evened(
+    named,
+    formula,
+    plan.request.locked ?? [],
+    kitchen,
+    (f) =>
+      had.every((w) => keeps(w, f)) &&
+      allItems(f).every((i) => allItems(named).some((x) => x.ingredient === i.ingredient) || asked.fits(ingredientFor(f, i, kitchen))), // prettier-ignore
+  );
   const heated = heatBy(even.formula, asked.heatC - coolerBy(formula, plan, came, kitchen));
   const replaced = [...came.values()].flat().map((x) => x.replacement);
   const unmet = asked.bending

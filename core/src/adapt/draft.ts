@@ -7,7 +7,7 @@ import type { Part } from './parts.js';
 import { shortName } from './proposal.js';
 import { skeletons } from './table/skeletons.js';
 import type { TraitId } from './types.js';
-import { capital } from '../text/plain.js';
+import { capital, enumerated } from '../text/plain.js';
 
 /** What a new formula should be. */
 export interface ComposeWishes {
@@ -94,7 +94,7 @@ function titleOf(wishes: ComposeWishes, family: Family, parts: readonly Part[]):
         shortName(i).replace(/^(ground|grated|ripe|plain|fresh|hard|brewed|mixed) | (purée|flour|juice|powder)$/g, ''),
       ),
     );
-  const of = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? 'plain');
+  const of = names.length > 0 ? enumerated(names) : 'plain';
   const many = skeletons[wishes.family as Exclude<FamilyId, 'free'>].piece === family.plural;
   const diet = (wishes.suits ?? []).flatMap((d) => IN_TITLES[d] ?? []).join(' ');
   const what = many || /muffin|scone|biscuit/.test(family.id) ? family.plural : family.name;

@@ -148,6 +148,8 @@ function lineWords(
 interface Standing {
   readonly judged: Judged;
   readonly slice: Slice | null;
+  /** How long the batter may stand, min. */
+  readonly standMin: number;
 }
 
 function standingOf(formula: Formula, kitchen: Kitchen): Standing {
@@ -155,15 +157,19 @@ function standingOf(formula: Formula, kitchen: Kitchen): Standing {
   const verdicts = a.verdicts.filter((v) => v.severity !== 'note' || v.id === 'lift' || v.id === 'ledger');
   const off = a.verdicts.filter((v) => v.severity !== 'note');
   const words = off.length === 0 ? 'in balance' : off.map(offWords).join(', ');
-  return { judged: { merit: a.merit, verdicts, words }, slice: sliceOf(formula, a, kitchen) };
+  return {
+    judged: { merit: a.merit, verdicts, words },
+    slice: sliceOf(formula, a, kitchen),
+    standMin: a.lift.standMin,
+  };
 }
 
 const spoils = (was: Standing, is: Standing): boolean =>
   namesMore(was.judged, is.judged) || (was.slice !== null && is.slice !== null && spoilt(was.slice, is.slice));
 
 /** What a change does in the bake: to the slice, and to how long the batter waits. */
-function inTheBake(was: Standing, is: Standing, standMin: readonly [was: number, is: number]): string[] {
-  const [before, after] = standMin;
+function inTheBake(was: Standing, is: Standing): string[] {
+  const [before, after] = [was.standMin, is.standMin];
   const waits = before - after >= 10 && after < 20;
   return [
     ...(was.slice && is.slice ? [sliceChange(was.slice, is.slice)] : []),
@@ -330,7 +336,7 @@ export function proposalOf(
     merit: after.merit,
     spoils: spoils(was, is),
     costs: [
-      ...(kind === 'new' ? [] : inTheBake(was, is, [bowl.like.lift.standMin, found.weighed.lift.standMin])),
+      ...(kind === 'new' ? [] : inTheBake(was, is)),
       ...oddities(before, after, goneFrom(asked, formula, bowl.kitchen)),
       ...(extra.costs ?? []),
     ],
@@ -486,5 +492,6 @@ export function withLines(formula: Formula, proposal: Proposal, take: readonly s
 export function cautioned(out: Proposal[] | Conflict, cautions: readonly string[]): Proposal[] | Conflict {
   if (cautions.length === 0) return out;
   const said = (p: Proposal): Proposal => ({ ...p, cautions: [...new Set([...p.cautions, ...cautions])] });
-  return isConflict(out) ? { ...out, nearest: out.nearest && said(out.nearest) } : out.map(said);
+  if (!isConflict(out)) return out.map(said);
+  return { ...out, nearest: out.nearest && said(out.nearest), ...(out.anyway && { anyway: said(out.anyway) }) };
 }

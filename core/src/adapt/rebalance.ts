@@ -7,7 +7,7 @@ import { conflict, fault } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
 import { wishCautions } from './presets.js';
-import { cautioned, proposalOf } from './proposal.js';
+import { cautioned, namesMore, proposalOf } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
 import { repairs } from './repair.js';
 import { FEWEST, limitsOf, NEAREST, TRIFLE } from './settings.js';
@@ -59,8 +59,9 @@ async function gentler(
   if (!all) return out;
   const index = wishes.findIndex((w) => w.kind === 'texture');
   const words = wishWords(wishes[index] as Wish, formula, kitchen);
+  const spoils = [all.costs[0] ?? words, ...(namesMore(all.before, all.after) ? [all.after.words] : [])].join('; ');
   return {
-    ...conflict('wishes', `That much would spoil it: ${all.costs[0] ?? words}.`, [{ index, words }], nearest),
+    ...conflict('wishes', `That much would spoil it: ${spoils}.`, [{ index, words }], nearest),
     anyway: all,
   };
 }

@@ -71,8 +71,15 @@ const EVEN_OUT: ReadonlySet<string> = new Set(['liquid', 'leavener']);
 /**
  * Liquid or leavener made to fit what a swap has left, at most two lines, where the whole comes out much more plausible by it: eggs
  * beaten with butter lift, and yogurt in their place does not. A hint is enough for powder that is short once egg has gone.
+ * @param allowed whether a formula still keeps to all that was asked: limits, stock, what is to stay out
  */
-export function evened(formula: Formula, was: Formula, locked: readonly string[], kitchen: Kitchen): Evened {
+export function evened(
+  formula: Formula,
+  was: Formula,
+  locked: readonly string[],
+  kitchen: Kitchen,
+  allowed: (f: Formula) => boolean = () => true,
+): Evened {
   const weighed = weigh(formula, kitchen);
   const held = heldAgainst(formula, weighed, kitchen);
   if (!held) return { formula, reasons: new Map() };
@@ -84,6 +91,7 @@ export function evened(formula: Formula, was: Formula, locked: readonly string[]
     const next = from.held.suspects
       .filter((s) => EVEN_OUT.has(s.role) && (s.sure !== 'hint' || short(s)))
       .flatMap((s) => step(from, s, locked, kitchen) ?? [])
+      .filter((w) => allowed(w.formula))
       .sort((a, b) => a.held.merit - b.held.merit)[0];
     if (!next || next.held.merit > from.held.merit - WORTH) break;
     way = next;

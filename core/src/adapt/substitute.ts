@@ -20,7 +20,7 @@ import { jobOf } from './jobs.js';
 import { onStep } from '../quantity/steps.js';
 import { reworded } from '../method/reword.js';
 import type { AdaptOptions, Candidate, Proposal, Request } from './types.js';
-import { capital } from '../text/plain.js';
+import { capital, enumerated } from '../text/plain.js';
 import { isGum } from '../ingredient/kinds.js';
 
 export interface SubstituteOptions extends AdaptOptions {
@@ -281,8 +281,7 @@ export function stillSaid(formula: Formula, gone: readonly Ingredient[]): string
     .map((i) => shortName(i).split(' ').at(-1) ?? '')
     .filter((w) => w !== '' && new RegExp(`\\b${w}s?\\b`, 'i').test(text));
   const said = [...new Set(words)];
-  const list = said.length < 2 ? (said[0] ?? '') : `${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
-  return said.length > 0 ? [`your method still says ${list}`] : [];
+  return said.length > 0 ? [`your method still says ${enumerated(said)}`] : [];
 }
 
 /** When the way of mixing no longer suits: which one does. */

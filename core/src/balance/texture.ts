@@ -19,7 +19,7 @@ export interface Trait {
   readonly terms: readonly (readonly [value: number, words: string])[];
 }
 
-/** Least egg of a family, % of flour, from which it counts as one that egg holds up. */
+/** Least egg of a family, % of flour, from which it counts as one that egg holds up. Judgement. */
 const EGGED = 15;
 
 const clamp = (x: number): number => Math.max(-1, Math.min(1, x));

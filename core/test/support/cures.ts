@@ -1,6 +1,7 @@
 import { ingredientFor, type Formula } from '../../src/index.js';
 import { isBatter } from '../../src/formula/formula.js';
-import type { Ordinary } from '../../src/plausible/formulas.js';
+import { readFileSync } from 'node:fs';
+import { readOrdinary, type Ordinary } from '../../src/plausible/formulas.js';
 import { formula } from './make.js';
 
 /** What is counted of a formula, g: each of these over all lines of its batter. */
@@ -81,3 +82,9 @@ export function leadsBack(cure: Formula, was: Formula, bad: Formula, within = 0.
 }
 
 export const batterG = (f: Formula): number => counted(f).batterG;
+
+/** The formulas of our own that nothing was fitted to, but for those without a family. */
+export const unseenFormulas = (): Formula[] =>
+  readOrdinary(readFileSync(new URL('../corpus/ordinary-test.txt', import.meta.url), 'utf8'), true)
+    .filter((o) => o.families[0] !== 'free')
+    .map(asFormula);

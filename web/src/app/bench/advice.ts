@@ -102,7 +102,7 @@ export class AdviceBar {
     const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
     if (worst)
       return {
-        head: 'No one line puts that right by itself.',
+        head: 'No single change is known that puts that right.',
         foot:
           worst.suspect?.slip === 'missing'
             ? 'Add what is missing as a line, or ask for ways.'
