@@ -129,7 +129,9 @@ test('locked lines, a held total and a typed total stay true over a reload and u
 test('each figure explains itself on one press, with an equation and where it comes from', async ({ page }) => {
   const wrong = complaints(page);
   await sampleBench(page, 'buckwheat-cocoa-squares');
-  const asks = page.locator('section[aria-label="Instruments"]').locator('button.why, button.line, button.trait');
+  const instruments = page.locator('section[aria-label="Instruments"]');
+  await expect(instruments).not.toHaveAttribute('aria-busy');
+  const asks = instruments.locator('button.why, button.line, button.trait');
   const many = await asks.count();
   expect(many).toBeGreaterThan(12);
   for (let i = 0; i < many; i++) {

@@ -270,6 +270,35 @@ describe('the one line that may be wrong', () => {
     expect(thrice?.likelyG).toBeCloseTo(10, 6);
   });
 
+  it('is what soda without acid was meant to be: sour milk for sweet or water, powder, tartar; each lifts, and none where it is not missed', () => {
+    const bread = (liquid: string, title = 'Soda bread', more: [string, number][] = []): Formula =>
+      formula([['plain-flour', 450], ['baking-soda', 5], ['salt', 6], [liquid, 360], ...more], { title, family: 'soda-bread' }); // prettier-ignore
+    const named = (f: Formula): string[] =>
+      plausible(f)
+        .suspects.filter((s) => s.acid)
+        .map((s) => s.likely ?? '');
+    expect(loud(plausible(bread('buttermilk')))).toEqual([]);
+    for (const liquid of ['milk', 'water']) {
+      const f = bread(liquid);
+      expect(named(f)[0]).withContext(liquid).toBe('buttermilk');
+      const [first] = plausible(f).suspects;
+      expect(allItems(f).find((i) => i.id === first?.itemId)?.ingredient).toBe(liquid);
+      const a = assess(f);
+      expect(a.verdicts.find((v) => v.id === 'ledger')?.suspect?.likely).toBe('buttermilk');
+      // one press: as sour as it was meant, risen as its like do, and nothing left to name
+      for (const { formula: cured } of a.advice) {
+        const then = assess(cured ?? f);
+        expect(then.lift.mmolPer100gBase.typical).toBeGreaterThan(1.3 * a.lift.mmolPer100gBase.typical);
+        expect(loud(plausible(cured ?? f))).toEqual([]);
+        expect(then.merit).toBeLessThan(a.merit);
+      }
+    }
+    expect(named(bread('soy-drink', 'Vegan soda bread'))).not.toContain('buttermilk');
+    expect(named(bread('milk', 'Soda bread', [['cream-of-tartar', 10]]))).toEqual([]);
+    // dates and spice hide it, and many are made so
+    expect(named(bread('water', 'Date loaf', [['dates', 250], ['butter', 60], ['light-brown-sugar', 150]]))).toEqual([]); // prettier-ignore
+  });
+
   it('knows a line that stands twice, and a spoon of another size', () => {
     const f = formula([...muffins, ['butter', 90]], { title: 'Muffins' });
     const s = plausible(f).suspects.find((x) => x.role === 'fat');

@@ -136,6 +136,8 @@ function lineWords(
       return '';
     case 'replaced':
       if (from.id === to.id) return `${item.words}, ${is}`;
+      // the same measure of something else is told by its name
+      if (Math.abs(fromG - toG) < 0.03 * fromG) return `${pairOf(to, from)[0]} for ${pairOf(to, from)[1]}, ${is}`;
       return `${pairOf(to, from)[0]}, ${is}, for ${pairOf(to, from)[1]}, ${was}`;
     case 'amount':
       // where spoons or eggs read the same, grams tell them apart

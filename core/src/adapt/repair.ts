@@ -39,7 +39,9 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const soapy = isSoapy(weighed);
   if (held.merit <= 0 && !soapy) return [];
   const ways = [
-    ...held.suspects.flatMap((s) => furthered(step(start, s, locked, kitchen), locked, kitchen) ?? []),
+    ...held.suspects.flatMap((s) =>
+      tasted(furthered(step(start, s, locked, kitchen), locked, kitchen), locked, kitchen),
+    ),
     ...(soapy ? sodaWays(start, locked, kitchen) : []),
   ];
   const shrinks = ({ weighed: w, sure }: Way): boolean =>
@@ -48,7 +50,7 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const atRest = ways.filter((w) => w.held.typical > NAMED && !isSoapy(w.weighed));
   const right = atRest.length > 0 ? atRest : ways;
   const seen = new Set<string>();
-  return [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
+  const tried = [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
         .map((i) => `${i.ingredient}:${i.grams}`)
@@ -56,8 +58,10 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
       return !seen.has(key) && seen.add(key);
     })
     .map((w) => restoredProposal(formula, w.formula, w.reasons, w.sure, kitchen))
-    .filter(({ before, after }) => !namesMore(before, after))
-    .slice(0, 3);
+    .filter(({ before, after }) => !namesMore(before, after));
+  // what would spoil the bake in another way comes last, and where there is a choice without it not at all
+  const sound = tried.filter((p) => !p.spoils);
+  return sound.length > 1 ? sound.slice(0, 3) : [...sound, ...tried.filter((p) => p.spoils)].slice(0, 2);
 }
 
 /** What a swap is followed by, with what each line is for. */
@@ -123,6 +127,14 @@ function furthered(way: Way | null, locked: readonly string[], kitchen: Kitchen)
     .flatMap((s) => step(way, s, locked, kitchen) ?? [])
     .sort((a, b) => a.held.merit - b.held.merit)[0];
   return next && next.held.merit < way.held.merit - WORTH ? furthered(next, locked, kitchen) : way;
+}
+
+/** The same with soda as what its acid can meet, where it would still be tasted and that line is free. */
+function tasted(way: Way | null, locked: readonly string[], kitchen: Kitchen): Way[] {
+  if (!way) return [];
+  if (!isSoapy(way.weighed) || way.reasons.size >= MOST_LINES) return [way];
+  const [less] = sodaWays(way, [...locked, ...way.reasons.keys()], kitchen);
+  return [less ? { ...less, reasons: new Map([...way.reasons, ...less.reasons]) } : way];
 }
 
 /** Soda as what its acid can meet, where it would be tasted. */

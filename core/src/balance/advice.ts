@@ -109,9 +109,9 @@ export function adviceFor(
   if (held.merit <= 0 && !soapy) return [];
   const thought = suspectIdeas(formula, w, held, kitchen, locked);
   const named = thought.filter((i) => i.sure !== 'hint');
-  // where a thing is missing or goes by another name, no weight of what is there mends it
+  // where a thing is likeliest missing or goes by another name, no weight of what is there mends it
   const anew = named.filter((i) => i.anew);
-  const firm = anew.length > 0 ? anew : [...named, ...(soapy ? sodaIdeas(formula, w, kitchen, locked) : [])];
+  const firm = named[0]?.anew ? anew : [...named, ...(soapy ? sodaIdeas(formula, w, kitchen, locked) : [])];
   const better = (x: Judged | null): boolean => x !== null && x.merit < held.merit + (soapy ? 0.5 : 0);
   const tried = (ideas: readonly Idea[], most: number): Advice[] => {
     const out: Advice[] = [];

@@ -82,8 +82,12 @@ const reasons: Readonly<Record<SuspectRole, readonly [more: string, less: string
 
 /** What it is for: of soda the taste first; what hands shape opens where a batter falls back. */
 export function reasonFor({ role, slip }: Suspect, { line, ingredient, grams }: Mended, family: Family): string {
-  if (slip === 'name')
+  const sour = 'the acid that the soda needs to rise';
+  if (ingredient.leavener === 'acid') return sour;
+  if (slip === 'name') {
+    if (role !== 'leavener') return sour;
     return ingredient.leavener === 'powder' ? 'no soda is left to taste' : 'as much as its acid asks for';
+  }
   const more = grams > (line?.grams ?? 0);
   if (role !== 'leavener' || more) return reasons[role][more ? 0 : 1];
   if (ingredient.leavener === 'soda') return 'no more than its acid can meet';

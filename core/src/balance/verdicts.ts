@@ -82,7 +82,7 @@ const rolesOf: Readonly<Record<Measure, SuspectRole>> = {
 
 /** A verdict from a suspect that is more than a hint; null where there is none of that role. */
 function suspected(id: string, role: SuspectRole, { suspects, against }: Against): Verdict | null {
-  const s = suspects.find((x) => x.role === role && x.sure !== 'hint');
+  const s = suspects.find((x) => x.role === role && x.sure !== 'hint' && !x.acid);
   if (!s) return null;
   return {
     id,
@@ -91,6 +91,21 @@ function suspected(id: string, role: SuspectRole, { suspects, against }: Against
     short: capital(s.short),
     words: s.words,
     rule: `One line against the rest, by ${against} ordinary formulas`,
+    suspect: s,
+  };
+}
+
+/** Soda without acid: what it was likely meant to be, and what else it may have been; null where it has some. */
+function acidVerdict({ suspects, against }: Against): Verdict | null {
+  const [s, or] = suspects.filter((x) => x.acid);
+  if (!s) return null;
+  return {
+    id: 'ledger',
+    state: 'high',
+    severity: 'unusual',
+    short: capital(s.short),
+    words: or?.slip === 'name' ? `${s.words} Or is it ${or.short}` : s.words,
+    rule: `Soda left to taste, most of it unmet, and less gas than 8 of 10 like it have; by ${against} ordinary formulas`,
     suspect: s,
   };
 }
@@ -251,7 +266,7 @@ export function verdictsOf(
     });
     return out;
   }
-  out.push(ledgerVerdict(ledger, masks(lines, t)));
+  out.push((judged && acidVerdict(judged)) ?? ledgerVerdict(ledger, masks(lines, t)));
   if (!judged) return out;
   out.push(liftVerdict(lift, family, judged));
   const flour = suspected('flour', 'flour', judged);

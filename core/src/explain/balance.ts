@@ -70,15 +70,16 @@ export function explainPlausible(held: Held | null): Explanation {
 /** How implausible the whole is, and from what on something is worth mending. */
 export function explainMerit(held: Held | null): Explanation {
   if (!held) return { words: 'There is no flour to judge the rest by.', equation: '0', inputs: [], source: judgement };
-  const { told, mendFrom, apart, merit } = held;
+  const { told, mendFrom, apart, acidless, merit } = held;
   return {
     words: 'How implausible the formula is: 0 where it is as ordinary as three fifths of the ordinary formulas are.',
-    equation: `over(slip here − slip there) + over(distance − all of them) = ${plain(merit)}`,
+    equation: `over(slip here − slip there) + over(distance − all of them) + soda without acid = ${plain(merit)}`,
     inputs: [
       { name: 'log odds of a slip here', value: told.any, unit: '', from: 'how far each measure is out' },
       { name: 'of the ordinary one that two fifths look odder than', value: mendFrom, unit: '', from: 'judgement.md' },
       { name: 'distance of the third nearest ordinary formula', value: apart, unit: 'spreads', from: 'all measures' },
       { name: 'beyond which no ordinary one lies', value: FAR_OFF, unit: 'spreads', from: 'plausibility.md' },
+      { name: 'soda without acid', value: acidless, unit: '', from: 'plausibility.md' },
     ],
     source: judgement,
   };

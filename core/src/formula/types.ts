@@ -337,6 +337,8 @@ export interface Ingredient {
   readonly shop?: ShopSection;
   /** Flakes and brans, which a cup holds alike however it is filled. */
   readonly flakes?: boolean;
+  /** What is poured in its place where the batter is to be sour, by id: buttermilk for milk. */
+  readonly soured?: string;
   /** An odd one of its kind, that stands in for none of the others. */
   readonly odd?: boolean;
   /** What it asks caution for. */

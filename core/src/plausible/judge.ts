@@ -1,14 +1,15 @@
 import type { FamilyId, Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
+import { ACIDLESS, withoutAcid } from './acid.js';
 import { cluesOf } from './clues.js';
 import { expectedOf, type Expected } from './expect.js';
 import { apartOf, onlyKin } from './ground.js';
 import { kinshipOf, type Kinship } from './kinship.js';
 import { oddEnough, theModel } from './model.js';
 import type { Said } from './said.js';
-import { roles, type SuspectRole } from './sums.js';
+import { roles, sumsOf, type SuspectRole } from './sums.js';
 import { tell, type Told } from './tell.js';
-import { fromLog, toLog, viewOfLines, type Measured } from './view.js';
+import { flourOf, fromLog, toLog, viewOf, type Measured } from './view.js';
 
 /** Which measure tells how much there is of a role. */
 export const measureOf: Readonly<Record<SuspectRole, Measured>> = {
@@ -35,11 +36,15 @@ export interface Judged {
   readonly ranked: readonly SuspectRole[];
   /** Share of ordinary formulas that look as odd as this or odder, 0–1. */
   readonly typical: number;
+  /** The same by its amounts alone, whether or not its soda has acid. */
+  readonly typicalByAmounts: number;
   /**
    * How implausible it is: log odds that a slip is in it, over those of the ordinary formula that two fifths of all look odder
    * than, and how much farther than all of them it is from what is known; 0 where it is as ordinary as three fifths of them are.
    */
   readonly merit: number;
+  /** What soda without acid makes of that; 0 where it has some. */
+  readonly acidless: number;
   /** Log odds of a slip in that ordinary formula. */
   readonly mendFrom: number;
   /** What it is by its figures and title alone, likeliest first. */
@@ -55,9 +60,10 @@ export interface Judged {
  * @returns null where there is neither flour nor nuts to judge by, or nothing was given yet to judge with
  */
 export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitchen?: Kitchen): Judged | null {
-  const view = viewOfLines(lines, said, kitchen);
-  const model = view && theModel();
+  const sums = sumsOf(lines, kitchen);
+  const model = flourOf(sums) > 0 ? theModel() : null;
   if (!model) return null;
+  const view = viewOf(sums, said);
   const { ground, fitted, telling, odds } = model;
   const kin = onlyKin(family);
   const apart = apartOf(view, kin, ground);
@@ -65,13 +71,17 @@ export function judge(lines: readonly Line[], family: FamilyId, said: Said, kitc
   const told = tell(cluesOf(expected), telling);
   const mendFrom = odds[Math.round(NOTHING_TO_MEND * (odds.length - 1))] as number;
   const { kin: like, apart: far } = kinshipOf(view, apart, ground);
+  const acidless = withoutAcid(sums, expected.gas, expected.gas.mean - EIGHT_OF_TEN * expected.gas.spread);
+  const byAmounts = far > FAR_OFF ? 0 : oddEnough(told.any, odds);
   return {
     expected,
     told,
     ranked: [...roles].sort((a, b) => told.roles[b] - told.roles[a]),
     // what is like nothing that is known is judged by nothing that is known
-    typical: far > FAR_OFF ? 0 : oddEnough(told.any, odds),
-    merit: Math.max(0, told.any - mendFrom) + Math.max(0, far - FAR_OFF),
+    typical: acidless > 0 ? Math.min(ACIDLESS, byAmounts) : byAmounts,
+    typicalByAmounts: byAmounts,
+    merit: Math.max(0, told.any - mendFrom) + Math.max(0, far - FAR_OFF) + acidless,
+    acidless,
     mendFrom,
     kin: like,
     apart: far,

@@ -7,6 +7,7 @@ import { weigh } from '../balance/weigh.js';
 import { familyByEvidence } from '../balance/evidence.js';
 import { FAR_OFF, judge, type Judged } from './judge.js';
 import { isEggless, saidOf } from './said.js';
+import { acidMeant, MENDED } from './acid-meant.js';
 import { NAMED, suspectsOf, type Suspect } from './suspects.js';
 import { roleOf } from './sums.js';
 import { wholeWords, wordsFor } from './words.js';
@@ -35,8 +36,6 @@ export interface Plausibility {
 const OUNCE = 28.35;
 const FEW = 45;
 const MANY = 1200;
-/** What is like one in seven of the ordinary formulas once it is undone was that slip. */
-const MENDED = 0.15;
 
 /** The one line in grams that was meant in ounces, or the other way, if that makes the whole ordinary; each is judged in full. */
 function ouncesForGrams(j: Judged, lines: readonly Line[], formula: Formula, kitchen: Kitchen): Suspect | null {
@@ -87,13 +86,14 @@ export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formul
   const eggless = isEggless(formula.title);
   const suspects = suspectsOf(j, lines, kitchen).filter((s) => !(eggless && s.role === 'egg' && s.slip === 'missing'));
   const far = j.apart > FAR_OFF;
+  const sour = acidMeant(j, lines, suspects, formula, kitchen);
   const instead =
     j.typical <= NAMED
       ? (ouncesForGrams(j, lines, formula, kitchen) ?? (far ? bySize(j, lines, formula, kitchen) : null))
       : null;
-  const all: readonly Suspect[] = instead
-    ? [instead, ...suspects.filter((s) => s.role !== instead.role).map((s): Suspect => ({ ...s, sure: 'hint' }))]
-    : suspects;
+  const first = sour.length > 0 ? sour : instead ? [instead] : [];
+  const rest = suspects.filter((s) => !first.some((x) => x.role === s.role));
+  const all = first.length > 0 ? [...first, ...rest.map((s): Suspect => ({ ...s, sure: 'hint' }))] : suspects;
   return all.map((s) => {
     const { short, long } = wordsFor(s, lines, judgedAs, kitchen);
     return { ...s, short, words: long };

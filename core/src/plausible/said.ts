@@ -44,6 +44,10 @@ export const kindsOf = (title: string): number[] => KINDS.map((k) => (k.test(tit
 /** Whether a title says that there is to be no egg in it. */
 export const isEggless = (title: string): boolean => EGGLESS.test(title);
 
+const MILKLESS = /\bvegan\b|\blenten\b|(?:dairy|milk|lactose)[\s-]?free|\b(?:no|without) (?:milk|dairy)\b/i;
+/** Whether a title says that there is to be no milk in it. */
+export const isMilkless = (title: string): boolean => MILKLESS.test(title);
+
 /** The words of a title to compare it by, without number and each but once: `apple`, `crumble`, `muffin`. */
 export function titleWords(title: string): string[] {
   const words = title.toLowerCase().match(/\p{L}{3,}/gu) ?? [];

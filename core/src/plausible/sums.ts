@@ -66,6 +66,8 @@ export interface Sums {
   savoury: number;
   chocolate: number;
   binder: number;
+  /** How strongly a soapy taste is hidden, g: as much as the flour hides it. */
+  masking: number;
   milky: number;
   sweetMilk: number;
   alcohol: number;
@@ -76,7 +78,7 @@ export interface Sums {
 const noSums = (): Sums => ({
   batter: 0, flour: 0, nut: 0, cocoa: 0, water: 0, fat: 0, sugar: 0, egg: 0, salt: 0, saltAlong: 0, soda: 0, powder: 0,
   powderLines: 0, acid: 0, gas: 0, leftSoda: 0, leftAcid: 0, thin: 1, pieces: 0, freshPieces: 0, fatPieces: 0, oil: 0, maize: 0, semolina: 0, syrup: 0, wholeGrain: 0, bran: 0, starch: 0,
-  wheatless: 0, selfRaising: 0, puree: 0, driedFruit: 0, savoury: 0, chocolate: 0, binder: 0, milky: 0, sweetMilk: 0,
+  wheatless: 0, selfRaising: 0, puree: 0, driedFruit: 0, savoury: 0, chocolate: 0, binder: 0, masking: 0, milky: 0, sweetMilk: 0,
   alcohol: 0, animal: 0,
 }); // prettier-ignore
 
@@ -125,6 +127,7 @@ export function sumsOf(lines: readonly Line[], kitchen?: Kitchen): Sums {
     if (i.savoury) s.savoury += grams;
     if (i.chocolate) s.chocolate += grams;
     if (i.binder) s.binder += grams;
+    s.masking += (i.masksSoda ?? 0) * grams;
     if (i.allergens.includes('milk')) s.milky += grams;
     s.alcohol += (i.alcohol ?? 0) * grams;
     if (i.from || i.allergens.includes('milk') || i.allergens.includes('egg')) s.animal = 1;

@@ -25,6 +25,8 @@ export interface Suspect {
   readonly likelyG: number;
   /** What it is made with when it comes in anew or under another name. */
   readonly likely?: string;
+  /** One of the things that soda without acid may have been meant to be. */
+  readonly acid?: true;
   /** Log odds of this against nothing being wrong. */
   readonly gain: number;
   readonly sure: Sure;
@@ -188,11 +190,24 @@ const undone = (lines: readonly Line[], slip: Slip): Line[] =>
       : { ...l, grams: l.grams / slip.factor };
   });
 
-/** The line under the other leavener's name: as many spoons of it, or the same weight where it was weighed. */
-function renamed({ item, ingredient, grams }: Line): Pick<Suspect, 'likelyG' | 'likely'> {
-  const likely = ingredient.leavener === 'soda' ? 'baking-powder' : 'baking-soda';
-  const spooned = units.find((u) => u.id === item.entered?.unit)?.dimension === 'volume';
-  return { likely, likelyG: spooned ? (grams * catalogueRow(likely).gPerMl) / ingredient.gPerMl : grams };
+/**
+ * The line under the other leavener's name: as many spoons of it, or the same weight where it was weighed; where that lifts
+ * less or more than eight in ten do, as much as fits.
+ */
+export function renamed(
+  line: Line,
+  lines: readonly Line[],
+  j: Judged,
+  kitchen: Kitchen | undefined,
+): Pick<Suspect, 'likelyG' | 'likely'> {
+  const likely = line.ingredient.leavener === 'soda' ? 'baking-powder' : 'baking-soda';
+  const ingredient = catalogueRow(likely);
+  const spooned = units.find((u) => u.id === line.item.entered?.unit)?.dimension === 'volume';
+  const same = spooned ? (line.grams * ingredient.gPerMl) / line.ingredient.gPerMl : line.grams;
+  const as = { ...line, ingredient, grams: same };
+  const then = lines.map((l) => (l === line ? as : l));
+  const { gas } = figures(sumsOf(then, kitchen));
+  return { likely, likelyG: fits(j.expected.gas, 'gas', gas) ? same : same * fittingLeavener(as, then, j, kitchen) };
 }
 
 /** A spoon of the other size is so common a slip that what it leads to may lie wider off than what is expected, in spreads. */
@@ -220,7 +235,7 @@ function mended(
   const line = lineOf(slip, lines) ?? lineOf({ ...slip, only: undefined }, lines);
   if (!line) return { role, slip: 'missing', factor: 0, ...missing(role, j, lines, kitchen) };
   const itemId = line.item.id;
-  if (slip.kind === 'name') return { itemId, role, slip: 'name', factor: 1, ...renamed(line) };
+  if (slip.kind === 'name') return { itemId, role, slip: 'name', factor: 1, ...renamed(line, lines, j, kitchen) };
   const m = measureOf[role];
   const { is } = spanOf(j.expected[m], m);
   const mine = role === 'flour' ? is : broughtBy(role, lines, kitchen);
@@ -244,7 +259,7 @@ function mended(
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
   const matters = (s: Omit<Suspect, 'sure'>): boolean => tells(s) && !isTrace(s, lines) && !isBland(s, lines);
-  const loud: Sure = j.typical <= PLAIN ? 'plain' : j.typical <= NAMED ? 'likely' : 'hint';
+  const loud: Sure = j.typicalByAmounts <= PLAIN ? 'plain' : j.typicalByAmounts <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
       .slice(0, MOST)

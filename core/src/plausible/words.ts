@@ -55,26 +55,33 @@ export function wordsFor(s: Suspect, lines: readonly Line[], family: Family, kit
     const i = catalogueRow(s.likely ?? 'plain-flour');
     const what = MISSING[s.role];
     const said = amount(comesInAs(i, s.likelyG, batterG, kitchen) || s.likelyG, i, batterG, kitchen);
+    const sour = i.leavener === 'acid';
     const about = i.role === 'egg' ? `about ${said}` : `about ${said} of ${inSentence(i)}`;
     return {
-      short: `no ${what}`,
+      short: sour ? 'no acid for the soda' : `no ${what}`,
       long: hint
         ? isTrace(s, lines)
           ? 'No line stands out.'
           : `If something is off: there is no ${what}; ${about} is usual.`
-        : `There is no ${what}: with the rest as it is, ${kind} has ${about}.`,
+        : sour
+          ? `Hardly any acid meets the soda: ${about} beside it would.`
+          : `There is no ${what}: with the rest as it is, ${kind} has ${about}.`,
     };
   }
   const name = line.ingredient.name.replace(/,.*/, '');
   const now = amount(line.grams, line.ingredient, batterG, kitchen);
   if (s.slip === 'name' && s.likely) {
-    const other = inSentence(catalogueRow(s.likely));
-    return {
-      short: `${other} rather than ${inSentence(line.ingredient)}?`,
-      long: hint
-        ? `If something is off: is it ${other} rather than ${inSentence(line.ingredient)}?`
-        : `${name} stands where ${other} is likely: ${now} does not fit the rest of ${kind}; as ${other} it does.`,
-    };
+    const meant = catalogueRow(s.likely);
+    const other = inSentence(meant);
+    const short = `${other} rather than ${inSentence(line.ingredient)}?`;
+    if (hint) return { short, long: `If something is off: is it ${short}` };
+    const instead = `${name} stands where ${other} is likely`;
+    if (s.role !== 'leavener')
+      return { short, long: `${instead}: hardly any acid meets the soda, and ${other} brings it.` };
+    // as many spoons weigh a little otherwise
+    const same = Math.abs(Math.log(s.likelyG / line.grams)) < 0.2;
+    const as = same ? `as ${other} it` : `about ${amount(s.likelyG, meant, batterG, kitchen)} of ${other}`;
+    return { short, long: `${instead}: ${now} does not fit the rest of ${kind}; ${as} does.` };
   }
   const fits = amount(s.likelyG, line.ingredient, batterG, kitchen);
   const short = `${inSentence(line.ingredient)} ${now}: about ${fits} fits`;

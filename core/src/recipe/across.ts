@@ -92,9 +92,6 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
   const out: Doubt[] = [];
   const batter = formula.groups.filter(isBatter).flatMap((g) => g.items);
   const kinds = batter.map((i) => ({ item: i, ingredient: ingredientFor(formula, i, kitchen) }));
-  const hasPowder = kinds.some(
-    ({ ingredient }) => ingredient.leavener === 'powder' || ingredient.co2Mmol !== undefined,
-  );
   for (const { item, ingredient } of kinds) {
     const of =
       ingredient.leavener === 'soda' || ingredient.leavener === 'powder'
@@ -106,15 +103,7 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
     if (!rule) continue;
     // cocoa is leavened as flour is
     const share = (100 * item.grams) / (flour + w.totals.cocoaG);
-    // alone, with hardly any acid to meet, and as much of it as powder would be
-    // treacle, cocoa and mashed fruit bakes are made so, and their taste covers it
-    const fruitG = kinds.reduce(
-      (g, k) => g + (k.ingredient.role === 'fruit' && k.ingredient.per100.water > 60 ? k.item.grams : 0),
-      0,
-    );
-    const dark = w.totals.syrupG > 0.15 * flour || w.totals.cocoaG > 0.05 * flour || fruitG > 0.7 * flour;
-    const forPowder = of === 'soda' && !hasPowder && !dark && share > 1.9 && w.ledger.unmetShare > 0.6;
-    if (share <= rule.above && !forPowder) continue;
+    if (share <= rule.above) continue;
     const choices: Choice[] = [];
     if (of === 'soda')
       choices.push({
@@ -131,11 +120,8 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
       place: at.item(item.id),
       kind: 'leavener',
       itemId: item.id,
-      likely: of === 'soda' && (share > 4.5 || share <= rule.above) ? 'powder' : 'third',
-      words:
-        forPowder && share <= rule.above
-          ? `"${item.words}": this much soda finds hardly any acid here. Is baking powder meant?`
-          : `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour${w.totals.cocoaG > 0 ? ' and cocoa' : ''}; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
+      likely: of === 'soda' && share > 4.5 ? 'powder' : 'third',
+      words: `"${item.words}" is ${share.toFixed(share < 10 ? 1 : 0)} g ${of} to 100 g flour${w.totals.cocoaG > 0 ? ' and cocoa' : ''}; ${rule.usual} is usual. ${of === 'soda' ? 'A spoon of another size, or powder?' : 'Teaspoons rather than tablespoons?'}`,
       choices,
     });
   }

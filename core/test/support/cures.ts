@@ -1,4 +1,4 @@
-import { ingredientFor, type Formula } from '../../src/index.js';
+import { allItems, ingredientFor, type Formula, type Ingredient, type Item } from '../../src/index.js';
 import { isBatter } from '../../src/formula/formula.js';
 import { readFileSync } from 'node:fs';
 import { readOrdinary, type Ordinary } from '../../src/plausible/formulas.js';
@@ -33,11 +33,22 @@ export const apart = (a: Counted, b: Counted): number =>
     return s + Math.abs(Math.log((a.by[k] + plus) / (b.by[k] + plus)));
   }, 0);
 
-export interface Fault {
+/** A slip in the amount of all lines of a kind. */
+interface Amiss {
   readonly name: string;
   readonly kind: Kind;
   readonly factor: number;
 }
+/** Lines that stand under another name, so many times as heavy, where only soda or only powder raises. */
+interface Misnamed {
+  readonly name: string;
+  readonly is: (i: Ingredient) => boolean;
+  readonly as: string;
+  readonly times: number;
+  readonly raisedBy: 'soda' | 'powder';
+}
+export type Fault = Amiss | Misnamed;
+const isSour = (i: Ingredient): boolean => i.role === 'liquid' && i.kind === 'sour milk';
 export const faults: readonly Fault[] = [
   { name: 'flour × 1.5', kind: 'flour', factor: 1.5 },
   { name: 'liquid half', kind: 'liquid', factor: 0.5 },
@@ -47,6 +58,8 @@ export const faults: readonly Fault[] = [
   { name: 'egg forgotten', kind: 'egg', factor: 0 },
   { name: 'leavener forgotten', kind: 'leavener', factor: 0 },
   { name: 'leavener × 3', kind: 'leavener', factor: 3 },
+  { name: 'sweet milk for sour, soda alone', is: isSour, as: 'milk', times: 1, raisedBy: 'soda' },
+  { name: 'powder called soda', is: (i) => i.leavener === 'powder', as: 'baking-soda', times: 1.1, raisedBy: 'powder' },
 ];
 
 /** An ordinary formula as a formula. */
@@ -57,7 +70,9 @@ export const asFormula = (o: Ordinary): Formula =>
   );
 
 /** The formula with a fault in all its lines of a kind; null where there is too little of it, or what has no leavener of need. */
-export function planted(f: Formula, { kind, factor }: Fault): Formula | null {
+export function planted(f: Formula, fault: Fault): Formula | null {
+  if ('as' in fault) return misnamed(f, fault);
+  const { kind, factor } = fault;
   const { by } = counted(f);
   const share = by[kind] / Math.max(1, by.flour);
   if (share < { leavener: 0.001, liquid: 0.35, flour: 0.25, fat: 0.25, sugar: 0.25, egg: 0.25 }[kind]) return null;
@@ -75,8 +90,31 @@ export function planted(f: Formula, { kind, factor }: Fault): Formula | null {
   };
 }
 
+/** The formula with lines under another name; null where there is less than a part in ten (of leaveners, a hundred) of them. */
+function misnamed(f: Formula, { is, as, times, raisedBy }: Misnamed): Formula | null {
+  const all = f.groups.filter(isBatter).flatMap((g) => g.items.map((item) => ({ item, i: ingredientFor(f, item) })));
+  const raised = all.filter(({ i }) => i.co2Mmol || i.leavener === 'soda' || i.leavener === 'powder');
+  const mine = all.filter(({ i }) => is(i)).map(({ item }) => item);
+  const least = raisedBy === 'powder' ? 0.005 : 0.1;
+  if (mine.reduce((s, i) => s + i.grams, 0) < least * counted(f).batterG) return null;
+  if (raised.length === 0 || raised.some(({ i }) => i.leavener !== raisedBy)) return null;
+  const named = (i: Item): Item => {
+    const grams = i.grams * times;
+    return mine.includes(i) ? { ...i, ingredient: as, grams, entered: { value: grams, unit: 'g' } } : i;
+  };
+  return { ...f, groups: f.groups.map((g) => ({ ...g, items: g.items.map(named) })) };
+}
+
+/** Whether a cure leads back from a fault. */
+export const undone = (fault: Fault, cure: Formula, was: Formula, bad: Formula, within = 0.5): boolean => {
+  if (!('as' in fault)) return leadsBack(cure, was, bad, within);
+  const of = (f: Formula): number => allItems(f).reduce((s, i) => s + (fault.is(ingredientFor(f, i)) ? i.grams : 0), 0);
+  // under its own name again, in about its amount, and nothing else much changed
+  return Math.abs(Math.log((of(cure) + 0.01) / of(was))) < Math.LN2 && apart(counted(cure), counted(was)) < 0.8;
+};
+
 /** Whether a cure leads back: within half of the fault (six tenths for advice), and the batter within a fifth. */
-export function leadsBack(cure: Formula, was: Formula, bad: Formula, within = 0.5): boolean {
+function leadsBack(cure: Formula, was: Formula, bad: Formula, within = 0.5): boolean {
   const [a, b] = [counted(cure), counted(was)];
   return apart(a, b) <= within * apart(counted(bad), b) && Math.abs(Math.log(a.batterG / b.batterG)) < 0.2;
 }

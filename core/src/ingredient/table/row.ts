@@ -51,6 +51,8 @@ export interface Extra {
   stains?: 'blue' | 'grey' | 'green';
   shop?: ShopSection;
   odd?: true;
+  /** What it is where it is sour, by id: sweet milk's buttermilk. */
+  soured?: string;
   flakes?: true;
   cautions?: readonly CautionKind[];
 }

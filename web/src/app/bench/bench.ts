@@ -103,6 +103,8 @@ export class Bench {
   /** What the instruments below the slice are drawn from: in two parts, a frame apart, or all would be one long task. */
   protected readonly first = later(this.judged, 1, this.pulling);
   protected readonly then = later(this.judged, 2, this.pulling);
+  /** Whether some of the instruments still stand as they were before. */
+  protected readonly behind = computed(() => this.then() !== this.judged());
   protected readonly familyOptions = families.map((f) => ({ id: f.id, name: f.name }));
   /** Shares as parts of the ratio school instead of baker's percentages. */
   protected readonly asParts = signal(false);
