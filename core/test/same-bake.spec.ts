@@ -119,6 +119,23 @@ describe('what is wished for', () => {
 });
 
 describe('one thing for another', () => {
+  it('takes less sodium out of self-raising flour too, and keeps its flour and lift', async () => {
+    for (const flour of ['self-raising-flour', 'self-raising-wholemeal']) {
+      const f = formula([[flour, 250], ['butter', 60], ['caster-sugar', 30], ['milk', 150]], { title: 'Scones', family: 'scone' }); // prettier-ignore
+      const out = listOf(await rebalance(f, { wishes: [{ kind: 'change', of: 'sodium', byPct: -25 }] }));
+      expect(out.length).withContext(flour).toBeGreaterThan(0);
+      const [was, is] = [assess(f), assess(out[0]?.formula ?? f)];
+      expect(is.crumb.sodium.mgPer100gBatter)
+        .withContext(flour)
+        .toBeLessThan(0.77 * was.crumb.sodium.mgPer100gBatter);
+      expect(is.totals.flourG).withContext(flour).toBeCloseTo(was.totals.flourG, -1);
+      expect(is.lift.mmolPer100gBase.typical).withContext(flour).toBeGreaterThan(0.85 * was.lift.mmolPer100gBase.typical); // prettier-ignore
+      expect(out[0]?.cautions?.join(' '))
+        .withContext(flour)
+        .toMatch(/potassium/i);
+    }
+  });
+
   it('leaves eggs and sugar where purée stands for butter, and says that it is firmer and lean', async () => {
     const butter = some.flatMap((f) => {
       const line = allItems(f).find((i) => i.ingredient === 'butter' && i.grams > 50);

@@ -8,34 +8,31 @@ export const go = (page: Page): Locator => page.locator('.goKey');
 /** Two taps within a third of a second would be one. */
 export const breath = (page: Page): Promise<void> => page.clock.fastForward(400);
 
-/** The counter without its clock: another is there once a press has been taken. */
+/** What tells the counter's states apart, without its clock: another is there once a press has been taken. */
+const STATE = '.run .tab.on b, .run section.now, .run .goKey, .start';
 const state = (page: Page): Promise<string> =>
-  page.evaluate(() =>
-    [...document.querySelectorAll('.run .tab.on b, .run section.now, .run .goKey, .start')]
-      .map((e) => e.textContent)
-      .join('|'),
-  );
+  page.evaluate((of) => [...document.querySelectorAll(of)].map((e) => e.textContent).join('|'), STATE);
 
 /**
  * Presses the first of these keys that takes a press, unless what is looked for is there already, and waits until the
- * press has been taken; whether it was there. Looking and pressing are one, since what the press before brings may come
- * in between. Where no key takes a press, half a minute passes.
+ * press has been taken; whether it was there. Looking, pressing and what stood there before are one, since what the press
+ * before brings may come in between. Where no key takes a press, half a minute passes.
  */
 async function press(page: Page, keys: readonly string[], sought: RegExp | null = null): Promise<boolean> {
   await breath(page);
-  const was = await state(page);
-  const found = await page.evaluate(
-    ({ wanted, source, flags }) => {
+  const { found, was } = await page.evaluate(
+    ({ wanted, source, flags, of }) => {
+      const was = [...document.querySelectorAll(of)].map((e) => e.textContent).join('|');
       const shown = document.querySelector<HTMLElement>('section.now')?.innerText ?? '';
-      if (source !== null && new RegExp(source, flags).test(shown)) return 'there';
+      if (source !== null && new RegExp(source, flags).test(shown)) return { found: 'there', was };
       const all = [...document.querySelectorAll<HTMLButtonElement>('.run button')].filter((b) => !b.disabled);
       const named = (name: string): HTMLButtonElement | undefined =>
         all.find((b) => (name === 'go' ? b.classList.contains('goKey') : b.textContent?.trim() === name));
       const key = wanted.map(named).find((b) => b !== undefined);
       key?.click();
-      return key === undefined ? 'no key' : 'pressed';
+      return { found: key === undefined ? 'no key' : 'pressed', was };
     },
-    { wanted: keys, source: sought?.source ?? null, flags: sought?.flags ?? '' },
+    { wanted: keys, source: sought?.source ?? null, flags: sought?.flags ?? '', of: STATE },
   );
   if (found === 'pressed') await expect.poll(() => state(page)).not.toBe(was);
   if (found === 'no key') await page.clock.fastForward(30_000);

@@ -35,23 +35,48 @@ export function missingFrom(formula: Formula, w: Weighed, kitchen: Kitchen): Can
   return out;
 }
 
-/** What a wish may bring in that the formula has not: powder, where it is to be lighter. */
+/** What a wish may bring in that the formula has not: powder, where it is to be lighter; one of potassium, for less sodium. */
 export function wantedFor(wishes: readonly Wish[], formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[] {
   const lighter = wishes.some((x) => x.kind === 'trait' && x.trait === 'crumb' && x.min !== undefined);
   const powdered = w.lines.some((l) => l.grams > 0 && l.ingredient.leavener === 'powder');
-  if (!lighter || powdered || w.lift.state === 'low') return [];
+  const free = wishes.some(lessSodium) ? sodiumFreeFor(formula, w, kitchen) : [];
+  if (!lighter || powdered || w.lift.state === 'low') return free;
   return [
+    ...free,
     { ...candidateOf(formula, 'baking-powder', 0.05 * Math.max(w.totals.baseG, 1), kitchen), why: 'a more open crumb' },
   ];
 }
 
-/** Where powder brings sodium, one that brings potassium may take over a part of its work. */
+/** Whether less sodium is wished for. */
+export const lessSodium = (x: Wish): boolean =>
+  (x.kind === 'measure' && x.of === 'sodium' && x.max !== undefined) ||
+  (x.kind === 'change' && x.of === 'sodium' && x.byPct < 0);
+
+/** Powder that raises as self-raising flour does: 1 g to so many. Its gas is that of some 5 g of powder to 100 g. */
+const RAISED_BY = 0.06;
+
+/**
+ * Where powder brings sodium, one that brings potassium may take over a part of its work; and of that in self-raising flour
+ * too, beside the same flour without it.
+ */
 export function sodiumFreeFor(formula: Formula, w: Weighed, kitchen: Kitchen): Candidate[] {
-  const powders = w.lines.filter((l) => l.grams > 0 && l.ingredient.leavener === 'powder');
-  if (powders.length === 0 || powders.some((l) => l.ingredient.powder === 'low-sodium')) return [];
-  const maxG = 1.5 * powders.reduce((s, l) => s + l.grams, 0);
+  const there = w.lines.filter((l) => l.grams > 0);
+  if (there.some((l) => l.ingredient.powder === 'low-sodium')) return [];
+  const raised = there.filter((l) => l.ingredient.unraised !== undefined);
+  const sum = (of: typeof there): number => of.reduce((s, l) => s + l.grams, 0);
+  const maxG = 1.5 * sum(there.filter((l) => l.ingredient.leavener === 'powder')) + RAISED_BY * sum(raised);
+  if (maxG <= 0) return [];
   const why = 'it lifts with potassium in the place of sodium';
-  return [{ ...candidateOf(formula, 'baking-powder-low-sodium', maxG, kitchen), why }];
+  const plain = [...new Set(raised.map((l) => l.ingredient.unraised as string))];
+  return [
+    { ...candidateOf(formula, 'baking-powder-low-sodium', maxG, kitchen), why },
+    ...plain
+      .filter((id) => !there.some((l) => l.ingredient.id === id))
+      .map((id): Candidate => {
+        const most = sum(raised.filter((l) => l.ingredient.unraised === id));
+        return { ...candidateOf(formula, id, most, kitchen), why: 'flour without the powder that is in the other' };
+      }),
+  ];
 }
 
 /** A new line of an ingredient, not in the formula yet. */

@@ -2,7 +2,7 @@ import { weigh, type Weighed } from '../balance/weigh.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { bowlOf, type Bowl } from './bowl.js';
-import { missingFrom, sodiumFreeFor, wantedFor } from './candidates.js';
+import { lessSodium, missingFrom, sodiumFreeFor, wantedFor } from './candidates.js';
 import { conflict, fault } from './faults.js';
 import type { Limits, Solver } from './linear.js';
 import { distances, type BandRow, type Weights } from './model.js';
@@ -114,10 +114,7 @@ async function proposalsFor(
     offer('stock', bowl, hunt.again(bowl, NEAREST, withStock.wishes));
   }
   if (await stop()) return conflict('cancelled', 'Stopped before it was done.');
-  if (
-    asked.candidates === undefined &&
-    wishes.some((w) => w.kind === 'measure' && w.of === 'sodium' && w.max !== undefined)
-  ) {
+  if (asked.candidates === undefined && wishes.some(lessSodium)) {
     const candidates = sodiumFreeFor(formula, start, kitchen);
     const bowl = hunt.bowl({ ...asked, candidates }, wishes);
     if (candidates.length > 0) offer('another', bowl, hunt.again(bowl, NEAREST));

@@ -337,6 +337,8 @@ export interface Ingredient {
   readonly shop?: ShopSection;
   /** Flakes and brans, which a cup holds alike however it is filled. */
   readonly flakes?: boolean;
+  /** A self-raising flour without what raises it, by id. */
+  readonly unraised?: string;
   /** What is poured in its place where the batter is to be sour, by id: buttermilk for milk. */
   readonly soured?: string;
   /** An odd one of its kind, that stands in for none of the others. */

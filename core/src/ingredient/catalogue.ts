@@ -53,6 +53,7 @@ function fromRow([id, name, role, parts, gPerMl, allergens, more, aliases]: Row)
     ...(more.kind && { kind: more.kind }),
     ...(more.browns && { browns: more.browns }),
     ...(more.stains && { stains: more.stains }),
+    ...(more.unraised && { unraised: more.unraised }),
     ...(more.soured && { soured: more.soured }),
     ...(more.shop && { shop: more.shop }),
     ...(more.odd && { odd: more.odd }),

@@ -51,6 +51,8 @@ export interface Extra {
   stains?: 'blue' | 'grey' | 'green';
   shop?: ShopSection;
   odd?: true;
+  /** A self-raising flour without what raises it, by id. */
+  unraised?: string;
   /** What it is where it is sour, by id: sweet milk's buttermilk. */
   soured?: string;
   flakes?: true;
