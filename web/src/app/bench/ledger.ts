@@ -54,7 +54,11 @@ export class LedgerDrawing {
   protected readonly verdict = computed(() => this.assessment().verdicts.find((v) => v.id === 'ledger'));
   /** The share that meets nothing stands beside what is left over. */
   protected readonly words = computed(
-    () => this.verdict()?.short ?? this.verdict()?.words ?? 'No soda or powder to settle.',
+    // what was likely meant is what the slice is headed by
+    () =>
+      this.verdict()?.suspect
+        ? 'Hardly any acid for the soda.'
+        : (this.verdict()?.short ?? this.verdict()?.words ?? 'No soda or powder to settle.'),
   );
 
   /** Rows from the top: what is dissolved against free soda; powder's acids against powder's soda. */
