@@ -44,13 +44,15 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
     ),
     ...(soapy ? sodaWays(start, locked, kitchen) : []),
   ];
-  const shrinks = ({ weighed: w, sure }: Way): boolean =>
-    sure !== 'plain' && w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
+  const smaller = ({ weighed: w }: Way): boolean => w.totals.batterG < (1 - SMALLER) * weighed.totals.batterG;
   // what still leaves something to name puts nothing right, where another does
   const atRest = ways.filter((w) => w.held.typical > NAMED && !isSoapy(w.weighed));
   const right = atRest.length > 0 ? atRest : ways;
   const seen = new Set<string>();
-  const tried = [...right.filter((w) => !shrinks(w)), ...right.filter(shrinks)]
+  // what is no more than a hint comes after what keeps the batter, and what is likely after what is as likely and keeps it
+  const kept = right.some((w) => w.sure !== 'hint' && !smaller(w));
+  const yields = (w: Way): boolean => smaller(w) && w.sure !== 'plain' && (w.sure === 'hint' || kept);
+  const tried = [...right.filter((w) => !yields(w)), ...right.filter(yields)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
         .map((i) => `${i.ingredient}:${i.grams}`)
