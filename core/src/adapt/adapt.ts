@@ -13,7 +13,7 @@ import { cautioned, namesMore, proposalOf, shortName } from './proposal.js';
 import { conflict, fault } from './faults.js';
 import { rebalance } from './rebalance.js';
 import { evened } from './repair.js';
-import { limitsOf, SWAP, TRIFLE } from './settings.js';
+import { limitsOf, MUCH, SWAP, TRIFLE } from './settings.js';
 import type { Replacement } from './replacements.js';
 import { search, type Found, type Terms } from './search.js';
 import { solverOf } from './solver.js';
@@ -125,8 +125,6 @@ export async function adapt(
   // of two choices of stand-ins, the one that leaves the more plausible bake comes first
   return one && alternative ? (alternative.merit < one.merit - MUCH ? [alternative, one] : [one, alternative]) : [best];
 }
-/** A merit that is lower by so much is worth another order. */
-const MUCH = 0.5;
 
 /** What was asked, and what the baker wishes besides of the lines that stay. */
 function withWishes(asked: Asked, wishes: readonly Wish[]): Asked & { readonly besides: readonly Wish[] } {

@@ -10,7 +10,7 @@ import { wishCautions } from './presets.js';
 import { cautioned, namesMore, proposalOf } from './proposal.js';
 import { search, type Found, type Searched, type Terms } from './search.js';
 import { repairs } from './repair.js';
-import { FEWEST, limitsOf, NEAREST, TRIFLE } from './settings.js';
+import { FEWEST, limitsOf, MUCH, NEAREST, TRIFLE } from './settings.js';
 import { solverOf } from './solver.js';
 import { isConflict } from './types.js';
 import type { AdaptOptions, Conflict, NamedWish, Proposal, ProposalKind, Request, TraitId, Wish } from './types.js';
@@ -48,9 +48,8 @@ async function gentler(
   const wishes = request.wishes ?? [];
   if (!wishes.some((w) => w.kind === 'texture')) return out;
   if (isConflict(out) ? out.nearest !== null || out.why === 'locked' || out.why === 'cancelled' : !out[0]) return out;
-  const list = isConflict(out) ? [] : [...out.filter((p) => !p.spoils), ...out.filter((p) => p.spoils)];
-  const [all] = list;
-  if (all && !all.spoils) return list;
+  if (!isConflict(out) && out[0] && !out[0].spoils) return out;
+  const [all] = isConflict(out) ? [] : out;
   const half = wishes.map((w): Wish => (w.kind === 'texture' ? { ...w, by: w.by / 2 } : w));
   const less = await proposalsFor(formula, { ...request, wishes: half }, kitchen, options);
   const found = isConflict(less) ? undefined : less.find((p) => !p.spoils);
@@ -134,7 +133,15 @@ async function proposalsFor(
     )
       offer('another', first.bowl, other);
   }
-  return out.slice(0, 3).map(({ kind, bowl, found }) => proposalOf(kind, formula, bowl, found, asked));
+  return plausibleFirst(out.slice(0, 3).map(({ kind, bowl, found }) => proposalOf(kind, formula, bowl, found, asked)));
+}
+
+/** The fewest changes come first, unless they spoil the bake or another way leaves a much more plausible one. */
+function plausibleFirst(ways: readonly Proposal[]): Proposal[] {
+  const sound = ways.filter((p) => !p.spoils);
+  const least = Math.min(...sound.map((p) => p.merit));
+  const first = sound.find((p) => p.merit < least + MUCH);
+  return [...(first ? [first] : []), ...sound.filter((p) => p !== first), ...ways.filter((p) => p.spoils)];
 }
 
 /** What is wrong put right, with what is wished for kept; a conflict where only a lock stands in the way. */

@@ -13,6 +13,8 @@ import type { Proposal } from './types.js';
 const MOST_LINES = 3;
 /** A second line has to lower the merit by so much, or it is not worth touching. */
 const WORTH = 0.4;
+/** Log odds within which one reading is about as likely as another. Judgement. */
+const ABOUT = 1;
 /** A way that makes the batter smaller by more than this, as a share, comes after those that do not, if nothing is plain. */
 const SMALLER = 0.17;
 
@@ -23,6 +25,8 @@ interface Way {
   readonly held: Held;
   readonly reasons: ReadonlyMap<string, string>;
   readonly sure: Sure;
+  /** Log odds of the suspect it began with. */
+  readonly gain: number;
 }
 
 /**
@@ -35,7 +39,7 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const weighed = weigh(formula, kitchen);
   const held = heldAgainst(formula, weighed, kitchen);
   if (!held) return [];
-  const start: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint' };
+  const start: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint', gain: -Infinity };
   const soapy = isSoapy(weighed);
   if (held.merit <= 0 && !soapy) return [];
   const ways = [
@@ -50,8 +54,8 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const right = atRest.length > 0 ? atRest : ways;
   const seen = new Set<string>();
   // what is no more than a hint comes after what keeps the batter, and what is likely after what is as likely and keeps it
-  const kept = right.some((w) => w.sure !== 'hint' && !smaller(w));
-  const yields = (w: Way): boolean => smaller(w) && w.sure !== 'plain' && (w.sure === 'hint' || kept);
+  const kept = Math.max(...right.map((w) => (smaller(w) ? -Infinity : w.gain)));
+  const yields = (w: Way): boolean => smaller(w) && w.sure !== 'plain' && (w.sure === 'hint' || kept > w.gain - ABOUT);
   const tried = [...right.filter((w) => !yields(w)), ...right.filter(yields)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
@@ -91,7 +95,7 @@ export function evened(
   if (!held) return { formula, reasons: new Map() };
   const eggGone = weigh(was, kitchen).totals.eggG > 2 * weighed.totals.eggG;
   const short = (s: Suspect): boolean => eggGone && s.role === 'leavener' && s.factor < 1 && s.slip !== 'name';
-  let way: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint' };
+  let way: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint', gain: -Infinity };
   for (let lines = 0; lines < 2; lines++) {
     const from = way;
     const next = from.held.suspects
@@ -118,7 +122,13 @@ function step(from: Way, s: Suspect, locked: readonly string[], kitchen: Kitchen
   const had = new Set(allItems(from.formula).map((i) => i.id));
   const id = m.line?.item.id ?? allItems(m.formula).find((i) => !had.has(i.id))?.id ?? '';
   const reasons = new Map([...from.reasons, [id, reasonFor(s, m, weighed.family)]]);
-  return { formula: m.formula, weighed, held, reasons, sure: from.reasons.size > 0 ? from.sure : s.sure };
+  return {
+    formula: m.formula,
+    weighed,
+    held,
+    reasons,
+    ...(from.reasons.size > 0 ? { sure: from.sure, gain: from.gain } : { sure: s.sure, gain: s.gain }),
+  };
 }
 
 /** The same with further lines, as long as something is still named and undoing it helps. */
@@ -145,7 +155,7 @@ function sodaWays(from: Way, locked: readonly string[], kitchen: Kitchen): Way[]
     const weighed = weigh(formula, kitchen);
     const held = heldAgainst(formula, weighed, kitchen);
     const reasons = new Map(changes.map((c) => [c.itemId, why]));
-    return held && !isSoapy(weighed) ? [{ formula, weighed, held, reasons, sure: 'likely' as const }] : [];
+    return held && !isSoapy(weighed) ? [{ formula, weighed, held, reasons, sure: 'likely' as const, gain: 0 }] : [];
   });
 }
 

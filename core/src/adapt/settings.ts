@@ -23,3 +23,6 @@ export const SWAP: Weights = { stray: 400, touch: 0.9, change: 0.8, character: 6
 
 /** How far a batter may be from the weight that is wished for, %, unless the wish says. */
 export const BATTER_WITHIN_PCT = 2;
+
+/** A merit that is lower by so much is worth another order. Judgement. */
+export const MUCH = 0.5;

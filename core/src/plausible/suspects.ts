@@ -177,7 +177,7 @@ function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitche
   return best(
     mine
       .filter(({ slip }) => slip.kind !== 'missing' && lines.some((l) => isOf(slip, l)))
-      .map(({ slip }) => ({ slip, odds: Math.log(slip.often) + leavenedAs(undone(lines, slip), j, kitchen) })),
+      .map(({ slip }) => ({ slip, odds: 0.4 * Math.log(slip.often) + leavenedAs(undone(lines, slip), j, kitchen) })),
   );
 }
 
