@@ -10,6 +10,7 @@ import {
   likelyMinutes,
   paste,
   pearLoaf,
+  sweetSodaBread,
   timeRange,
 } from './src/steps';
 
@@ -107,5 +108,32 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   await expect(page.getByRole('link', { name: /Pear and rye loaf/ })).toBeVisible();
   const second = await save();
   expect({ ...second, exportedAt: 0 }).toEqual({ ...first, exportedAt: 0 });
+  expect(wrong).toEqual([]);
+});
+
+test('soda bread with sweet milk: one question at the door, left open; named on the bench, put right by one press, undone', async ({
+  page,
+}) => {
+  const wrong = complaints(page);
+  await emptyKitchen(page);
+  await paste(page, sweetSodaBread);
+  await expect(page.getByText('One place is in doubt')).toBeVisible();
+  for (const answer of [/^buttermilk is meant/, /^baking powder is meant/, /^it is meant/])
+    await expect(page.getByRole('button', { name: answer })).toBeVisible();
+  await page.getByRole('button', { name: 'to the bench as read' }).click();
+
+  // nothing was changed without a word; the slice is headed by what was likely meant, and its line is marked
+  await expect(gramsField(page, 'Whole milk')).toBeVisible();
+  await expect(page.getByText('Buttermilk rather than whole milk?')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Hardly any acid for the soda/ })).toBeVisible();
+  await page.getByRole('button', { name: 'try it' }).click();
+  await expect(page.getByRole('heading', { name: /^Lift (Right|Plenty|Just enough) for a soda bread/ })).toBeVisible();
+  await page.getByRole('button', { name: 'keep it' }).click();
+  await expect(gramsField(page, 'Buttermilk')).toBeVisible();
+  await expect(page.getByText('Buttermilk rather than whole milk?')).toHaveCount(0);
+  await page.locator('h2').first().click();
+  await page.keyboard.press('Control+z');
+  await expect(gramsField(page, 'Whole milk')).toBeVisible();
+  await expect(page.getByText('Buttermilk rather than whole milk?')).toBeVisible();
   expect(wrong).toEqual([]);
 });

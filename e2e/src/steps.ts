@@ -2,6 +2,15 @@ import type { Locator, Page } from '@playwright/test';
 import { expect } from './expect';
 
 /** Twelve lines and one contradiction: a cup and a half of flour does not weigh 300 g. */
+/** Sweet milk where the soda asks for sour. */
+export const sweetSodaBread = `Soda bread
+450 g plain flour
+1 tsp baking soda
+1 tsp salt
+350 ml milk
+
+Heat the oven to 200C. Mix the dry things, pour in the milk and bring together. Shape a round, cut a cross and bake for 40 minutes.`;
+
 export const pearLoaf = `Pear and rye loaf
 
 Ingredients
