@@ -322,6 +322,10 @@ try {
     if (path !== '/shelf') await page.goto(base + path);
     await page.waitForSelector('h1, .title');
     await act?.(page);
+    // each bake on a shelf is drawn once it has been judged
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('.shelves li')].every((li) => li.querySelector('svg') !== null),
+    );
     await page.waitForTimeout(500);
     await page.screenshot({ path: `${out}/${name}.png` });
     await context.close();
