@@ -1,10 +1,11 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, gramsField, sampleBench } from './src/steps';
+import { complaints, gramsField, sampleBench, settled } from './src/steps';
 
 /** Pulls something by so many pixels from its middle. */
 async function pull(page: Page, what: Locator, dx: number, dy = 0): Promise<void> {
+  await settled(page);
   // clear of the bar at the foot
   await what.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' }));
   const box = await what.boundingBox();
@@ -130,7 +131,6 @@ test('each figure explains itself on one press, with an equation and where it co
   const wrong = complaints(page);
   await sampleBench(page, 'buckwheat-cocoa-squares');
   const instruments = page.locator('section[aria-label="Instruments"]');
-  await expect(instruments).not.toHaveAttribute('aria-busy');
   const asks = instruments.locator('button.why, button.line, button.trait');
   const many = await asks.count();
   expect(many).toBeGreaterThan(12);

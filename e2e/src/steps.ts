@@ -54,6 +54,14 @@ export async function sampleKitchen(page: Page, path = '/shelf'): Promise<void> 
 export async function sampleBench(page: Page, id: string): Promise<void> {
   await sampleKitchen(page, `/bench/${id}`);
   await expect(page.locator('orvin-row').first()).toBeVisible();
+  await settled(page);
+}
+
+/** Waits until the Bench has been judged and all of its instruments stand, so that nothing moves under the hand. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('orvin-advice, orvin-proposals')).toBeAttached();
+  await expect(page.getByText('Not judged yet.')).toHaveCount(0);
+  await expect(page.locator('section[aria-label="Instruments"]')).not.toHaveAttribute('aria-busy');
 }
 
 export async function emptyKitchen(page: Page): Promise<void> {
