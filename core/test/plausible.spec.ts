@@ -293,6 +293,8 @@ describe('the one line that may be wrong', () => {
         expect(then.merit).toBeLessThan(a.merit);
       }
     }
+    expect(assess(bread('water')).advice[0]?.words).toMatch(/^Buttermilk.*it brings milk/);
+    expect(assess(bread('milk')).advice[0]?.words).not.toMatch(/brings/);
     expect(named(bread('soy-drink', 'Vegan soda bread'))).not.toContain('buttermilk');
     expect(named(bread('milk', 'Soda bread', [['cream-of-tartar', 10]]))).toEqual([]);
     // dates and spice hide it, and many are made so

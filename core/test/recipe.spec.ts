@@ -11,6 +11,7 @@ import {
   readRecipes,
   readTin,
   settle,
+  type Item,
 } from '../src/index.js';
 import { oneLine } from './support/line.js';
 import { demo } from './support/make.js';
@@ -319,5 +320,20 @@ describe('differences', () => {
     const d = differences(f, swapped);
     expect(d.map((x) => x.kind)).toEqual(['replaced']);
     expect(d[0]?.words).toMatch(/^.*[Rr]ye.* \d+ g → .*[Ss]pelt.* \d+ g$/);
+  });
+
+  it('takes another leavener in the amount that its answer names, however that was measured before', () => {
+    const draft = readRecipe('Soda bread\n450 g plain flour\n1 tsp baking soda\n1 tsp salt\n350 ml milk\n\nShape a round and bake at 200C for 40 minutes.'); // prettier-ignore
+    const doubt = draft.doubts.find((d) => d.kind === 'leavener');
+    const answer = (name: RegExp): Item | undefined => {
+      const choice = doubt?.choices.find((c) => name.test(c.words));
+      if (!doubt || !choice) return undefined;
+      const items = settle(draft, doubt.id, choice).formula.groups.flatMap((g) => g.items);
+      return items.find((i) => name.test(i.ingredient.replace('-', ' ')));
+    };
+    const powder = answer(/baking powder/);
+    expect(powder?.grams).toBeGreaterThan(8);
+    expect(powder?.entered).toEqual({ value: powder?.grams as number, unit: 'g' });
+    expect(answer(/buttermilk/)?.entered).toEqual({ value: 350, unit: 'ml' });
   });
 });

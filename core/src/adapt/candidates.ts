@@ -1,3 +1,5 @@
+import { powderKind } from '../leavening/powders.js';
+import { gasMmolPerG } from '../leavening/thumb.js';
 import type { Weighed } from '../balance/weigh.js';
 import type { Formula, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
@@ -52,9 +54,6 @@ export const lessSodium = (x: Wish): boolean =>
   (x.kind === 'measure' && x.of === 'sodium' && x.max !== undefined) ||
   (x.kind === 'change' && x.of === 'sodium' && x.byPct < 0);
 
-/** Powder that raises as self-raising flour does: 1 g to so many. Its gas is that of some 5 g of powder to 100 g. */
-const RAISED_BY = 0.06;
-
 /**
  * Where powder brings sodium, one that brings potassium may take over a part of its work; and of that in self-raising flour
  * too, beside the same flour without it.
@@ -63,8 +62,11 @@ export function sodiumFreeFor(formula: Formula, w: Weighed, kitchen: Kitchen): C
   const there = w.lines.filter((l) => l.grams > 0);
   if (there.some((l) => l.ingredient.powder === 'low-sodium')) return [];
   const raised = there.filter((l) => l.ingredient.unraised !== undefined);
+  // as much of it as gives the gas of the flour
+  const gas = raised.reduce((s, l) => s + ((l.ingredient.co2Mmol?.typical ?? 0) * l.grams) / 100, 0);
+  const raisedBy = gas / gasMmolPerG(powderKind('low-sodium'));
   const sum = (of: typeof there): number => of.reduce((s, l) => s + l.grams, 0);
-  const maxG = 1.5 * sum(there.filter((l) => l.ingredient.leavener === 'powder')) + RAISED_BY * sum(raised);
+  const maxG = 1.5 * sum(there.filter((l) => l.ingredient.leavener === 'powder')) + raisedBy;
   if (maxG <= 0) return [];
   const why = 'it lifts with potassium in the place of sodium';
   const plain = [...new Set(raised.map((l) => l.ingredient.unraised as string))];

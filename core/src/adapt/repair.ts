@@ -146,7 +146,9 @@ function tasted(way: Way | null, locked: readonly string[], kitchen: Kitchen): W
   if (!way) return [];
   if (!isSoapy(way.weighed) || way.reasons.size >= MOST_LINES) return [way];
   const [less] = sodaWays(way, [...locked, ...way.reasons.keys()], kitchen);
-  return [less ? { ...less, reasons: new Map([...way.reasons, ...less.reasons]) } : way];
+  return [
+    less ? { ...less, sure: way.sure, gain: way.gain, reasons: new Map([...way.reasons, ...less.reasons]) } : way,
+  ];
 }
 
 /** Soda as what its acid can meet, where it would be tasted. */
@@ -155,7 +157,10 @@ function sodaWays(from: Way, locked: readonly string[], kitchen: Kitchen): Way[]
     const weighed = weigh(formula, kitchen);
     const held = heldAgainst(formula, weighed, kitchen);
     const reasons = new Map(changes.map((c) => [c.itemId, why]));
-    return held && !isSoapy(weighed) ? [{ formula, weighed, held, reasons, sure: 'likely' as const, gain: 0 }] : [];
+    const short = allItems(formula).some((i) => beyondStock(i.ingredient, from.formula, formula, kitchen));
+    return held && !short && !isSoapy(weighed)
+      ? [{ formula, weighed, held, reasons, sure: 'likely' as const, gain: 0 }]
+      : [];
   });
 }
 

@@ -82,7 +82,9 @@ const reasons: Readonly<Record<SuspectRole, readonly [more: string, less: string
 
 /** What it is for: of soda the taste first; what hands shape opens where a batter falls back. */
 export function reasonFor({ role, slip }: Suspect, { line, ingredient, grams }: Mended, family: Family): string {
-  const sour = 'the acid that the soda needs to rise';
+  // one press must not bring what someone is allergic to without a word
+  const brings = ingredient.allergens.filter((x) => line !== null && !line.ingredient.allergens.includes(x));
+  const sour = `the acid that the soda needs to rise${brings.length > 0 ? `; it brings ${brings.join(' and ')}` : ''}`;
   if (ingredient.leavener === 'acid') return sour;
   if (slip === 'name') {
     if (role !== 'leavener') return sour;

@@ -88,7 +88,7 @@ export function namedSuspects(j: Judged, lines: readonly Line[], formula: Formul
   const far = j.apart > FAR_OFF;
   const sour = acidMeant(j, lines, suspects, formula, kitchen);
   const instead =
-    j.typical <= NAMED
+    sour.length === 0 && j.typical <= NAMED
       ? (ouncesForGrams(j, lines, formula, kitchen) ?? (far ? bySize(j, lines, formula, kitchen) : null))
       : null;
   const first = sour.length > 0 ? sour : instead ? [instead] : [];

@@ -166,6 +166,9 @@ function leavenedAs(lines: readonly Line[], j: Judged, kitchen: Kitchen | undefi
 }
 const LEAVENED: readonly Measured[] = ['gas', 'leftSoda', 'leftAcid', 'soda', 'powder'];
 
+/** How much how often a slip is made counts beside what it leaves, where one leavener is told from another. Judgement. */
+const OFTEN = 0.4;
+
 /** The likeliest slip of a role: by the odds, and of leaveners by which, undone, leaves gas, soda and acid as expected. */
 function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitchen: Kitchen | undefined): Slip {
   const mine = slips
@@ -177,7 +180,7 @@ function likelySlip(role: SuspectRole, j: Judged, lines: readonly Line[], kitche
   return best(
     mine
       .filter(({ slip }) => slip.kind !== 'missing' && lines.some((l) => isOf(slip, l)))
-      .map(({ slip }) => ({ slip, odds: 0.4 * Math.log(slip.often) + leavenedAs(undone(lines, slip), j, kitchen) })),
+      .map(({ slip }) => ({ slip, odds: OFTEN * Math.log(slip.often) + leavenedAs(undone(lines, slip), j, kitchen) })),
   );
 }
 

@@ -18,17 +18,7 @@ export interface Mark extends Place {
 
 /** What became of a stretch of the text. */
 export type Fate =
-  | 'title'
-  | 'heading'
-  | 'line'
-  | 'method'
-  | 'heat'
-  | 'time'
-  | 'tin'
-  | 'yield'
-  | 'note'
-  | 'story'
-  | 'doubt';
+  'title' | 'heading' | 'line' | 'method' | 'heat' | 'time' | 'tin' | 'yield' | 'note' | 'story' | 'doubt';
 /** A stretch and its fate; a finer one lies inside that of its line. */
 export interface Stretch extends Place {
   readonly fate: Fate;
@@ -47,7 +37,14 @@ export interface Origin {
 export type Edit =
   | { readonly kind: 'keep' }
   | { readonly kind: 'amount'; readonly itemId: string; readonly grams: number; readonly entered: Entered }
-  | { readonly kind: 'ingredient'; readonly itemId: string; readonly ingredient: string; readonly grams: number }
+  | {
+      readonly kind: 'ingredient';
+      readonly itemId: string;
+      readonly ingredient: string;
+      readonly grams: number;
+      /** As it is measured then, where that is not as it was written. */
+      readonly entered?: Entered;
+    }
   | { readonly kind: 'drop'; readonly itemId: string }
   | { readonly kind: 'add'; readonly ingredient: string; readonly words: string }
   | { readonly kind: 'item'; readonly item: Item; readonly role?: GroupRole }

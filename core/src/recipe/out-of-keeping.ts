@@ -26,10 +26,13 @@ function answer(s: NamedSuspect, id: string, formula: Formula, w: Weighed, kitch
     return { id, words: `add ${add}`, edit: { kind: 'item', item: came } };
   }
   if (s.slip === 'name' && likely) {
+    const words = `${likely.name.toLowerCase()} is meant`;
+    const edit = { kind: 'ingredient', itemId: item.id, ingredient: likely.id } as const;
+    // as many spoons weigh a little otherwise, and stay as they were written
+    if (Math.abs(Math.log(s.likelyG / item.grams)) < 0.2) return { id, words, edit: { ...edit, grams: s.likelyG } };
     const grams = onStep(likely, s.likelyG, batterG, kitchen);
-    const much = Math.abs(Math.log(grams / item.grams)) < 0.2 ? '' : `, ${amount(grams, likely, batterG, kitchen)}`;
-    const words = `${likely.name.toLowerCase()} is meant${much}`;
-    return { id, words, edit: { kind: 'ingredient', itemId: item.id, ingredient: likely.id, grams } };
+    const much = amount(grams, likely, batterG, kitchen);
+    return { id, words: `${words}, ${much}`, edit: { ...edit, grams, entered: { value: grams, unit: 'g' } } };
   }
   const i = ingredientFor(formula, item, kitchen);
   return amountOf(id, 'as the rest has it', item, onStep(i, s.likelyG, batterG, kitchen));

@@ -20,7 +20,14 @@ export function applyEdit(f: Formula, e: Edit): Formula {
       );
     case 'ingredient':
       return mapItems(f, (i) =>
-        i.id === e.itemId ? { ...i, ingredient: e.ingredient, grams: Math.round(e.grams * 100) / 100 } : i,
+        i.id === e.itemId
+          ? {
+              ...i,
+              ingredient: e.ingredient,
+              grams: Math.round(e.grams * 100) / 100,
+              ...(e.entered && { entered: e.entered }),
+            }
+          : i,
       );
     case 'drop':
       return mapItems(f, (i) => (i.id === e.itemId ? null : i));
