@@ -116,7 +116,16 @@ export interface Judged {
 
 /** `restored` undoes a slip, `hint` undoes what may be one; the others are searched for. */
 export type ProposalKind =
-  'restored' | 'hint' | 'fewest' | 'nearest' | 'stock' | 'another' | 'swap' | 'new' | 'possible' | 'anyway';
+  | 'restored'
+  | 'hint'
+  | 'fewest'
+  | 'nearest'
+  | 'stock'
+  | 'another'
+  | 'swap'
+  | 'new'
+  | 'possible'
+  | 'anyway';
 
 export interface Proposal {
   readonly id: string;

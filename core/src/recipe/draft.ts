@@ -18,7 +18,17 @@ export interface Mark extends Place {
 
 /** What became of a stretch of the text. */
 export type Fate =
-  'title' | 'heading' | 'line' | 'method' | 'heat' | 'time' | 'tin' | 'yield' | 'note' | 'story' | 'doubt';
+  | 'title'
+  | 'heading'
+  | 'line'
+  | 'method'
+  | 'heat'
+  | 'time'
+  | 'tin'
+  | 'yield'
+  | 'note'
+  | 'story'
+  | 'doubt';
 /** A stretch and its fate; a finer one lies inside that of its line. */
 export interface Stretch extends Place {
   readonly fate: Fate;
