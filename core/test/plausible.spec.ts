@@ -373,8 +373,9 @@ describe('the one line that may be wrong', () => {
     const high = { ...defaultKitchen, altitudeM: 2400 };
     const less = withGrams('baking-powder', 7);
     const gas = (k: typeof high): number => {
-      const { is, mean, spread } = (judge(linesOf(less, k), 'muffin', { title: 'Muffins', working: null }, k) as Judged)
-        .expected.gas;
+      const { is, mean, spread } = (
+        judge(linesOf(less, k), 'muffin', { title: 'Muffins', working: null, cooking: null }, k) as Judged
+      ).expected.gas;
       return (is - mean) / spread;
     };
     expect(gas(high)).toBeGreaterThan(gas(defaultKitchen) + 0.5);
@@ -435,7 +436,7 @@ describe('the one line that may be wrong', () => {
 
   it('is one role of seven, each with the odds of its slips together', () => {
     const { ground, fitted, telling } = theModel() as Model;
-    const view = viewOfLines(batterOf(unseen[3] as Ordinary), { title: '', working: null });
+    const view = viewOfLines(batterOf(unseen[3] as Ordinary), { title: '', working: null, cooking: null });
     const told = view && tell(cluesOf(expectedOf(view, onlyKin('biscuit'), ground, fitted)), telling);
     expect(told?.slips.length).toBe(slips.length);
     const all = roles.reduce((s, r) => s + Math.exp(told?.roles[r] ?? 0), 0);

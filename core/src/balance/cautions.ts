@@ -2,6 +2,7 @@ import { isChilled } from '../ingredient/kinds.js';
 import { nutAllergens } from '../ingredient/diet.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { CautionKind, Formula, GroupRole, Ingredient, Item, Kitchen } from '../formula/types.js';
+import { cookedIn } from '../text/cooked.js';
 
 export interface Caution {
   readonly id: string;
@@ -51,6 +52,12 @@ const rules: readonly Rule[] = [
     id: 'hot',
     words: 'The oven, the tin and the steam are hot; lift covers away from you.',
     when: () => true,
+  },
+  {
+    id: 'fat',
+    words:
+      'Hot fat burns and catches fire: a deep pan at most a third full, a thermometer, never left alone, dough lowered in away from you. If it smokes or burns: heat off, a lid on it, never water.',
+    when: (w) => cookedIn(w.formula.title, w.formula.method.map((m) => m.text).join('\n')) === 'fat',
   },
   {
     id: 'raw',

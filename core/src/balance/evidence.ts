@@ -6,6 +6,7 @@ import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
 import { isOil } from '../ingredient/kinds.js';
+import { cookedIn, cookingWords, type Cooking } from '../text/cooked.js';
 
 /**
  * What a bake is, by what speaks for it: its title, the verbs of its method, its tin, what is in it and what it lacks,
@@ -150,6 +151,41 @@ const flatTin: Weights = {
   'tea-loaf': -0.6,
 };
 
+/** What is not baked in an oven is seldom of a family that is named for its tin. */
+const away: Readonly<Record<Exclude<Cooking, 'oven'>, Weights>> = {
+  griddle: {
+    ...cakes(-1),
+    free: 2.6,
+    muffin: -2,
+    'quick-bread': -2,
+    'drop-biscuit': -3,
+    'soda-loaf': -2,
+    biscuit: -1,
+    'maize-bread': -0.5,
+  },
+  fat: {
+    ...cakes(-1),
+    free: 2,
+    scone: 0.4,
+    muffin: -2,
+    'quick-bread': -2,
+    'drop-biscuit': -2,
+    'soda-loaf': -2,
+    biscuit: -1,
+    'maize-bread': -0.5,
+  },
+  steam: {
+    free: 1.6,
+    muffin: -1.5,
+    scone: -1,
+    biscuit: -2,
+    'drop-biscuit': -2,
+    'soda-bread': -1,
+    'butter-cake-lean': -0.6,
+  },
+  microwave: {},
+};
+
 interface Shares {
   readonly oil: number;
   readonly cocoa: number;
@@ -225,6 +261,7 @@ function essentials(s: Shares, t: Totals): Reason[] {
   say(s.tea ? 'its tea' : 'its dried fruit and little fat', {
     'tea-loaf': (s.fruit >= 0.35 ? 0.6 : -1) + (t.fatPct <= 15 ? 0.7 : t.fatPct > 30 ? -1.6 : 0) + (s.tea ? 1 : 0),
   });
+  if (t.fatPct < 12 && t.eggPct >= 90) say('its eggs and hardly any fat', { free: 2.6 });
   if (t.fatPct < 8)
     say('hardly any fat', { 'butter-cake-lean': -1.8, 'butter-cake-high-ratio': -1.8, 'equal-weight-sponge': -2, 'pound-cake': -2, 'oil-cake': -1.8 }); // prettier-ignore
   if (t.fatPct > 8)
@@ -309,6 +346,9 @@ export function familyByEvidence(formula: Formula, t: Totals, liftMmol: number, 
   };
   clues(titles, formula.title.replace(/\([^)]*\)/g, ' '), ' in the title');
   clues(doings, formula.method.map((m) => m.text).join(' '), ' in the method');
+  const cooking = cookedIn(formula.title, formula.method.map((m) => m.text).join('\n'));
+  if (cooking && cooking !== 'oven')
+    reasons.push({ because: `cooked ${cookingWords[cooking]}`, weights: away[cooking] });
   const use = formula.tins?.[0];
   const shape = use?.tin.shape;
   if (shape) reasons.push({ because: shape === 'mound' || shape === 'slab' ? 'baked without a tin' : 'its tin', weights: tinWeights[shape] ?? flatTin }); // prettier-ignore

@@ -281,6 +281,24 @@ export const relatives: readonly Relative[] = [
     ovenC: [160, 200], doneC: [95, 98], signs: 'springs back, edges leave the tin', keeps: '1–2 days; fill or soak it soon',
   },
   {
+    name: 'pancake', plural: 'pancakes', among: ['free', 'scone', 'drop-biscuit', 'muffin', 'quick-bread', 'butter-cake-lean', 'maize-bread'],
+    titled: /\bpan\s?cakes?\b|\bhot\s?cakes?\b|\bpikelets?\b|\bdrop(?:ped)? scones?\b|\bgriddle ?cakes?\b/i, when: () => true,
+    fat: [2, 40], sugar: [0, 45], egg: [0, 130], water: [95, 260], salt: [0, 2.4], lift: [6, 26],
+    open: 0.2, methods: ['muffin', 'one-bowl'], carries: [0.1, 0.8], signs: 'bubbles that burst and stay open; gold on both sides', keeps: 'the same day, or frozen',
+  },
+  {
+    name: 'waffle', plural: 'waffles', among: ['free', 'muffin', 'quick-bread', 'butter-cake-lean', 'butter-cake-high-ratio', 'oil-cake'],
+    titled: /\bwaffles?\b/i, when: () => true,
+    fat: [12, 75], sugar: [0, 100], egg: [0, 90], water: [80, 260], salt: [0, 2.4], lift: [5, 24],
+    open: 0.2, methods: ['muffin', 'creaming', 'whisking'], signs: 'gold, and hardly any steam left', keeps: 'the same day, or frozen and toasted',
+  },
+  {
+    name: 'doughnut', plural: 'doughnuts', among: ['free', 'scone', 'biscuit', 'muffin', 'quick-bread', 'butter-cake-lean'],
+    titled: /\bdough\s?nuts?\b|\bdonuts?\b/i, when: () => true,
+    fat: [6, 50], sugar: [30, 65], egg: [12, 40], water: [40, 90], salt: [0.3, 2], lift: [6, 18],
+    methods: ['muffin', 'creaming'], signs: 'deep gold on both sides; one broken open is dry inside', keeps: 'the same day',
+  },
+  {
     name: 'sweet maize cake', plural: 'sweet maize cakes', among: ['maize-bread'], when: (t) => t.sugarPct >= 45,
     fat: [15, 60], sugar: [40, 120], egg: [0, 70], water: [80, 185], ovenC: [165, 195], doneC: [94, 98],
     signs: 'springs back, clean pick', keeps: '3–4 days',

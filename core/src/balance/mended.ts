@@ -2,7 +2,7 @@ import { withItem } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Line } from '../leavening/parts.js';
-import type { Suspect } from '../plausible/suspects.js';
+import { matters, type Suspect } from '../plausible/suspects.js';
 import type { SuspectRole } from '../plausible/sums.js';
 import { asMeasured, pieceGrams } from '../quantity/amount.js';
 import { comesInAs, onStep, tidy } from '../quantity/steps.js';
@@ -33,9 +33,10 @@ function asItWas({ ingredient, grams: was }: Line, grams: number, batterG: numbe
 
 /**
  * Undoes what a suspect is suspected of, in its one line and in amounts that this kitchen measures.
- * @returns null where that comes to the same as what stands there
+ * @returns null where that comes to the same as what stands there, and for a hint of which no line stands out
  */
 export function mended(formula: Formula, s: Suspect, w: Weighed, kitchen: Kitchen): Mended | null {
+  if (s.sure === 'hint' && !matters(s, w.lines)) return null;
   const { batterG } = w.totals;
   const likely = s.likely ? ingredientOf(s.likely, formula.ingredients, kitchen) : undefined;
   // a line that stands there at nothing is where what is missing belongs

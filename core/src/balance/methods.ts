@@ -21,7 +21,7 @@ export const CREAMS =
 
 /** Eggs or whites beaten until they stand. */
 const EGG_FOAM =
-  /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
+  /\b(?:whisk|beat|whip)\w*\b[^.;]*\b(?:eggs?|yolks?|whites?)\b[^.;]*\b(?:pale|fluffy|frothy and|thick|thickened|mousse|tripled?|doubled?|ribbons?|stiff|peaks|foam|airy|(?:till|until) white)\b|\bwhites?\b[^.]*\b(?:stiff|peaks|snow|firm)\b|\b(?:eggs?|yolks?)\b[^.]*\b(?:ribbons?|tripled?|mousse)\b|\bfold\b[^.]*\b(?:meringue|snow|whites)\b|\bmeringue (?:firm|stiff)/i;
 
 /** What the baker's own method says, by the words that only one way of mixing uses. */
 const says: readonly (readonly [MixingMethod, RegExp])[] = [
@@ -40,12 +40,20 @@ const says: readonly (readonly [MixingMethod, RegExp])[] = [
     'muffin',
     /\bwet\b[^.]*\b(in|into|onto|to)\b[^.]*\bdry\b|\bdry\b[^.]*\b(in|into|to)\b[^.]*\bwet\b|only until no|just combined|no flour shows|barely combined/i,
   ],
-  ['one-bowl', /\ball\b[^.]*\b(together|one bowl|at once)\b|\bone bowl\b|\beverything\b/i],
+  [
+    'one-bowl',
+    /\ball\b[^.]*\b(together|one bowl|at once)\b|\ball (?:of )?(?:the )?(?:other )?(?:cake |sponge |remaining )?ingredients\b|\bone bowl\b|\beverything\b/i,
+  ],
 ];
 
+const BESIDE = /\b(?:for|make) (?:the )?(?:topping|icing|frosting|filling|buttercream|glaze|streusel|crumble)\b/i;
+
 export function methodRead(formula: Formula): MixingMethod | null {
-  const text = formula.method.map((s) => s.text).join(' ');
-  if (text === '') return null;
+  const all = formula.method.map((s) => s.text).join(' ');
+  if (all === '') return null;
+  // how a topping or an icing is made says nothing of the batter
+  const own = all.split(/(?<=[.;])\s+/).filter((s) => !BESIDE.test(s));
+  const text = own.length > 0 ? own.join(' ') : all;
   return says.find(([, re]) => re.test(text))?.[0] ?? null;
 }
 

@@ -92,18 +92,41 @@ const ovenly = (d: Draft): boolean =>
   d.clock.forMin !== null ||
   /\b(?:it|they) goes? in\b|\bin (?:it|they) goe?s?\b|\bin with it\b/i.test(d.clause.text);
 
+/** "220 °C, heavy tray inside." above the mixing, with a bake to come, is the oven getting hot. */
+function heatedAhead(drafts: readonly Draft[]): void {
+  const mixes = (d: Draft): boolean => bowl.has(d.verb);
+  drafts.forEach((d, i) => {
+    const behind = drafts.slice(i + 1);
+    if (
+      d.verb === 'bake' &&
+      d.heatC !== null &&
+      d.clock.forMin === null &&
+      !/\bbak(?:e|ed|ing)\b|\bcook/i.test(d.clause.text) &&
+      !drafts.slice(0, i).some(mixes) &&
+      behind.some(mixes) &&
+      behind.slice(behind.findIndex(mixes)).some((x) => x.verb === 'bake' || x.verb === 'put in')
+    )
+      d.verb = 'heat';
+  });
+}
+
 /** Moves a statement of the bake that stands above the mixing ("350, 45 min. Cream …") behind it. */
 function belated(drafts: Draft[], things: Things): Draft[] {
   const first = drafts.findIndex((d) => d.verb === 'bake');
   if (first < 0) return drafts;
+  // "mix dry", "everything but the coffee" name the flour too
   const flour = (d: Draft): boolean =>
+    bowl.has(d.verb) &&
     things
       .all(d.clause.text)
-      .some((n) => things.items.some((k) => k.item.id === n.itemId && k.ingredient.base === 'flour' && n.itself)) &&
-    bowl.has(d.verb);
+      .some((n) => things.items.some((k) => k.item.id === n.itemId && k.ingredient.base === 'flour'));
   if (drafts.slice(0, first).some((d) => bowl.has(d.verb))) return drafts;
   const lastBowl = drafts.findLastIndex(
-    (d, i) => i > first && (bowl.has(d.verb) || shaping.has(d.verb)) && !outOf.test(d.clause.text),
+    (d, i) =>
+      i > first &&
+      (bowl.has(d.verb) || shaping.has(d.verb)) &&
+      !outOf.test(d.clause.text) &&
+      things.groupIn(d.clause.text) === null,
   );
   if (!drafts.slice(first).some(flour) || lastBowl < 0) return drafts;
   let end = first + 1;
@@ -121,6 +144,7 @@ function belated(drafts: Draft[], things: Things): Draft[] {
  * "while it bakes", "from frozen" and a bake that is stated at the top are the exceptions.
  */
 export function phasesOf(read: readonly Draft[], things: Things): Phased[] {
+  heatedAhead(read);
   const drafts = belated([...read], things).filter((d, i, all) => {
     // "take it off" the heat, before anything was covered
     const idle = d.verb === 'uncover' && !all.slice(0, i).some((x) => x.verb === 'cover' || x.cover !== null);

@@ -210,7 +210,7 @@ const inTheTin: ReadonlySet<VerbId> = new Set<VerbId>([
 /** Done in a moment, and the last thing before the oven: "brush with milk, 14 to 17 minutes". */
 const dressed: ReadonlySet<VerbId> = new Set<VerbId>(['brush', 'glaze', 'sprinkle', 'dust', 'prick', 'score', 'top']);
 /** "thirty-five minutes like that", "then another fifteen to twenty": a time and nothing else. */
-function onlyTime(text: string): boolean {
+export function onlyTime(text: string): boolean {
   const body = text.replace(opening, '').replace(/^(?:(?:another|a further|about|around|for|give it)\s+)+/i, '');
   const d = durationAt(body, 0);
   return (

@@ -4,9 +4,9 @@ import { durations } from '../text/durations.js';
 import { clausesIn, type Clause } from './clauses.js';
 import { senseOf, surfaceOf } from './lexicon.js';
 import { clockOf, coverOf, onlyIfOf, untilOf, vesselOf, type Clock } from './clock.js';
-import { heatsOf, withoutVerbs } from './pieces.js';
+import { heatsOf, onlyTime, withoutVerbs } from './pieces.js';
 import type { LaidOver, Unworked } from './types.js';
-import type { VerbId } from './verbs.js';
+import { verbs, type VerbId } from './verbs.js';
 
 /** An operation as it is read, before its place in the work and what goes in are known. */
 export interface Draft {
@@ -47,7 +47,7 @@ function bakeTime(verb: VerbId, clock: Clock, text: string, heat: number, behind
       x.early >= least &&
       x.late <= 240 &&
       (alone === null || x.from === 0) &&
-      !/^\s*(?:cm|in\b|["”]|g\b|ml)/i.test(text.slice(behind + x.to)),
+      !/^\s*-?\s*(?:cm|mm|in\b|inch|hole|["”]|g\b|ml|x\s*\d|×)/i.test(text.slice(behind + x.to)),
   );
   return d ? { ...clock, forMin: band(d.early, (d.early + d.late) / 2, d.late) } : clock;
 }
@@ -80,6 +80,18 @@ function answering(): (c: Clause) => Clause {
   };
 }
 
+/** Minutes below which a time that stands alone is no bake. */
+const A_BAKE = 8;
+/** "30-35 min until golden.", with a heat said before the mixing and no time of the oven yet: that is how long it bakes. */
+const bakesFor = (c: Clause, drafts: readonly Draft[]): boolean =>
+  c.verb === null &&
+  !c.negated &&
+  onlyTime(c.text.replace(/,?\s*(?:or )?(?:until|till)\b.*$/i, '')) &&
+  (durations(c.text)[0]?.early ?? 0) >= A_BAKE &&
+  drafts.some((d) => (d.verb === 'bake' || d.verb === 'heat') && d.heatC !== null) &&
+  drafts.some((d) => verbs[d.verb].at === 'mix') &&
+  !drafts.some((d) => d.verb === 'bake' && d.clock.forMin !== null);
+
 /** Reads the whole method: its clauses as operations, and what is none with the reason. */
 export function readMethod(method: readonly MethodStep[], names: (text: string) => boolean): ReadMethod {
   const drafts: Draft[] = [];
@@ -96,7 +108,8 @@ export function readMethod(method: readonly MethodStep[], names: (text: string) 
       before = parts.findLast((p) => p.verb !== null && !p.negated)?.verb ?? before;
       return parts;
     });
-    cut.map(answered).forEach((c) => {
+    cut.map(answered).forEach((said) => {
+      const c = bakesFor(said, drafts) ? { ...said, verb: 'bake' as const, verbFrom: 0, verbTo: 0 } : said;
       const place = { entry, from: c.from, to: c.to };
       const none = c.verb === null || c.negated || whole.test(c.text);
       if (none) {

@@ -190,6 +190,9 @@ function drop(text: string, place: Place | null, s: Standing): boolean {
   return true;
 }
 
+/** Two or three rounds so thick, mm, are loaves; what is cut from a sheet is thinner. Judgement. */
+const WHOLE_FROM = 35;
+
 function roll(verb: VerbId, text: string, place: Place | null, s: Standing): boolean {
   const size = sizeIn(text, verb);
   const whole = wholeIn(text);
@@ -218,7 +221,8 @@ function roll(verb: VerbId, text: string, place: Place | null, s: Standing): boo
   s.thickMm = size.thick ?? s.thickMm;
   const parts = many !== null && whole !== null ? many : s.parts;
   // "3/4 inch thick, 8 rounds": rolled and cut in one breath
-  if (many !== null && size.thick !== null && outlineIn(text) !== null && whole !== 'ball')
+  const few = whole !== null && many !== null && many < 4 && (size.thick ?? 0) >= WHOLE_FROM;
+  if (many !== null && size.thick !== null && outlineIn(text) !== null && whole !== 'ball' && !few)
     return cut(verb, text, text, place, s);
   if (whole !== null && parts >= 3) {
     s.made = several(whole, parts, size.across, place);

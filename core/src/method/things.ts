@@ -198,7 +198,7 @@ export class Things {
           });
       }
     }
-    const plain = plainText(text);
+    const plain = plainText(text.replace(headed, ''));
     for (const [re, who] of together) {
       if (!re.test(plain)) continue;
       for (const k of this.known)
@@ -250,12 +250,19 @@ interface NameAt {
   readonly to: number;
 }
 
+/** What a name before it only says the kind of: "sugar water", "egg wash", "a coffee can", "the milk pan". */
+const headOf =
+  /^\s(waters?|wash(?:es)?|syrups?|pastes?|solution|bowls?|spoons?|kni(?:fe|ves)|dish(?:es)?|cutters?|jugs?|boards?|cans?|jars?|mugs?|basins?|moulds?|molds?|wrappers?)\b/i;
+const headed = new RegExp(String.raw`\p{L}+(?=${headOf.source.slice(1)})`, 'giu');
+
 /** How well the word at a place names a line: by the last word of its name, better with the words beside it; 0 not at all. */
 function levelAt(text: string, tokens: readonly Word[], i: number, k: Known): number {
   const t = tokens[i] as Word;
   const beside = (at: number): boolean => k.beside.has(tokens[at]?.w ?? '');
   // half a name is no flour's, no leavener's: "oats" are not the oat flour
   const plain = !['flour', 'leavener', 'salt'].includes(k.ingredient.role);
+  const headed = headOf.exec(text.slice(t.to))?.[1];
+  if (headed !== undefined && !k.heads.has(stem(headed))) return 0;
   if (!k.heads.has(t.w))
     return plain && k.beside.has(t.w) && !dull.has(t.w) && t.w.length > 2 && !harmless.has(t.w) ? 0.6 : 0;
   let level = dull.has(t.w) && !namesAlone.has(t.w) ? 0.3 : (k.heads.get(t.w) ?? 1);

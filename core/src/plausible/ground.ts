@@ -14,6 +14,8 @@ export const ALIKE = {
   kinds: 0.7,
   words: 0.7,
   working: 0.7,
+  /** Of what it is cooked in: a batter for the griddle is another thing than one for a tin. */
+  cooking: 2.2,
   /** Two lengths of likeness, near and far, and that at which errors are compared. */
   near: 1.7,
   far: 4.5,
@@ -215,6 +217,7 @@ const weighTraits = (v: View, worked: readonly number[], scale: Scale): number[]
     j < FIRST_TRAITS ? ALIKE.traits * x : ALIKE.lesser * Math.max(-4, Math.min(4, x)),
   ),
   ...v.kinds.map((x) => ALIKE.kinds * x),
+  ...v.away.map((x) => ALIKE.cooking * x),
   ...worked.map((x) => ALIKE.working * x),
 ];
 export const weighFrom = (v: View, c: Context, ground: Ground): number[] => scaled(v.from[c], ground.from[c].scale);

@@ -1,5 +1,6 @@
 import { methodRead } from '../balance/methods.js';
 import type { Formula } from '../formula/types.js';
+import { cookedIn, type Cooking } from '../text/cooked.js';
 
 /** How air and fat get into a batter, as far as its plausibility goes. */
 export const workings = ['rubbed', 'creamed', 'whisked', 'stirred'] as const;
@@ -9,6 +10,8 @@ export type Working = (typeof workings)[number];
 export interface Said {
   readonly title: string;
   readonly working: Working | null;
+  /** What it is cooked in; null where nothing tells, and then the oven is likeliest. */
+  readonly cooking: Cooking | null;
 }
 
 const WORKED: Readonly<Record<string, Working>> = {
@@ -30,7 +33,15 @@ export function workingRead(formula: Formula): Working | null {
   return MIXES.test(formula.method.map((s) => s.text).join(' ')) ? 'stirred' : null;
 }
 
-export const saidOf = (formula: Formula): Said => ({ title: formula.title, working: workingRead(formula) });
+export const saidOf = (formula: Formula): Said => ({
+  title: formula.title,
+  working: workingRead(formula),
+  cooking: cookedIn(formula.title, formula.method.map((s) => s.text).join('\n')),
+});
+
+/** What is not of the oven, each as a trait of its own. */
+const AWAY: readonly Cooking[] = ['griddle', 'fat', 'steam', 'microwave'];
+export const awayFromOven = (cooking: Cooking | null): number[] => AWAY.map((c) => (c === cooking ? 1 : 0));
 
 /** Words that stand for one another and tell more than each alone. */
 const EGGLESS = /egg-?\s?less|egg-?\s?free|no eggs?|without eggs?|vegan|lenten|wacky|depression|war cake|vinegar cake/i;

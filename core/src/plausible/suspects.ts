@@ -213,6 +213,9 @@ export function renamed(
   return { likely, likelyG: fits(j.expected.gas, 'gas', gas) ? same : same * fittingLeavener(as, then, j, kitchen) };
 }
 
+/** What stands there is not said to be more times what fits than this: of a pinch too much any number would do. */
+const MOST_TIMES = 100;
+
 /** A spoon of the other size is so common a slip that what it leads to may lie wider off than what is expected, in spreads. */
 const SPOON_WITHIN = 2.5;
 /** What a line in spoons would be times in spoons of the other size, where that is the way it is off; else null. */
@@ -246,7 +249,7 @@ function mended(
   // the round slip where it explains all, else what the rest expects
   const round = slip.factor > 0 && fits(j.expected[m], m, is + (back - 1) * mine);
   const by = round ? back : fitting(role, line, lines, j, kitchen);
-  const factor = by > 0 ? 1 / by : 0;
+  const factor = by > 0 ? Math.min(1 / by, MOST_TIMES) : 0;
   const spoon = anotherSpoon(line, by);
   if (spoon !== null) {
     const meant =
@@ -261,7 +264,6 @@ function mended(
 /** The suspects, likeliest first: at most one of each role. */
 export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen): Suspect[] {
   const first = j.told.roles[j.ranked[0] as SuspectRole];
-  const matters = (s: Omit<Suspect, 'sure'>): boolean => tells(s) && !isTrace(s, lines) && !isBland(s, lines);
   const loud: Sure = j.typicalByAmounts <= PLAIN ? 'plain' : j.typicalByAmounts <= NAMED ? 'likely' : 'hint';
   return (
     j.ranked
@@ -270,10 +272,10 @@ export function suspectsOf(j: Judged, lines: readonly Line[], kitchen?: Kitchen)
         const gain = j.told.roles[role];
         const s = { ...mended(role, j, lines, kitchen), gain };
         // what hardly differs from what stands there is no suspect
-        return { ...s, sure: first - gain <= BESIDE && matters(s) ? loud : 'hint' };
+        return { ...s, sure: first - gain <= BESIDE && matters(s, lines) ? loud : 'hint' };
       })
       // and as a hint says nothing
-      .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && matters(s)))
+      .filter((s, n) => n === 0 || s.sure !== 'hint' || (s.gain > FAR_FETCHED && matters(s, lines)))
   );
 }
 
@@ -303,6 +305,10 @@ const TRACE: Readonly<Record<SuspectRole, number>> = {
   leavener: 0.004,
   salt: 0.002,
 };
+
+/** Whether a suspect says anything to a baker: it differs from what stands there, by more than a trace, and one would taste it. */
+export const matters = (s: Omit<Suspect, 'gain' | 'sure'>, lines: readonly Line[]): boolean =>
+  tells(s) && !isTrace(s, lines) && !isBland(s, lines);
 
 /** Log odds below which a hint is not worth a thought. */
 const FAR_FETCHED = -8;

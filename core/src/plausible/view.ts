@@ -2,7 +2,7 @@ import type { Kitchen } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
 import { SODA_G_PER_MOL } from '../leavening/powders.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
-import { kindsOf, titleWords, type Said, type Working } from './said.js';
+import { awayFromOven, kindsOf, titleWords, type Said, type Working } from './said.js';
 import { sumsOf, type Sums } from './sums.js';
 
 /**
@@ -65,6 +65,8 @@ export interface View {
   readonly traits: readonly number[];
   /** What kind the title says it is, its words, and how it is worked where that is known. */
   readonly kinds: readonly number[];
+  /** 1 for what it is cooked in where that is not the oven. */
+  readonly away: readonly number[];
   readonly words: readonly string[];
   readonly working: Working | null;
 }
@@ -101,7 +103,7 @@ export function figures(s: Sums): Record<Measured, number> {
 export const EGG_WATER = catalogueRow('egg').per100.water / 100;
 
 /** @param s sums with some flour or ground nuts in them */
-export function viewOf(s: Sums, { title, working }: Said): View {
+export function viewOf(s: Sums, { title, working, cooking }: Said): View {
   const f = figures(s);
   const is = {} as Record<Measured, number>;
   for (const m of measures) is[m] = toLog(m, f[m]);
@@ -139,6 +141,7 @@ export function viewOf(s: Sums, { title, working }: Said): View {
     },
     traits: traitsOf(s, flour),
     kinds: kindsOf(title),
+    away: awayFromOven(cooking),
     words: titleWords(title),
     working,
   };

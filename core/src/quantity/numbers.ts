@@ -2,7 +2,7 @@ import { numericQuantity } from 'numeric-quantity';
 
 const vulgar = '¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞';
 /** Source of a regular expression for one number: `2`, `2.5`, `2,5`, `1/2`, `1 1/2`, `1½`, `½`. */
-export const numberPattern = `(?:\\d+\\s*[${vulgar}]|[${vulgar}]|\\d+[ -]\\d+\\s*[/⁄]\\s*\\d+|\\d+\\s*[/⁄]\\s*\\d+|\\d{1,3}(?:,\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)?)`;
+export const numberPattern = `(?:\\d+\\s*[${vulgar}]|[${vulgar}]|\\d+[ -]\\d+\\s*[/⁄]\\s*\\d+|\\d+\\s*[/⁄]\\s*\\d+|\\d{1,3}(?:,\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)?|\\.\\d+)`;
 
 /** Reads one number in any of those forms; null when it is none. `1,500` is fifteen hundred, `1,5` one and a half. */
 export function readNumber(text: string): number | null {

@@ -101,10 +101,31 @@ function scan(line: string): readonly Found[] {
     // "100 g chocolate drops" has its amount already; in a list of several a pinch is one of them
     const another = /^(?:pinch|dash|splash|glug|knob)/i.test(m[0]) && /(?:[,;+&]|\band)\s*$/.test(line.slice(0, from));
     const overlaps = found.some((f) => f.from < to && from < f.to);
-    if (found.length === 0 || (another && !overlaps))
+    // "pinch of salt, 1/2 tsp mustard": the first of several
+    const behind = found.find((f) => f.from >= to);
+    const first = behind && line.slice(0, from).trim() === '' && /[,;+&]|\band\b/i.test(line.slice(to, behind.from));
+    if (found.length === 0 || ((another || first) && !overlaps))
       found.push({ value: /^few/i.test(m[0]) ? 4 : 1, unit: unitId(m[0].replace(/^few\s/i, '')), from, to });
   }
-  return found.sort((x, y) => x.from - y.from);
+  const both = joined(line);
+  const single = both.length === 0 ? found : found.filter((f) => !both.some((r) => f.from < r.to && r.from < f.to));
+  return [...single, ...both].sort((x, y) => x.from - y.from);
+}
+
+/** "850ml-1L", "3/4 cup to 1 cup": two ends that each have their unit are one range, in the unit of the first. */
+const twoUnits = new RegExp(
+  `(?<![\\p{L}\\d.,/])(${numberPattern})\\s*(${unitPattern})\\s*${to}\\s*(${numberPattern})\\s*(${unitPattern})`,
+  'giu',
+);
+function joined(line: string): Found[] {
+  return [...line.matchAll(twoUnits)].flatMap((m): Found[] => {
+    const [first, second] = [unitId(m[2]), unitId(m[4])].map((id) => units.find((u) => u.id === id));
+    const [a, b] = [readNumber(m[1] ?? ''), readNumber(m[3] ?? '')];
+    if (!first || !second || a === null || b === null || first.dimension !== second.dimension) return [];
+    const per = first === second ? 1 : first.size && second.size ? second.size / first.size : null;
+    if (per === null || b * per <= a) return [];
+    return [{ value: [a, b * per], unit: first.id, from: m.index, to: m.index + m[0].trimEnd().length }];
+  });
 }
 
 const scanned = remembered(scan);

@@ -6,6 +6,8 @@ import { scanAmounts, type Found } from '../quantity/scan.js';
 import { unitOf } from '../quantity/units.js';
 import { plainChars } from './anatomy.js';
 import { durations } from '../text/durations.js';
+import { cookedIn, cookingWords } from '../text/cooked.js';
+import type { Baking } from './baking.js';
 import * as make from './bake/tin-kinds.js';
 import { readYieldLine } from './cards.js';
 import type { Classified } from './parts.js';
@@ -113,6 +115,24 @@ const bareName = (p: Classified, kitchen: Kitchen): boolean =>
   !/\d/.test(p.text) &&
   exactName(p.text.replace(/[.,;:]$/, ''), kitchen) !== null;
 
+/** From so many amounts on a line is a list, and a name alone between its commas a thing of it. */
+const A_RUN = 3;
+/** Known names without an amount in a line that lists things with theirs: ", 1 gill milk, nutmeg." */
+function namesAmong(p: Classified, marks: readonly Mark[], kitchen: Kitchen): Place[] {
+  const mine = marks.filter((m) => m.line === p.no && m.what === 'amount');
+  const from = Math.min(...mine.map((m) => m.from));
+  if (mine.length < A_RUN) return [];
+  return [
+    ...plainChars(p.text).matchAll(/(?<=^|[,;]\s*(?:and\s+)?)[\p{L}][\p{L} -]{2,24}(?=\s*(?:[,;.]|$))/giu),
+  ].flatMap((m): Place[] => {
+    const place = { line: p.no, from: p.at + m.index, to: p.at + m.index + m[0].length };
+    const taken = marks.some(
+      (x) => x.line === p.no && finer[x.what] !== undefined && x.what !== 'method' && overlaps(x, place),
+    );
+    return place.from > from && !taken && exactName(m[0], kitchen) !== null ? [place] : [];
+  });
+}
+
 /**
  * Goes over all parts of a text once it was read.
  *
@@ -163,15 +183,18 @@ export function accountOf(
       if (p.kind === 'title' && !loose.food) continue;
       ask(loose);
     }
-    if (bareName(p, kitchen) && parts.some((x) => x.kind === 'ingredient')) {
-      const made = item(p.text, p.no);
-      if (!there.has(made.ingredient) && !doubted(whole))
+    const bare =
+      bareName(p, kitchen) && parts.some((x) => x.kind === 'ingredient') ? [whole] : namesAmong(p, marks, kitchen);
+    for (const place of bare) {
+      const said = p.text.slice(place.from - p.at, place.to - p.at);
+      const made = item(said, p.no);
+      if (!there.has(made.ingredient) && !doubted(place))
         doubts.push({
-          id: `name-${p.no}`,
-          place: whole,
+          id: place === whole ? `name-${p.no}` : `name-${p.no}-${place.from}`,
+          place,
           kind: 'unplaced',
           likely: 'line',
-          words: `"${p.text}" stands in the list without an amount.`,
+          words: `"${said}" stands in the list without an amount.`,
           choices: [
             { id: 'line', words: 'a line of the list, amount to come', edit: { kind: 'item', item: made } },
             { id: 'keep', words: 'a remark', edit: { kind: 'keep' } },
@@ -183,6 +206,37 @@ export function accountOf(
   for (const d of [...asked, ...doubts]) if (d.place) stretches.push({ ...d.place, fate: 'doubt' });
   return { stretches, doubts };
 }
+
+/** That something is not baked: what was read of its heat is not an oven's, and stays in the method. */
+export function awayFromOven(
+  { cooking, bake }: NonNullable<Baking['away']>,
+  marks: readonly Mark[],
+  kitchen: Kitchen,
+): Doubt {
+  const at = marks.find((m) => m.what === 'heat' || m.what === 'time');
+  const oven = bake && (bake.minutes?.early ?? 0) >= SHORTEST_BAKE ? bake : null;
+  return {
+    id: 'away',
+    place: at ? { line: at.line, from: at.from, to: at.to } : null,
+    kind: 'no-bake',
+    likely: 'keep',
+    words: `It is cooked ${cookingWords[cooking]}, by what the method says: its heat and times stay there, and no oven is reckoned for it.`,
+    choices: [
+      { id: 'keep', words: 'as it is', edit: { kind: 'keep' } },
+      ...(oven
+        ? [
+            {
+              id: 'oven',
+              words: `it is baked in the oven, ${degreesIn(kitchen.display.temperature, oven.ovenC)}`,
+              edit: { kind: 'bake' as const, bake: oven },
+            },
+          ]
+        : []),
+    ],
+  };
+}
+/** Minutes below which nothing is baked in an oven. */
+const SHORTEST_BAKE = 5;
 
 const minutesWords = ({ early, late }: NonNullable<BakeSetting['minutes']>): string =>
   early === late ? `${early} minutes` : `${early} to ${late} minutes`;
@@ -209,7 +263,8 @@ function missing(
   const text = parts.map((p) => p.text).join('\n');
   const items = allItems(formula);
   const out: Doubt[] = [];
-  const stove = /\bmicrowave\b|\bgriddle\b|\bfrying pan\b|\bsteam(?:er|ed)?\b|\bwaffle\b/i.test(text);
+  const cooking = cookedIn(formula.title, text);
+  const stove = cooking !== null && cooking !== 'oven';
   const list = items.length >= 3;
   const done = parts.some(
     (p) =>

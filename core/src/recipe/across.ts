@@ -11,6 +11,7 @@ import { capacityOf, outlineOf } from '../tin/geometry.js';
 import type { Baking } from './baking.js';
 import type { Choice, Doubt } from './draft.js';
 import { mentions } from './mentions.js';
+import { heldAgainst, type Held } from '../balance/held.js';
 import { outOfKeeping } from './out-of-keeping.js';
 import { amountOf, meant, type Places } from './places.js';
 
@@ -30,7 +31,8 @@ export function across(
   const listed = listAndMethod(formula, at, kitchen);
   // the method names what the list lacks: that is asked, and no more
   const named = listed.some((d) => d.kind === 'unlisted');
-  const single = [...outOfProportion(formula, w, at), ...spoons(formula, w, at, kitchen)];
+  const held = heldAgainst(formula, w, kitchen);
+  const single = [...outOfProportion(formula, w, at), ...spoons(formula, w, held, at, kitchen)];
   return [
     ...single,
     ...(single.length === 0 && !unsettled
@@ -85,8 +87,11 @@ function outOfProportion(formula: Formula, w: Weighed, at: Places): Doubt[] {
     }));
 }
 
+/** So many times what is asked about nobody makes a bake with. Judgement. */
+const NOBODY = 1.5;
+
 /** A leavener or salt out of proportion: a tablespoon for a teaspoon, soda for powder. */
-function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Doubt[] {
+function spoons(formula: Formula, w: Weighed, held: Held | null, at: Places, kitchen: Kitchen): Doubt[] {
   const flour = w.totals.flourG;
   if (flour <= 0) return [];
   const out: Doubt[] = [];
@@ -104,6 +109,10 @@ function spoons(formula: Formula, w: Weighed, at: Places, kitchen: Kitchen): Dou
     // cocoa is leavened as flour is
     const share = (100 * item.grams) / (flour + w.totals.cocoaG);
     if (share <= rule.above) continue;
+    // a cocoa cake with two teaspoons of soda is as many make it: where the whole can be judged, that decides, up to what nobody does
+    const odd =
+      held?.suspects.some((s) => s.sure !== 'hint' && s.role === (of === 'salt' ? 'salt' : 'leavener')) ?? true;
+    if (!odd && share <= NOBODY * rule.above) continue;
     const choices: Choice[] = [];
     if (of === 'soda')
       choices.push({
@@ -326,7 +335,10 @@ function tin(formula: Formula, w: Weighed): Doubt[] {
 
 /** What the method speaks of and the list lacks, and the other way round. */
 function listAndMethod(formula: Formula, at: Places, kitchen: Kitchen): Doubt[] {
-  const { unused, unlisted } = mentions(formula, kitchen);
+  const { unused: unnamed, unlisted } = mentions(formula, kitchen);
+  // "Night before: 300 g dried fruit, 150 g sugar, 300 ml tea. Stir, leave.": what a step lists, it takes
+  const stepLines = new Set(formula.method.map((_, i) => at.step(i)?.line));
+  const unused = unnamed.filter((i) => !stepLines.has(at.item(i.id).line));
   // a method that names few of its ingredients says nothing by leaving one out
   const quiet = unused.length > Math.max(2, allItems(formula).length / 3);
   return [

@@ -2,7 +2,7 @@ import { familyByEvidence } from '../balance/evidence.js';
 import { weigh } from '../balance/weigh.js';
 import type { About, FamilyId, Formula, Group, Item, Kitchen, MethodStep } from '../formula/types.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
-import { accountOf, confidenceOf } from './account.js';
+import { accountOf, awayFromOven, confidenceOf } from './account.js';
 import { scanAmounts } from '../quantity/scan.js';
 import { across, type Places } from './across.js';
 import { readBaking } from './baking.js';
@@ -16,6 +16,7 @@ import {
   readStatedLine,
   readYieldLine,
 } from './cards.js';
+import { citrusAbroad } from './citrus.js';
 import { classify, isCard } from './classify.js';
 import { sameAs } from './list-lines.js';
 import type { Classified } from './parts.js';
@@ -112,6 +113,13 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
       here.items.splice(-made.length, made.length, ...made.map((i) => ({ ...i, words: p.text })));
       continue;
     }
+    const citrus = citrusAbroad(p.text);
+    if (citrus) {
+      const place = { line: p.no, from: p.at, to: p.at + p.text.length };
+      const made = r.line(citrus, p.no, p.at, here, place);
+      here.items.splice(-made.length, made.length, ...made.map((i) => ({ ...i, words: p.text })));
+      continue;
+    }
     const apart = here.role === 'batter' || isMixed(here) ? apartIn(p.text) : null;
     const names = seriesIn(p.text, kitchen) ?? (apart ? null : namesIn(p.text, kitchen));
     if (names) {
@@ -131,7 +139,7 @@ function readList(parts: readonly Classified[], r: Reading, kitchen: Kitchen, ca
 
 /** "grated lemon rind, vanilla, a pinch of salt": several things of which some have no amount. Null for any other line. */
 function namesIn(text: string, kitchen: Kitchen): Piece[] | null {
-  if (text.length > 90 || /\bor\b|\beach\b|\bplus\b|[()]/i.test(text)) return null;
+  if (text.length > 90 || /\bor\b|\beach\b|\bplus\b|[()]|^(?:zest|juice|rind)\s+(?:of\s+)?\d/i.test(text)) return null;
   const pieces: { text: string; at: number }[] = [];
   let from = 0;
   for (const m of text.matchAll(/,\s*|\s+and\s+|\s*&\s*|\s\+\s/gi)) {
@@ -204,8 +212,15 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
   const weighing = parts.some((p) => /\d\s*g\b|\b(?:grams?|grammes?|kilos?)\b/i.test(p.text));
   const section = (role: Told['role']): Section => sectionFor(r, role);
   const besides: Doubt[] = [];
+  const begins = parts.find((p) => p.kind === 'ingredient')?.no ?? 0;
+  const mills = (id: string): boolean => ingredientOf(id, undefined, kitchen).base !== undefined;
+  // a list without flour, which the steps have, was never the whole list
+  const part = list && !listed.some((i) => mills(i.ingredient));
+  let milled = false;
   for (const p of parts) {
     if (p.kind !== 'method' && p.kind !== 'other' && p.kind !== 'title') continue;
+    // what is told above a list is a story
+    if (list && p.no < begins && p.kind !== 'method') continue;
     if (readMeasuresLine(p.text) ?? readOvenLine(p.text) ?? readStatedLine(p.text) ?? readYieldLine(p.text)) continue;
     for (const t of toldIn(p.text, kitchen, weighing && !list, !list)) {
       if (
@@ -213,6 +228,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
         (there.has(t.ingredient) ||
           t.grams ||
           t.role === 'grease' ||
+          shortFor(t.name, listed) ||
           (generic.test(t.name) && hasKind(t.ingredient, there, kitchen)))
       )
         continue;
@@ -227,6 +243,7 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
         continue;
       }
       there.add(t.ingredient);
+      milled ||= mills(t.ingredient);
       const [made] = items;
       if (made && t.reckoned) r.doubts.push(reckonedDoubt(made, place, t.reckoned));
       for (const item of items)
@@ -259,7 +276,18 @@ function readProse(parts: readonly Classified[], r: Reading, kitchen: Kitchen): 
     }
   }
   // a slip of the list is asked about; where the steps tell several of the things, they are a part of the list
-  if (besides.length < TOLD_TOO) r.doubts.push(...besides);
+  if (besides.length < TOLD_TOO && !(part && milled)) r.doubts.push(...besides);
+}
+
+/** Whether a name is what a line of the list is called for short: "the curd" of lemon curd. */
+function shortFor(name: string, listed: readonly Item[]): boolean {
+  const words = plainText(name)
+    .split(' ')
+    .filter((w) => w !== '' && w !== 'the');
+  return listed.some((i) => {
+    const full = plainText(i.words).split(' ');
+    return words.length > 0 && words.length < full.length && words.every((w) => full.includes(w));
+  });
 }
 
 /** From so many figures without a unit on a list is of grams throughout; one question is enough. */
@@ -364,8 +392,10 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const baking = readBaking(
     prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text) && !readAboutLine(p.text)),
     shapedHere(work, (entry) => lineOf(steps[entry], method[entry])),
+    title,
   );
   marks.push(...baking.marks);
+  if (baking.away) doubts.push(awayFromOven(baking.away, baking.marks, kitchen));
   for (const p of steps) marks.push({ line: p.no, from: p.at, to: p.at + p.text.length, what: 'method' });
   const stated = firstOf(readStatedLine);
   const set = firstOf(readOvenLine) ?? baking.bake;

@@ -4,8 +4,10 @@ import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/cour
 import { readSpoken, spokenPattern } from '../quantity/spoken.js';
 import { capacityOf } from '../tin/geometry.js';
 import { namesShape } from '../tin/spoken.js';
+import { cookedIn, type Cooking } from '../text/cooked.js';
 import { sizesIn } from '../text/lengths.js';
 import type { OnTray } from './bake/shaped-tins.js';
+import { cups, loafOfWeight } from './bake/tin-kinds.js';
 import { readVessels, type ShapedHere } from './bake/vessels.js';
 import { readMeasured } from './tins.js';
 
@@ -28,45 +30,100 @@ export interface Baking {
   readonly countedAt: Mark | null;
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly marks: readonly Mark[];
+  /** What it is cooked in where that is no oven, with the heat that was read, which is not one of an oven. */
+  readonly away: { readonly cooking: Exclude<Cooking, 'oven'>; readonly bake: BakeSetting | null } | null;
 }
 
+const FUNCTION_WORD = /^(?:in|and|or|from|of|to|with|for|x)$/;
 const yieldWords = new RegExp(
-  String.raw`\b(makes|yields?|serves|servings|yield|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|approx\.?\s*|around\s*)?(?:(\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?|(${spokenPattern}|an?)(?![\p{L}]))(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?`,
+  String.raw`\b(makes|yields?|serves|servings|yield|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|abt\.?\s*|approx\.?\s*|around\s*)?(?:(\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?|(${spokenPattern}|an?)(?![\p{L}]))(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?`,
   'iu',
 );
 /** "Rock buns (12)", "Scones for the fete (about 16)". */
-const titled = /^[^\d]{3,50}\((?:about |makes |makes about )?(?<n>\d{1,2})(?: (?<what>\p{L}+))?\)$/iu;
+const titled =
+  /^[^\d]{3,50}(?:\((?:about |makes |makes about )?(?<n>\d{1,2})(?: (?<what>\p{L}+))?\)$|(?<=(?:s|es)), (?:makes |about )?(?<bare>\d{1,2})$)/iu;
+/** Pieces that are counted where heat and time are told: "400 F, 12 muffins, 18-20 minutes". */
+const counted =
+  /(?:^|[,;(]\s*)(?<n>\d{1,2})\s+(?:large |small |standard |mini )?(?<what>muffins|cup\s?cakes|scones|biscuits|buns|rolls|fairy cakes)(?=\s*(?:[,;.)]|$))/i;
+
+/** "Makes about 5 dozen", "yields 2 1/2 dozen small muffins", "gives a dozen". */
+const dozens = new RegExp(
+  String.raw`\b(?:makes|yields?|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|approx\.?\s*|around\s*)?(?:(\d{1,2})?\s*(½|1\/2|\.5)?|(half an?|${spokenPattern}|an?))(?:\s*(?:-|–|to)\s*\d{1,2})?\s*(?:doz\.|dozen\b)(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?`,
+  'iu',
+);
+function dozensIn(m: RegExpExecArray): number {
+  const said = (m[3] ?? '').toLowerCase();
+  if (/^half/.test(said)) return 6;
+  if (said !== '') return 12 * (/^an?$/.test(said) ? 1 : (readSpoken(said) ?? 0));
+  return 12 * (Number(m[1] ?? 0) + (m[2] ? 0.5 : 0));
+}
 
 function readYield(line: Prose): { pieces: { pieces: number; name?: string }; mark: Mark } | null {
+  const dozen = dozens.exec(line.text);
+  if (dozen && dozensIn(dozen) >= 1) {
+    const name = dozen[4]?.toLowerCase();
+    const mark: Mark = { line: line.no, from: line.at + dozen.index, to: line.at + dozen.index + dozen[0].length, what: 'yield' }; // prettier-ignore
+    return { pieces: { pieces: dozensIn(dozen), ...(name && !FUNCTION_WORD.test(name) && { name }) }, mark };
+  }
   const m =
     yieldWords.exec(line.text) ??
     /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text) ??
-    titled.exec(line.text.trim());
+    titled.exec(line.text.trim()) ??
+    counted.exec(line.text);
   if (!m) return null;
   // "makes one 20 cm round" counts tins, not pieces
   if (/^\s*\d+(?:[.,]\d+)?\s*-?(?:cm|mm|in\b|inch|")/i.test(line.text.slice(m.index + m[0].length))) return null;
   const said = (m[3] ?? '').toLowerCase();
-  const n = m.groups?.['n']
-    ? Number(m.groups['n'])
-    : m[2]
-      ? Number(m[2])
-      : /^an?$/.test(said)
-        ? 1
-        : (readSpoken(said) ?? 0);
+  const figure = m.groups?.['n'] ?? m.groups?.['bare'];
+  const n = figure ? Number(figure) : m[2] ? Number(m[2]) : /^an?$/.test(said) ? 1 : (readSpoken(said) ?? 0);
   const name = (m.groups?.['what'] ?? m[4])?.toLowerCase();
   if (n < 1 || !Number.isInteger(n) || /^(?:cm|inch|g|kg|ml|minutes?|hours?)$/.test(name ?? '')) return null;
   const mark: Mark = { line: line.no, from: line.at + m.index, to: line.at + m.index + m[0].length, what: 'yield' };
-  return { pieces: { pieces: n, ...(name && !/^(?:in|and|or|from|of|to|with|for)$/.test(name) && { name }) }, mark };
+  return { pieces: { pieces: n, ...(name && !FUNCTION_WORD.test(name) && { name }) }, mark };
 }
 
 /**
  * Gathers heat, time, tins and yield from the lines that are not ingredients; the first clear mention of each counts.
  *
  * @param shaped the dough as the method shapes it, for what stands on a tray by itself
+ * @param title tells what it is cooked in where the lines do not
  */
-export function readBaking(lines: readonly Prose[], shaped: ShapedHere | null): Baking {
+export function readBaking(lines: readonly Prose[], shaped: ShapedHere | null, title = ''): Baking {
+  const cooking = cookedIn(title, lines.map((l) => l.text).join('\n'));
+  const read = bakedIn(lines, shaped);
+  if (cooking === null || cooking === 'oven') return shaped ? read : inCups(read, title);
+  // what a griddle or hot fat cooks stands in no tin and on no tray
+  const tinned = cooking === 'steam' || cooking === 'microwave';
+  const none = { bake: null, minutes: null, heatDoubt: null, byWords: null, counted: null, countedAt: null };
+  const open = tinned ? {} : { tins: [], openTin: null, hugeTin: null };
+  return { ...read, ...none, ...open, away: { cooking, bake: read.bake } };
+}
+
+const CUPPED = /\b(?:muffins|cup\s?cakes|fairy cakes)\b/i;
+/** More loaves than this are no household's. */
+const MOST_LOAVES = 8;
+/** So many stand in one tray for the oven at most; more are several trays of twelve. */
+const ONE_TRAY = 24;
+/** What is called muffins and counted stands in cups, where the words name no more than a tray, or nothing. */
+function inCups(read: Baking, title: string): Baking {
+  const [use] = read.tins;
+  const made = read.pieces?.pieces ?? 0;
+  const open = read.tins.length === 0 || (read.tins.length === 1 && use?.tin.shape === 'mound' && use.count === 1);
+  if (read.tins.length === 0 && made > 0 && made <= MOST_LOAVES && /^loa(?:f|ves)$/.test(read.pieces?.name ?? ''))
+    return { ...read, openTin: null, tins: [{ tin: loafOfWeight(900, 'light metal'), count: made }] };
+  if (!open || made < 4 || made > 120 || !CUPPED.test(`${title} ${read.pieces?.name ?? ''}`)) return read;
+  const several = made > ONE_TRAY && made % 12 === 0;
+  return {
+    ...read,
+    openTin: null,
+    tins: [{ tin: cups(several ? 12 : made, 'usual', 'light metal'), count: several ? made / 12 : 1 }],
+  };
+}
+
+function bakedIn(lines: readonly Prose[], shaped: ShapedHere | null): Baking {
   const heat = readHeat(lines);
-  const rest = { heatDoubt: heat.doubt, byWords: heat.byWords, minutes: heat.bake ? null : heat.minutes };
+  const minutes = heat.bake ? null : heat.minutes;
+  const rest = { heatDoubt: heat.doubt, byWords: heat.byWords, minutes, away: null };
   const marks: Mark[] = [...heat.marks];
   let pieces: Baking['pieces'] = null;
   for (const line of lines) {

@@ -13,7 +13,18 @@ import {
   type GroupHead,
 } from './headings.js';
 import { readAboutLine } from './cards.js';
-import { asks, bareAmounts, besideList, countedIn, listedIn, looksLikeIngredient, units, verbs } from './list-lines.js';
+import { citrusAbroad } from './citrus.js';
+import {
+  asks,
+  bareAmounts,
+  besideList,
+  countedIn,
+  listedIn,
+  looksLikeIngredient,
+  nothingElse,
+  units,
+  verbs,
+} from './list-lines.js';
 import { matchIngredient } from './match.js';
 import type { Classified, Kind } from './parts.js';
 import { bakeNoun } from './titles.js';
@@ -27,15 +38,20 @@ const farewell =
   /^(?:(?:much|lots of|all (?:my|our)|with|your(?:s)?|kind|warm|best|as ever)\s+)*(?:love|regards|wishes|yours|cheers|kisses|hugs|fondly|sincerely|affectionately|x{1,4})(?:\s+(?:from|to you all|always|ever|truly))?(?:\s*[,.!–-]|\s*$)/i;
 /** A name at the top that happens to hold a number or a measure: "One bowl vanilla cake", "Drop biscuits". */
 const namesBake = (text: string): boolean => {
-  const before = text.split(/\d/)[0] ?? '';
+  const before =
+    text.replace(/^\d{1,2}(?=[- ](?:ingredient|minute|min|bowl|hour|day|egg)s?\b)/i, '').split(/\d/)[0] ?? '';
   return (
     bakeNoun.test(before) &&
-    !/^\d/.test(text) &&
+    !/^\d(?!\d?[- ](?:ingredient|minute|min|bowl|hour|day|egg)s?\b)/i.test(text) &&
     text.length < 90 &&
     // "oat drops" are no measure
     (!units.test(text.replace(bakeNoun, ' ')) || /[,:;(–-]\s*(?:\w+\s+)?$/.test(before))
   );
 };
+
+/** What a page says of a recipe over its title: "Servings: 16", "Total time: 1 hr". */
+const cardHead =
+  /^(?:serves|makes|servings?|prep|yields?)\s+\d+\D{0,20}\b(?:prep|cook|bake|total|min|mins|hrs?|hour)\b|^sent from my\b|^(?:servings?|serves|yields?|makes|calories|(?:total|prep|cook|bake|active|hands-on)(?:ing)?(?:\s+time)?|course|cuisine|author|rating|category|keywords?|difficulty)\s*[:=]\s*\S/i;
 
 const textOf = (raw: string): string =>
   raw
@@ -137,11 +153,17 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
     if (greets && !titled && !bakeNoun.test(text)) return add('story');
     if (farewell.test(text) && text.split(' ').length < 7) return add('story');
     const named = !titled && (namesBake(text) || (above && !/[.!?]$/.test(text)));
-    const ingredient = section !== 'method' && !above && !named && looksLikeIngredient(text, kitchen, bareList);
+    const ingredient =
+      (section !== 'method' && !above && !card && citrusAbroad(text) !== null) ||
+      ((section !== 'method' || (!card && nothingElse(text, kitchen))) &&
+        !above &&
+        !named &&
+        looksLikeIngredient(text, kitchen, bareList));
     if (
       !titled &&
       !ingredient &&
       !asks.test(text) &&
+      !cardHead.test(text) &&
       (/^#\s/.test(raw) || named || (!verbs.test(text.split(' ')[0] ?? '') && text.length < 90))
     ) {
       titled = true;
@@ -175,16 +197,18 @@ export function classify(lines: readonly string[], kitchen: Kitchen): Classified
       const end = /[.!]\s+(?=\p{Lu})/u.exec(labelled.rest);
       const work = end ? end.index + end[0].length : card ? -1 : workBehind(labelled.rest);
       const list = work < 0 ? labelled.rest : labelled.rest.slice(0, work).trimEnd();
+      const names = !titled && labelled.group !== null && bakeNoun.test(text.slice(0, labelled.at));
       titled = true;
       listed++;
-      if (labelled.group)
+      if (names) out.push({ kind: 'title', text: text.slice(0, labelled.at).replace(/[\s:–-]+$/, ''), no, at: start });
+      else if (labelled.group)
         out.push({ kind: 'heading', text: labelled.group.name, no, at: start, group: labelled.group, inline: true });
       out.push({
         kind: 'ingredient',
         text: list.replace(/[.!]$/, ''),
         no,
         at: start + labelled.at,
-        ...(labelled.group && { inline: true }),
+        ...(labelled.group && !names && { inline: true }),
       });
       // "Melt together: 120 g butter, 150 g syrup" is a step as well
       const name = text.slice(0, labelled.at).replace(/[\s:–-]+$/, '');

@@ -24,7 +24,7 @@ const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
   [/filling|custard|curd|sandwich|to fill|füllung|garniture|relleno|ripieno/i, 'filling'],
   [/syrup|soak|leches|sirup|sirop|almíbar|sciroppo|poured over|to pour over/i, 'soak'],
   [
-    /topping|streusel|crumble|\btops?\b|to (?:serve|sprinkle|garnish|top|scatter|brush)|on top|sprinkl|serving|streusel|zum bestreuen|decoration/i,
+    /topping|streusel|crumble|\bcrumbs?\b(?! (?:cake|muffin|bread))|\btempering\b|\bcoat(?:ing)?\b|\btops?\b|to (?:serve|sprinkle|garnish|top|scatter|brush)|on top|sprinkl|serving|streusel|zum bestreuen|decoration/i,
     'top',
   ],
   [/\btins?\b|\bpan\b|greas|dusting|für die form|pour le moule/i, 'grease'],
@@ -32,7 +32,7 @@ const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
   [/\bwet\b|liquid|in turns with|bind|flüssig/i, 'wet'],
   [/\bcream(?:ed|ing)?\b (?:together|mix)|rub in|fat and sugar|butter and sugar/i, 'fat-sugar'],
   [/beat in|\beggs?\b/i, 'egg'],
-  [/fold in|add[- ]?ins|mix[- ]?ins|inclusions|stir through/i, 'fold-in'],
+  [/fold in|^(?:then )?add$|stir[- ]?ins?|add[- ]?ins|mix[- ]?ins|inclusions|stir through/i, 'fold-in'],
 ];
 export const roleOfHeading = (name: string): GroupRole => roleWords.find(([re]) => re.test(name))?.[1] ?? 'batter';
 
@@ -44,11 +44,11 @@ export interface GroupHead {
 }
 
 const component =
-  /^(?:the )?(?:(?:[a-z]+ )?(?:streusel|crumble|frosting|icing|glaze|drizzle|buttercream|syrup|filling|custard|ganache)(?: topping)?|[a-z]+ topping|tops?|topping|streusel|crumble(?: topping)?|soak(?:ing)?|leches|dry(?: ingredients| stuff| things| mix)?|wet(?: ingredients| stuff| things| mix)?|cake|base|batter|muffins|loaf|dough|scones|sponge|teig|belag|füllung|guss|glasur|streusel|pâte|masa|relleno|impasto)$/i;
+  /^(?:the )?(?:(?:[a-z]+ ){0,3}(?:streusel|crumble|frosting|icing|glaze|drizzle|buttercream|syrup|filling|custard|ganache)(?: topping)?|[a-z]+ topping|tops?|topping|streusel|crumble(?: topping)?|soak(?:ing)?|leches|dry(?: ingredients| stuff| things| mix)?|wet(?: ingredients| stuff| things| mix)?|cake|base|batter|muffins|loaf|dough|scones|sponge|teig|belag|füllung|guss|glasur|streusel|pâte|masa|relleno|impasto)$/i;
 const forThe =
   /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice|pour|brush|fill|top|scatter|sprinkle)|für (?:den|die|das)\s|pour (?:la|le|les|l')\s?|para (?:la|el)\s|per (?:la|il|l')\s?).{2,50}$/i;
 const notGroup =
-  /^(?:hi|hello|hey|dear|thanks|makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
+  /\bmethod$|^(?:(?:hot|moderate|medium|cool|slow|quick|warm)\s+oven|hi|hello|hey|dear|thanks|makes|serves|yields?|oven|bake|baking|prep|time|tin|temperature|total|cook|servings|keeps|storage|tips?|notes?|makes about)\b/i;
 
 /** A heading over a group: "For the frosting", "Dry ingredients:", "Streusel (top):". Null when the line is none. */
 export function groupHead(raw: string, text: string, inList: boolean): GroupHead | null {
@@ -71,7 +71,8 @@ export interface Label {
   readonly group: GroupHead | null;
 }
 
-const label = /^([\p{L}][\p{L}'’&/ -]{1,36}?)\s*(?::|\s[-–—]\s)\s*(?=\S)/u;
+const label =
+  /^\*{0,2}([\p{L}][\p{L}'’&/ -]{1,36}?|for \d{1,3}(?: \p{L}+)?(?: \([^()]{2,40}\))?)\s*(?::|\*{0,2}\s[-–—]\s|\*{2}:)\*{0,2}\s*(?=\S)/iu;
 
 /** Takes the label off a line that goes on behind it with a list. Null when there is none. */
 export function labelOf(text: string, listed: (rest: string) => boolean): Label | null {
@@ -95,6 +96,6 @@ export const noteHeading =
   /^(?:(?:recipe |cook'?s |baker'?s )?notes?|tips?(?: and tricks)?|hints?|variations?|nutrition(?:al)?(?: \(.*\))?(?: information| facts)?|storage|equipment|to store|keeping|substitutions?|tipps?|nährwerte.*|conseils?|astuces?|consejos?|consigli)\s*(?:\(.*\))?:?$/i;
 /** What a page has behind its recipe and around it. */
 export const afterHeading =
-  /^(?:comments?|reviews?|leave a (?:reply|comment)|reader (?:comments|reviews)|related(?: posts| recipes)?|you (?:might|may) also like|more recipes|faqs?|frequently asked.*|did you make (?:this|it).*|share this|about the author|\d+ (?:thoughts|comments|responses|replies|reviews)(?: on)?\b.*|kommentare.*|commentaires.*|comentarios.*|commenti.*)[:?!]?$/i;
+  /^(?:comments?|reviews?|leave a (?:reply|comment)|reader (?:comments|reviews)|related(?: posts| recipes)?|you (?:might|may) also like|more recipes|faqs?|frequently asked.*|did you make (?:this|it).*|share this|about the author|\d+ (?:thoughts|comments|responses|replies|reviews)(?: on)?\b.*|kommentare.*|commentaires.*|comentarios.*|commenti.*)[:?!]?$|^(?:\d+\s+)?(?:comments?|reviews?)\s*(?:\(\d+\))?\s*:\s*["“‘'(]/i;
 export const furniture =
   /\bjump to\b|\bskip to\b|\bprint(?: recipe)?\b\s*(?:$|[|·])|\bpin (?:it|recipe)\b|[★☆⭐]|\b\d+(?:[.,]\d+)?\s*(?:\(|from )?\s*[\d,.]+\s*(?:votes?|ratings?|reviews?)\)?|^home\b.*[»>›/]|\b(?:published|modified|updated|posted)\b\s*(?:on\b|:)|affiliate links?|contains ads|tag (?:us|me)\b|subscribe|newsletter|cookies? policy|all rights reserved|^(?:share|save)(?:\s*[|·]\s*\w+|\s+(?:recipe|this))*\s*$|\brate this\b|^\s*(?:US customary|US|metric|imperial|cups|1x|2x|3x)(?:[\s|/·-]+(?:US customary|US|metric|imperial|cups|1x|2x|3x))+\s*$|^\s*(?:US customary|metric)\s*$/i;

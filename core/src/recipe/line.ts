@@ -136,6 +136,18 @@ function ofCitrus(text: string): Match[] | null {
   return [...(juice ? [as(juiceOf[fruit] ?? 'orange-juice')] : []), ...(zest ? [as('citrus-zest')] : [])];
 }
 
+/** Of these a recipe gives weights or measures, and no numbers. */
+const NEVER_COUNTED: ReadonlySet<string> = new Set([
+  'leavener',
+  'salt',
+  'flour',
+  'sugar',
+  'fat',
+  'liquid',
+  'cocoa',
+  'flavour',
+]);
+
 interface Named {
   readonly matches: readonly Match[];
   /** Another ingredient that the line allows instead. */
@@ -157,7 +169,7 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
     exactName(`${words} ${first}`, kitchen);
   if (exact && first !== '') return { matches: [exact], other: null, slip: false };
   const peel = ofCitrus(
-    `${words} ${/\b(?:juice|zest|rind)/i.test(`${tail} ${brackets.join(' ')}`) && !/juice|zest|rind/i.test(words) ? `${tail} ${brackets.join(' ')}` : ''}`,
+    `${words} ${citrus.test(words) && /\b(?:juice|zest|rind)/i.test(`${tail} ${brackets.join(' ')}`) && !/juice|zest|rind/i.test(words) ? `${tail} ${brackets.join(' ')}` : ''}`,
   );
   if (peel && !/\b(?:extract|curd|oil|essence|yogh?urt|marmalade|sugar|cordial|blossom)\b/i.test(words))
     return { matches: peel, other: null, slip: false };
@@ -255,7 +267,10 @@ export function readLine(
   for (const [n, raw] of segments.entries()) {
     // "juice of a lemon and 2 limes": what is done to the first is done to the second
     const inherits =
-      n > 0 && first && /^\s*(?:juice|zest)\s+of\b/i.test(plainChars(text)) && !/juice|zest/i.test(raw.name);
+      n > 0 &&
+      first &&
+      /^\s*(?:juice|zest)\s+(?:of\b|\d|½|an?\b)/i.test(plainChars(text)) &&
+      !/juice|zest/i.test(raw.name);
     const segment: Segment = inherits
       ? { ...raw, name: `${/^\s*juice/i.test(text) ? 'juice' : 'zest'} of ${raw.name}` }
       : raw;
@@ -438,7 +453,9 @@ function readItem(
   if (match && unclear && chosen?.stated === unclear) doubts.push(doubt.eachOrAll(chosen, ingredient, context));
   const boxed = segment.stated.find((s) => s.container && s.parts[0]?.unit === null);
   if (match && !chosen && boxed) {
-    const sizes = soldIn.find((s) => s.what.test(ingredient.id) && s.in.test(boxed.container ?? ''))?.g ?? [100];
+    const sizes = soldIn.find(
+      (s) => s.what.test(ingredient.id) && s.in.test(boxed.container ?? '') && (s.said?.test(text) ?? true),
+    )?.g ?? [100];
     const count = middle(boxed.parts[0]?.value ?? 1);
     grams = count * (sizes[0] ?? 100);
     entered = { value: round2(grams), unit: 'g' };
@@ -449,7 +466,9 @@ function readItem(
   const likeFirst = weighed0 && bare?.unit === null;
   // "walnuts 60" are grams; "60 walnuts" are counted
   const behind = bare !== undefined && ingredient.role !== 'egg' && bare.from >= segment.nameSpan.to;
-  if (match && (!chosen || behind) && bare?.unit === null && !boxed && middle(bare.value) >= 20) {
+  // "baking powder 6": a figure behind a name that is never counted is grams, however small
+  const weighedOnly = behind && ingredient.pieceG === undefined && NEVER_COUNTED.has(ingredient.role);
+  if (match && (!chosen || behind) && bare?.unit === null && !boxed && (middle(bare.value) >= 20 || weighedOnly)) {
     grams = middle(bare.value);
     entered = { value: bare.value, unit: 'g' };
     // "200 g butter, 200 of sugar": what is not said again is as before

@@ -65,6 +65,8 @@ export function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: bo
   const known = matchIngredient(head, kitchen) !== null || matchIngredient(text, kitchen) !== null;
   const leading = amounts[0] !== undefined && amounts[0].from <= 6;
   const withUnit = amounts.some((a) => a.unit !== null);
+  // "My neighbour drinks 2 cups of coffee before starting!"
+  if (!leading && /[.!?]$/.test(text) && /^(?:my|our|i|we|she|he|they|when|if|this|it|you|some|people)\b/i.test(text) && text.split(' ').length > 5) return false; // prettier-ignore
   if (/^\d+[.)]\s+\p{Lu}/u.test(text) && verbs.test(text)) return false;
   const first = /^[\p{L}]+/u.exec(text)?.[0] ?? '';
   if (verbs.test(first) && !known) return false;
@@ -80,7 +82,8 @@ export function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: bo
     (withUnit && known) ||
     (bareList && known && amounts.length === 1 && text.length < 60) ||
     (known &&
-      amounts.length > 0 &&
+      (amounts.length > 0 ||
+        (/\bof (?:an?|both|half an?) \p{L}+/iu.test(text) && text.split(' ').length <= 9 && !/[.!?]$/.test(text))) &&
       /^(?:the |finely |freshly |coarsely )?(?:grated|zest|juice|rind|peel)\b/i.test(text)) ||
     (known &&
       /to taste|a pinch|for dusting|for greasing|for the (?:tin|pan|board)|as needed|as required|to glaze/i.test(
@@ -88,6 +91,17 @@ export function looksLikeIngredient(text: string, kitchen: Kitchen, bareList: bo
       )) ||
     (/^an?\s/i.test(text) && known && text.split(' ').length < 8)
   );
+}
+
+/** Whether a line is an amount and a name the larder knows, and nothing else: "10 oz self-raising flour", among steps too. */
+export function nothingElse(text: string, kitchen: Kitchen): boolean {
+  if (text.split(' ').length > 7 || /[.!?;:,]/.test(text.replace(/\d[.,]\d/g, '')) || verbs.test(text)) return false;
+  const plain = plainChars(text);
+  const amounts = scanAmounts(plain);
+  const [first] = amounts;
+  if (amounts.length !== 1 || first?.from !== 0) return false;
+  const match = matchIngredient(plain.slice(first.to), kitchen);
+  return match !== null && !match.behind && match.odd.length === 0;
 }
 
 /** Whether the list gives its amounts behind the names and without units: "butter 100". */

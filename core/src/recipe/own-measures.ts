@@ -12,9 +12,12 @@ export interface OwnMeasure {
 }
 
 const vessels =
-  'pots?|glass(?:es)?|mugs?|tubs?|beakers?|tumblers?|parts?|measures?|scoops?|jars?|cartons?|bowls?|ladles?';
+  'pots?|glass(?:es)?|mugs?|tubs?|beakers?|tumblers?|parts?|measures?|scoops?|jars?|cartons?|bowls?|ladles?|medidas?|vasos?|vasitos?|vasett[oi]|becher|verres?';
 const number = `(?:half\\s+an?|\\d+(?:[.,/]\\d+)?|[½¼¾]|${spokenPattern}|an?)`;
-const used = new RegExp(`(?<![\\p{L}\\d])(${number})\\s+(${vessels})\\s+(?:of\\s+)?(?!is\\b|of\\b)(?=\\p{L})`, 'giu');
+const used = new RegExp(
+  `(?<![\\p{L}\\d])(${number})\\s+(${vessels})\\s+(?:(?:of|de|di)\\s+)?(?!is\\b|of\\b)(?=\\p{L})`,
+  'giu',
+);
 const singular = (w: string): string => w.toLowerCase().replace(/(?<=ss)es$|(?<!s)s$/, '');
 
 /** What holds how much where a text is silent: judgement, and so always asked. */
@@ -25,6 +28,12 @@ const usual: Readonly<Record<string, string>> = {
   tub: '150 ml',
   part: '100 g',
   measure: '100 g',
+  medida: '125 ml',
+  vasito: '125 ml',
+  vasetto: '125 ml',
+  becher: '200 ml',
+  vaso: '200 ml',
+  verre: '200 ml',
 };
 
 /** Words that may count weights as well as what a vessel holds. */

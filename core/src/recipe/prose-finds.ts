@@ -19,10 +19,14 @@ export const plainer = (text: string): string =>
     .replace(/\bS\.\s?R\.(?=\s)/gi, (m) => 'SR'.padEnd(m.length))
     .replace(fillers, (m) => ' '.repeat(m.length))
     .replace(
-      /\b(?:conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g,
+      /\b(?:carb|bicarb|conf|cinn|sug|choc|marg|van|nutm|allsp|ging|butt|fl|gran|evap|cond|ingred|br|pwd|pdr|tsp|tbsp|tbs|c|T|t|oz|lb)\./g,
       (m) => `${m.slice(0, -1)} `,
     )
     .replace(/[\u00a0\t]/g, ' ');
+
+/** A vessel behind an amount, with nothing in it. */
+const holds =
+  /^[\s-]*(?:\p{L}+\s+){0,2}(?:cans?|mugs?|basins?|bowls?|ramekins?|moulds?|molds?|jars?|jugs?|dish(?:es)?)(?=\s*(?:[,.;:)]|$|(?:or|and|with|in|on|to|for|until|till)\b))/iu;
 
 /** Amounts of a sentence that may be of an ingredient: no heat, no time, no size, no number of the trade. */
 export function amountsIn(text: string): Found[] {
@@ -34,6 +38,13 @@ export function amountsIn(text: string): Found[] {
     if (
       /^(?:g|kg|lb|oz)$/.test(a.unit ?? '') &&
       /^[\s-]*(?:(?:loaf|bread|cake|deep|lined|greased|bun)\s+)*(?:tins?|pans?)\b(?!\s+of)/i.test(after)
+    )
+      return false;
+    // "a 1-pound coffee can or a tall tin", "a 1.2 litre pudding basin": how much it holds
+    if (
+      a.unit !== null &&
+      /\b(?:an?|the|your|one|two)\s+$/i.test(text.slice(0, a.from)) &&
+      holds.test(text.slice(a.to, a.to + 40))
     )
       return false;
     if (
@@ -53,7 +64,7 @@ export function amountsIn(text: string): Found[] {
     )
       return false;
     if (
-      /(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes)\s*$/i.test(
+      /(?:\bstep|\bgas(?: mark)?|\bmark|\bno\.?|\bnumber|\bpage|\bsize|\bserves|\bmakes|\b(?:one|two) by)\s*$/i.test(
         text.slice(Math.max(0, a.from - 24), a.from),
       )
     )

@@ -47,11 +47,12 @@ export const packed =
 
 /** "the same of sugar", "their weight in butter": as much as what was said before. */
 const same =
-  /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
+  /\b(?:the same(?:\s+(?:amount|weight|quantity|again))?\s+(?:of|in)|(?:their|its|the eggs'?|same) weight (?:each\s+)?(?:in|of)|as much|equal (?:weight|amount)s? of)\s+/gi;
 
 /** What eggs in their shells weigh, where other things are to weigh the same: as the text says, else 60 g each, a usual large egg. */
 function eggsWeigh(line: string, n: number): { readonly grams: string; readonly words: string } {
   const said =
+    /\beggs?(?: in (?:the |their )?shells?)?,?\s*\((?:about |roughly |approx\.? )?(\d{2,3})\s*g\)/i.exec(line)?.[1] ??
     /\b(?:mine|they|these|those|shells|eggs) (?:all )?(?:come|comes|came|weigh|weighed|are|were) (?:to )?(?:about )?(\d{2,3})\s*g\b/i.exec(
       line,
     )?.[1];
@@ -130,6 +131,8 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
   let asked: { readonly id: string; readonly words: string } | null = null;
   for (const s of sentencesIn(plainer(line))) {
     const { text } = s;
+    // what it is served with is no part of it
+    if (!strangers && /^\W*(?:to )?serve[sd]?\b[^.:]*\bwith\b/i.test(text)) continue;
     const comp = component.exec(text);
     if (comp) apart = roleWords.find(([re]) => re.test(comp[0]))?.[1] ?? apart;
     const amounts = amountsIn(text);
@@ -188,7 +191,11 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
       }
       if (!food) continue;
       // "a cup of the milk" is a part of what was told before
-      if (/^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) && out.some((t) => t.ingredient === food?.match.id))
+      const short = (name: string): boolean => name.toLowerCase().endsWith(` ${food?.match.words.toLowerCase() ?? ''}`);
+      if (
+        /^\s*of (?:the|that|this|your)\b/i.test(text.slice(a.to)) &&
+        out.some((t) => t.ingredient === food?.match.id || short(t.name))
+      )
         continue;
       const of = peelOf.exec(text.slice(Math.max(0, start - 60), start));
       const each = /^\s*each\b(?:\s+of\b)?|^\s*of each\b/i.exec(text.slice(a.to));

@@ -13,6 +13,7 @@ import { looksLikeHtml, pageOf } from './shape/html.js';
 import { fromJson, fromJsonLd, unwrapped } from './shape/json.js';
 import type { RegionId } from './origin.js';
 import { inPlain, ownMeasure } from './own-measures.js';
+import { unrowed } from './shape/rows.js';
 import { unshared, untabled } from './shape/table.js';
 import { scanMended, tidy } from './shape/tidy.js';
 
@@ -220,11 +221,13 @@ function fromText(text: string, asPasted: boolean, kitchen: Kitchen, whole: stri
   const card = isCard(typed);
   const measure = card ? null : ownMeasure(typed.join('\n'));
   const plain = measure ? typed.map((l) => inPlain(l, measure)) : typed;
-  const shared = card ? { lines: typed, flourG: null, guessed: false } : unshared(untabled(tidy(plain)));
+  const shared = card
+    ? { lines: typed, flourG: null, guessed: false }
+    : unshared(untabled(tidy(unrowed(plain, kitchen))));
   const lines = shared.lines;
   const asTyped = lines.length === pasted.length && lines.every((l, i) => l === pasted[i]);
   const draft = assemble(whole, lines, kitchen, options.region);
-  const mended = card ? [] : scanMended(plain);
+  const mended = card ? [] : scanMended(unrowed(plain, kitchen));
   const shortened = typed.some((l, i) => l.endsWith('…') && l !== pasted[i]) || pasted.some((l) => /\S{200,}/.test(l));
   const noted = [
     ...(mended.length > 0

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import { middle, scanAmounts, type Found } from '../quantity/scan.js';
+import { readNumber } from '../quantity/numbers.js';
 import { plainChars } from './anatomy.js';
 import { matchIngredient } from './match.js';
 
@@ -15,16 +16,24 @@ export interface Piece {
 
 const madeUp =
   /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d.;]*\b(?:made|topped) up to\s+(?:(\d+)\s*ml|[¼½] pint)\s+with\s+(?:the\s+)?((?:\p{L}+[ -]?){1,2})/iu;
+/** "1 egg + milk to make 200 ml", "2 eggs plus enough milk to come to 3/4 cup". */
+const toMake =
+  /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b,?\s*(?:beaten\s+)?(?:\+|&|plus|and|with|w\/?|,)\s*(?:enough\s+|some\s+|cold\s+)*((?:\p{L}+[ -]?){1,2}?)\s+to\s+(?:make|come|give|reach|measure|fill)(?:\s+up)?(?:\s+(?:to|it up to))?\s+(?:about\s+)?(?:(\d+)\s*ml|([¼½¾]|\d\s*\/\s*\d|\d(?:[ -]\d\s*\/\s*\d)?)\s*(cups?|pints?)|[¼½] pint)/iu;
+const CUP_ML = 240;
+const PINT_ML = 568;
 const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };
 /** An egg without its shell fills about 50 ml: 44 to 60 g by market size (quantity/amount.ts) at 1.03 g/ml; so it is asked about. */
 const EGG_ML = 50;
 /** "1 egg made up to 300 ml with milk": the egg, and of milk what is left to fill. Null where nothing is said so. */
 export function fillUp(line: string): readonly Piece[] | null {
-  const m = madeUp.exec(line);
+  const said = toMake.exec(line);
+  const m = said ?? madeUp.exec(line);
   if (!m) return null;
-  const [whole, eggs = '', n = '1', ml, what = ''] = m;
-  const all = ml ? Number(ml) : /¼/.test(whole) ? 142 : 284;
-  const rest = all - EGG_ML * (counts[n.toLowerCase()] ?? Number(n));
+  const [whole, eggs = '', n = '1'] = m;
+  const [what = '', ml] = said ? [m[3], m[4]] : [m[4], m[3]];
+  const share = said?.[5] ? (readNumber(said[5]) ?? 0) * (/^cup/i.test(said[6] ?? '') ? CUP_ML : PINT_ML) : null;
+  const all = ml ? Number(ml) : (share ?? (/¼/.test(whole) ? 142 : 284));
+  const rest = Math.round(all) - EGG_ML * (counts[n.toLowerCase()] ?? Number(n));
   if (rest <= 0) return null;
   const [from, to] = [m.index + eggs.length, m.index + whole.trimEnd().length];
   return [
@@ -59,6 +68,15 @@ const known = (words: string, kitchen: Kitchen): boolean => {
 };
 const leads = (text: string): boolean => scanAmounts(text)[0]?.from === text.length - text.trimStart().length;
 
+/** A name with its amount behind it and nothing else: "soda .25t", "poppy 2T". */
+const trails = (text: string, kitchen: Kitchen): boolean => {
+  const [a, ...more] = scanAmounts(text);
+  return a !== undefined && more.length === 0 && a.from > 0 && (a.unit !== null || /\d\s/.test(text.slice(a.from, a.to + 1))) && a.to >= text.trimEnd().length - 1 && matchIngredient(text.slice(0, a.from), kitchen) !== null; // prettier-ignore
+};
+
+/** "zest 2 lemons": of fruit the count stands in the middle. */
+const ofFruit = /^\s*(?:zest|juice|rind|peel)\s+(?:of\s+)?(?:\d|½|an?\b|one|two|three)/i;
+
 /** A full stop between two counted things: "3 bananas. 75g butter."; not that of a shortened unit. */
 const stops =
   /(?<!\b(?:oz|ozs|lb|lbs|tsp|tsps|tbsp|tbs|c|t|T|pt|pkt|g|ml|approx|no|sq|in))\.\s+(?=[\d½¼¾⅓⅔]|pinch\b|an?\s)/g;
@@ -69,16 +87,25 @@ const stops =
  */
 export function seriesIn(line: string, kitchen: Kitchen): readonly Piece[] | null {
   const text = plainChars(line);
-  const whole = fillUp(text) ?? eggParts(text);
+  const whole = alone(text, fillUp) ?? eggParts(text);
   if (whole) return whole;
   const parted = text.includes(';')
     ? /\s*;\s*/g
     : text.split(stops).length > 2
       ? stops
-      : /\sor\s/i.test(text) || text.split(', ').length > 2
+      : /\sor\s/i.test(text) ||
+          text.split(', ').length > 2 ||
+          text.split(', ').every((p) => trails(p, kitchen) || ofFruit.test(p))
         ? /,\s+/g
         : null;
   return (parted ? byMarks(text, line, parted, kitchen) : null) ?? inRow(text, line, kitchen);
+}
+
+/** What a reading makes of a line, where nothing else with an amount stands before or behind it. */
+function alone(text: string, read: (line: string) => readonly Piece[] | null): readonly Piece[] | null {
+  const found = read(text);
+  const [from, to] = [found?.[0]?.at ?? 0, found?.at(-1)?.place?.to ?? text.length];
+  return found && scanAmounts(`${text.slice(0, from)} ; ${text.slice(to)}`).length === 0 ? found : null;
 }
 
 function byMarks(text: string, line: string, mark: RegExp, kitchen: Kitchen): readonly Piece[] | null {
@@ -88,13 +115,23 @@ function byMarks(text: string, line: string, mark: RegExp, kitchen: Kitchen): re
     const piece = { text: line.slice(from, m.index), at: from };
     const last = pieces.at(-1);
     // what is no thing of its own is a remark on the one before it
-    if (!last || leads(text.slice(from, m.index)) || known(piece.text.replace(/[.!]\s*$/, ''), kitchen))
+    const own = text.slice(from, m.index);
+    if (
+      !last ||
+      leads(own) ||
+      trails(own, kitchen) ||
+      ofFruit.test(own) ||
+      known(piece.text.replace(/[.!]\s*$/, ''), kitchen)
+    )
       pieces.push(piece);
     else pieces[pieces.length - 1] = { text: line.slice(last.at, m.index), at: last.at };
     from = m.index + m[0].length;
   }
   const counted = pieces.filter(
-    (p) => leads(p.text) && matchIngredient(p.text.replace(/^[\d\s./½¼¾⅓⅔⅛-]+/, ''), kitchen),
+    (p) =>
+      (leads(p.text) && matchIngredient(p.text.replace(/^[\d\s./½¼¾⅓⅔⅛-]+/, ''), kitchen)) ||
+      trails(p.text, kitchen) ||
+      ofFruit.test(p.text),
   );
   // "200 of caster sugar" has its unit from what stands before it
   const bare = pieces.some((p) => {

@@ -55,7 +55,7 @@ export function titleIn(text: string): string | null {
   // what stands directly in front of it, until a word that is none of its name
   let at = m.index;
   for (const word of before.reverse()) {
-    if (said.length === 3 || !start.slice(0, at).endsWith(word)) break;
+    if (said.length === 3 || !start.slice(0, at).endsWith(word) || word.includes('\n')) break;
     const plain = word.trim().toLowerCase().replace('’', "'");
     if (around.has(plain) || /\d/.test(plain)) break;
     said.unshift(word.trim());

@@ -4,28 +4,36 @@
 export const containers =
   /^(?:cans?|tins?|jars?|pots?|tubs?|cartons?|packets?|pkts?|packs?|packages?|pkgs?|bags?|bars?|boxe?s?|containers?|sachets?|envelopes?|bottles?|blocks?|bricks?|punnets?|tubes?|tetra ?packs?|squares?|pck|päckchen|packung(?:en)?|beutel|tütchen|sobres?|bustin[ae]|paquets?|dosen?|becher|vasetto|vasetti|boîtes?)(?![\p{L}])/iu;
 
+const SACHET = /sachet|pack|pkg|envelope|pck|pkt|päckchen|beutel|tütchen|sobre|bustin|paquet/i;
 /**
  * Sizes things are usually sold in, g: by container and kind of ingredient, the usual one first. Basis: general
  * knowledge, not looked up, and different from shop to shop; so each is offered as a doubt's choice, never just taken.
  */
-export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; readonly g: readonly number[] }[] = [
+export const soldIn: readonly {
+  readonly what: RegExp;
+  readonly in: RegExp;
+  /** Words of the line that tell in which country it was bought. */
+  readonly said?: RegExp;
+  readonly g: readonly number[];
+}[] = [
   { what: /^pumpkin-puree$/, in: /can|tin/i, g: [425, 822] },
   { what: /^condensed-milk$/, in: /can|tin/i, g: [397, 405] },
   { what: /^evaporated-milk$/, in: /can|tin/i, g: [354, 410] },
   { what: /^(?:coconut-milk|coconut-cream)$/, in: /can|tin/i, g: [400, 165] },
+  { what: /^baking-powder/, in: SACHET, said: /levure/i, g: [11, 10, 16] },
   {
     what: /^baking-powder/,
-    in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i,
-    g: [16, 10],
+    in: SACHET,
+    g: [16, 11, 10],
   },
   {
     what: /^(?:vanilla-sugar)$/,
-    in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i,
+    in: SACHET,
     g: [8, 10],
   },
   {
     what: /^dried-yeast$/,
-    in: /sachet|packet|envelope|pck|pkt|päckchen|packung|beutel|sobre|bustin|paquet/i,
+    in: SACHET,
     g: [7, 11],
   },
   { what: /^cream-cheese$/, in: /pack|block|brick|tub|box/i, g: [227, 200, 180] },
@@ -42,7 +50,7 @@ export const soldIn: readonly { readonly what: RegExp; readonly in: RegExp; read
 
 /** Tails of a line that name a use beside the batter, or hold amounts that are not to be weighed in. */
 export const asides =
-  /(?:[,;–—-]\s*|\(\s*|\s+)(?:(?:plus|and|\+|&|with)\s+(?:(?:a\s+(?:little|bit|touch)|some|an?\s+\S+)\s+)?(?:extra|more)\b|(?:save|reserve|reserving|keep|hold)\s+(?:back\s+)?(?:a\b|some|the|\d|½|¼)|less\s+\d|minus\s+\d|or\s+(?:as|enough|to taste|more|less|a bit|so)\b|as\s+(?:needed|required|necessary)|to\s+taste|\+\s*(?:extra|more)\b)/i;
+  /(?:[,;–—-]\s*|\(\s*|\s+)(?:(?:plus|and|\+|&|with)\s+(?:(?:a\s+(?:little|bit|touch)|some|an?\s+\S+)\s+)?(?:extra|more)\b|(?:save|reserve|reserving|keep|hold)\s+(?:back\s+)?(?:a\b|some|the|\d|½|¼)|(?:plus|and|\+|&)\s+(?:up to\s+)?(?:[\d½¼¾⅓⅔][\d½¼¾⅓⅔/.–\s-]*|an?\s+)[a-z]+\s*(?:more\s*|extra\s*)?(?:if|as|should)\b|less\s+\d|minus\s+\d|or\s+(?:as|enough|to taste|more|less|a bit|so)\b|as\s+(?:needed|required|necessary)|to\s+taste|\+\s*(?:extra|more)\b)/i;
 
 /** Uses that need no amount: they never reach the batter. */
 export const onTheTin =

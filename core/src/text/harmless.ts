@@ -18,7 +18,7 @@ export const harmless: ReadonlySet<string> = list(`
   heaping rounded scant generous spooned scooped measured weighed beaten whisked separated lightly-beaten toasted roasted
   cooked raw steamed stewed blanched skinned skinless shelled unshelled whole pure natural organic free-range freerange
   unwaxed unbleached bleached enriched unsweetened bought home-made homemade shop-bought store-bought canned tinned
-  bottled jarred packet carton tin can jar pot tub box bag packages package pkg pkgs pkt pkts packchen packung beutel pack container carton bottle bar block
+  bottled jarred packet carton tin can jar pot tub box bag packages package pkg pkgs pkt pkts packchen packung beutel pck pcks pk tutchen paquet paquets bustina bustine sobre sobres becher dose dosen pack container carton bottle bar block
   sachet envelope stick sticks knob cloves sprig sprigs leaf leaves stalk stalks stem stems bunch head handful juice-of
   optional needed required necessary desired taste serve serving serve decorate decoration garnish finish glaze glazing
   topping dusting greasing rolling sprinkling brushing board pan tin tray work surface needed enough give until divided
@@ -30,7 +30,7 @@ export const harmless: ReadonlySet<string> = list(`
   homogenised pasteurised filtered still tap kitchen leftover left-over day-old stale ripe-ish spotty brown-spotted brown black
   speckled heavy-handed thick-cut dropping consistency mixture dough batter clean nice slightly partly partially
   fully completely almost nearly coarse fine finely-ground stoneground stone-ground strong semi-firm blended smooth
-  crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking
+  crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking full-fat fat-free low-fat reduced-fat half-fat cream-style
   dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
   up down off out then them they're you i we can't won't be been being will would should may might get got put add added
   mix mixed-in stir stirred folded through over on onto under top tops base edges sides shaken set aside ready prepared

@@ -241,6 +241,8 @@ export function barelyHeat(text: string, from: number, to: number): boolean {
     value <= 500
   )
     return true;
+  // "350, 9x13, 35 min."
+  if (text.slice(0, from).trim() === '' && value <= 500 && /^\s*,\s[^.;]{2,36}?,?\s\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*-?\s*(?:min|mins|minutes|hrs?|hours?)\b/i.test(text.slice(to))) return true; // prettier-ignore
   // "180: cupcakes 18 min, round 30"
   if (text.slice(0, from).trim() === '' && /^\s*:\s[^.]{0,40}?\d\s*-?\s*(?:min|mins|m)\b/i.test(text.slice(to)) && value <= 500) return true; // prettier-ignore
   const next =

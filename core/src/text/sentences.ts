@@ -6,7 +6,7 @@ export interface Sentence {
 
 /** Shortened words whose full stop ends no sentence when what follows goes on in small letters or figures. */
 const shortened =
-  /(?:^|[\s(/])(?:approx|abt|appr|ca|c|t|tbsp|tsp|tbs|oz|lb|lbs|in|ins|mins?|hrs?|secs?|mod|med|sq|conf|cinn|sug|ingred|choc|marg|sml|lge|lg|deg|temp|no|nos|st|ea|alt|ingred|incl|e\.g|i\.e|etc|vs|min|gm|gms|kg|pkt|pkg|cm|mm|ml|ozs|bi)$/i;
+  /(?:^|[\s(/]|\d-?)(?:approx|abt|appr|ca|c|t|tbsp|tsp|tbs|oz|lb|lbs|in|ins|mins?|hrs?|secs?|mod|med|sq|conf|cinn|sug|ingred|choc|marg|sml|lge|lg|deg|temp|no|nos|st|ea|alt|ingred|incl|e\.g|i\.e|etc|vs|min|gm|gms|kg|pkt|pkg|cm|mm|ml|ozs|bi)$/i;
 /** Those that a figure always belongs to. */
 const beforeFigure = /(?:^|[\s(/])(?:approx|abt|appr|ca|reg|regulo|no|nos|th|mk|vol|fig|st|abt|temp)$/i;
 

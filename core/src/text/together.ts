@@ -7,11 +7,11 @@ export const together: readonly (readonly [RegExp, (i: Ingredient) => boolean])[
     () => true,
   ],
   [
-    /\bdry (?:ingredients|ingred|mix|things|stuff|bowl)\b|\bthe dry\b|\bdry into\b|\binto the dry\b|^(?:in )?dry\b(?! (?:them|it|well))/,
+    /\b(?:whisk|mix|sift|sieve|stir|combine|blend|into|to) dry\b(?! (?:them|it|well|milk|mustard|ginger|yeast))|\bdry (?:ingredients|ingred|mix|things|stuff|bowl)\b|\bthe dry\b|\bdry into\b|\bdry in (?:two|three|2|3|thirds|halves)\b|\bdry last\b|\binto the dry\b|^(?:in )?dry\b(?! (?:them|it|well))/,
     (i) => ['flour', 'leavener', 'salt', 'cocoa', 'flavour', 'sugar', 'addin'].includes(i.role) || i.base !== undefined,
   ],
   [
-    /\b(?:wet|liquid) (?:ingredients|mix|things|stuff|bowl)\b|\bthe (?:wet|liquids?)\b|\bliquids\b|\bwet in\b|\bwet into\b|^(?:in )?wet\b/,
+    /\b(?:whisk|mix|beat|stir|combine|blend) wet\b|\b(?:wet|liquid) (?:ingredients|mix|things|stuff|bowl)\b|\bthe (?:wet|liquids?)\b|\bliquids\b|\bwet in\b|\bwet into\b|^(?:in )?wet\b/,
     (i) => ['liquid', 'egg', 'fat', 'acid', 'flavour', 'sugar', 'fruit'].includes(i.role),
   ],
   [/\bspices?\b/, (i) => i.role === 'flavour'],

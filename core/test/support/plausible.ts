@@ -24,7 +24,8 @@ export interface Judgement extends Seen {
 
 /**
  * Every formula, as it is and with each slip, judged by models that saw neither it nor slips in it.
- * Formulas written with others in view take no part.
+ * Formulas written with others in view take no part; those that were written with neither in view (`beside`)
+ * do, and are no figure of how others are judged.
  * @returns as it is told; and as weighed, without what is known of how it is worked, as one that comes as amounts alone
  */
 export function crossValidated(
@@ -33,7 +34,7 @@ export function crossValidated(
   parts = 10,
   tellings = 5,
 ): { readonly told: Judgement[]; readonly asWeighed: Judgement[] } {
-  const blind = all.filter((f) => !f.since);
+  const blind = all.filter((f) => !f.since || f.beside);
   const learned = Array.from({ length: parts }, (_, p) => learnExpected(blind.filter((f) => part(f, parts) !== p)));
   const mine = (p: number): Ordinary[] => blind.filter((f) => part(f, parts) === p);
   const seen = learned.map((l, p) => seenBy(l, mine(p)));

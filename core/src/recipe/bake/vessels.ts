@@ -25,11 +25,11 @@ interface Mention {
 }
 
 const vesselWord =
-  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?|sq(?=[.,;]|\s+(?:lined|greased|tin|pan)))\b(?=[\s,.;:]|$)/giu;
+  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?|sq(?=[.,;]|\s+(?:lined|greased|tin|pan)))\b(?=[\s,.;:)]|$)/giu;
 
 const figure = `(?:${numberPattern}|(?:${spokenPattern})(?![\\p{L}])|an?|one|a dozen)`;
 const counted = new RegExp(
-  `(?<![\\p{L}\\d.,/½¼¾])(${figure})\\s*(?:x|×)?\\s*(?:(?:of\\s+)?(?:the\\s+)?(?:well|lightly|un|non-?stick|double|single|loose-bottomed|loose-based|greased|ungreased|buttered|oiled|lined|floured|papered|paper|parchment|foil|paper-lined|deep|shallow|large|small|medium|mini|miniature|jumbo|giant|individual|regular|standard|big|little|ordinary|round|square|oblong|rectangular|straight|sided|metal|glass|silicone|dark|light|hot|and|&|,|cake|sandwich|victoria|layer|loaf|bread|muffin|cupcake|bun|fairy|patty|tea|ramekin|dariole|same|such|equal|tall|crumbed)[\\s,-]*)*$`,
+  `(?<![\\p{L}\\d.,/½¼¾])(${figure})(?!\\s*,)\\s*(?:x|×)?\\s*(?:(?:of\\s+)?(?:the\\s+)?(?:well|lightly|un|non-?stick|double|single|loose-bottomed|loose-based|greased|ungreased|buttered|oiled|lined|floured|papered|paper|parchment|foil|paper-lined|deep|shallow|large|small|medium|mini|miniature|jumbo|giant|individual|regular|standard|big|little|ordinary|round|square|oblong|rectangular|straight|sided|metal|glass|silicone|dark|light|hot|and|&|,|cake|sandwich|victoria|layer|loaf|bread|muffin|cupcake|bun|fairy|patty|tea|ramekin|dariole|same|such|equal|tall|crumbed)[\\s,-]*)*$`,
   'iu',
 );
 const numberOf = (s: string): number => {
@@ -93,7 +93,11 @@ function windowsIn(text: string): Window[] {
     const end = m.index + m[0].length;
     // "loaf tin", "muffin cases in a bun tin": one thing of two words
     const joined =
-      next && /^(?:[\s-]*|\s+in\s+an?\s+|\s*\(?\s*)$/.test(text.slice(end, next.index)) && next.index - end < 8;
+      next &&
+      /^(?:[\s-]*(?:(?:deep|shallow|high|loose[- ](?:bottomed|based)|spring-?form|cake|metal|non-?stick)[\s-]+)*|\s+in\s+an?\s+|\s*\(?\s*)$/i.test(
+        text.slice(end, next.index),
+      ) &&
+      next.index - end < 26;
     // "a tin of sweetcorn" is opened, not baked in
     if (
       joined ||
@@ -206,6 +210,13 @@ function vesselIn(w: Window, whole: string): Mention | null {
   )
     return null;
 
+  // "4 trays of 12"
+  const perTray = /^(?:trays?|tins?|pans?)$/.test(word)
+    ? /^\s+of\s+(\d{1,2}|six|nine|twelve|twenty-four)(?=\s*(?:[,.;)]|$|muffins?|holes?|cups?|and\b|at\b))/i.exec(
+        w.after,
+      )?.[1]
+    : undefined;
+  if (perTray && numberOf(perTray) > 3) return found(make.cups(numberOf(perTray), 'usual', material), count);
   if (
     cupWord.test(word) ||
     (cupWord.test(text) &&
@@ -213,7 +224,9 @@ function vesselIn(w: Window, whole: string): Mention | null {
       !/^(?:sheets?|rounds?|squares?|loa)/.test(word))
   ) {
     if (/\b(?:measuring|tea)\s*cup|\bcups? of\b/i.test(text)) return null;
+    // "a 12 x 1/3 cup muffin pan" has twelve of a third of a cup
     const n =
+      /(?<![\d/.])(\d{1,2})\s*[x×]\s*(?:\d\s*\/\s*\d|[½⅓¼]|\d+\s*ml)/i.exec(text)?.[1] ??
       holes.exec(text)?.[1] ??
       /(?:\((?:I (?:get|make|fill) |makes |about |it'?s )?|\bof\s+)(\d{1,2})\)?(?!\s*(?:cm|mm|x|g\b|ml))/i.exec(
         w.after,
