@@ -89,6 +89,7 @@ export type { Sample, Section } from './bake/record.js';
 export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
 export { operations, workOf, type Work } from './method/operations.js';
+export { awayOf, type Away } from './text/cooked.js';
 export { putAway, type PutAway } from './method/put-away.js';
 export { shared, togetherIn, type Shared } from './method/together.js';
 export { standingAsked, type Asked } from './method/standing.js';

@@ -2,7 +2,7 @@ import { isChilled } from '../ingredient/kinds.js';
 import { nutAllergens } from '../ingredient/diet.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { CautionKind, Formula, GroupRole, Ingredient, Item, Kitchen } from '../formula/types.js';
-import { cookedIn } from '../text/cooked.js';
+import { awayOf } from '../text/cooked.js';
 
 export interface Caution {
   readonly id: string;
@@ -57,7 +57,7 @@ const rules: readonly Rule[] = [
     id: 'fat',
     words:
       'Hot fat burns and catches fire: a deep pan at most a third full, a thermometer, never left alone, dough lowered in away from you. If it smokes or burns: heat off, a lid on it, never water.',
-    when: (w) => cookedIn(w.formula.title, w.formula.method.map((m) => m.text).join('\n')) === 'fat',
+    when: (w) => awayOf(w.formula) === 'fat',
   },
   {
     id: 'raw',

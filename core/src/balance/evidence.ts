@@ -6,7 +6,7 @@ import type { Totals } from './totals.js';
 import { outside } from './verdict.js';
 import { measures, pctOf, rangeOf } from './verdicts.js';
 import { isOil } from '../ingredient/kinds.js';
-import { cookedIn, cookingWords, type Cooking } from '../text/cooked.js';
+import { awayOf, type Away } from '../text/cooked.js';
 
 /**
  * What a bake is, by what speaks for it: its title, the verbs of its method, its tin, what is in it and what it lacks,
@@ -151,8 +151,9 @@ const flatTin: Weights = {
   'tea-loaf': -0.6,
 };
 
+const HEATS: Readonly<Record<Away, string>> = { griddle: 'its griddle or pan', fat: 'its hot fat', steam: 'its steam', microwave: 'its microwave' }; // prettier-ignore
 /** What is not baked in an oven is seldom of a family that is named for its tin. */
-const away: Readonly<Record<Exclude<Cooking, 'oven'>, Weights>> = {
+const away: Readonly<Record<Away, Weights>> = {
   griddle: {
     ...cakes(-1),
     free: 2.6,
@@ -346,9 +347,8 @@ export function familyByEvidence(formula: Formula, t: Totals, liftMmol: number, 
   };
   clues(titles, formula.title.replace(/\([^)]*\)/g, ' '), ' in the title');
   clues(doings, formula.method.map((m) => m.text).join(' '), ' in the method');
-  const cooking = cookedIn(formula.title, formula.method.map((m) => m.text).join('\n'));
-  if (cooking && cooking !== 'oven')
-    reasons.push({ because: `cooked ${cookingWords[cooking]}`, weights: away[cooking] });
+  const cooking = awayOf(formula);
+  if (cooking) reasons.push({ because: HEATS[cooking], weights: away[cooking] });
   const use = formula.tins?.[0];
   const shape = use?.tin.shape;
   if (shape) reasons.push({ because: shape === 'mound' || shape === 'slab' ? 'baked without a tin' : 'its tin', weights: tinWeights[shape] ?? flatTin }); // prettier-ignore

@@ -5,6 +5,7 @@ import { band, exactly } from '../formula/bands.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { isFirmFat } from '../ingredient/kinds.js';
 import { linesOf, type Line } from '../leavening/parts.js';
+import { awayOf, type Away } from '../text/cooked.js';
 import { outlineOf } from '../tin/geometry.js';
 import { stages } from './stages.js';
 import type { Operation, Phase, Take } from './types.js';
@@ -18,6 +19,24 @@ const EARLY_MIN = 50;
 const SITTING_MIN = 60;
 /** Little fat has nothing that cold liquid could set, % of flour. */
 const FAT_TO_SET = 8;
+
+/** What is said in the place of the oven: how it gets hot, and how a thing comes in and out of it. */
+const INSTEAD: Readonly<Record<Away, { readonly on: string | null; readonly into: string; readonly outOf: string }>> = {
+  griddle: { on: 'Griddle or pan on', into: 'Onto the hot griddle', outOf: 'Off the griddle' },
+  fat: { on: 'Heat the fat', into: 'Into the hot fat', outOf: 'Out of the fat, onto paper' },
+  steam: { on: 'Water to the boil', into: 'Into the steam', outOf: 'Out of the steam' },
+  microwave: { on: null, into: 'Into the microwave', outOf: 'Out of the microwave' },
+};
+/** In these stands no tin. */
+const TINLESS: ReadonlySet<Away | null> = new Set<Away | null>(['griddle', 'fat', 'microwave']);
+const ON_THE_HOB = /\b(?:pan|griddle|girdle|skillet|iron|oil|fat|water|pot|steamer)\b/i;
+/** Frying is what hot fat does in the oven's place: what follows it is done once it is out. */
+function fried(own: readonly Operation[]): readonly Operation[] {
+  const at = own.findIndex((o) => o.verb === 'fry');
+  return own.map((o, i) =>
+    at < 0 || i < at || o.phase === 'later' ? o : { ...o, phase: i === at ? 'oven' : 'after' },
+  );
+}
 
 /** What the bowl needs to be known of, for what the text leaves out. */
 export interface Mixed {
@@ -118,7 +137,9 @@ const typical = (o: Operation): number =>
  * The baker's operations with what they leave out, in working order: what comes from the cold, oven, tin and weighing first, or
  * after a long wait; the mixing, where nothing is said of it; in and out of the oven; out of the tin; cooling.
  */
-export function withAdded(own: readonly Operation[], formula: Formula, kitchen?: Kitchen): Operation[] {
+export function withAdded(read: readonly Operation[], formula: Formula, kitchen?: Kitchen): Operation[] {
+  const away = awayOf(formula);
+  const own = away === 'fat' ? fried(read) : read;
   const mixed = mixedOf(formula, kitchen);
   const pre = own.filter((o) => o.phase === 'ahead' || o.phase === 'mix' || o.phase === 'shape');
   const free = formula.tins?.[0] ? outlineOf(formula.tins[0].tin).free || formula.tins[0].tin.shape === 'slab' : false;
@@ -132,9 +153,10 @@ export function withAdded(own: readonly Operation[], formula: Formula, kitchen?:
     .map((g) =>
       orvin(`top:${g.id}`, 'top', 'shape', g.name, { takes: g.items.map((i) => ({ itemId: i.id, share: 1 })) }),
     );
-  const fill = work.some((o) => FILLS.has(o.verb))
-    ? []
-    : [orvin('fill:0', 'fill', 'shape', free ? 'Shape it on the tray' : 'Fill the tin')];
+  const fill =
+    work.some((o) => FILLS.has(o.verb)) || TINLESS.has(away)
+      ? []
+      : [orvin('fill:0', 'fill', 'shape', free ? 'Shape it on the tray' : 'Fill the tin')];
   const firstShape = work.findIndex((o) => o.phase === 'shape');
   const at = firstShape < 0 ? work.length : firstShape;
   const list = [...work.slice(0, at), ...stagesHere, ...fill, ...work.slice(at), ...tops];
@@ -154,12 +176,20 @@ export function withAdded(own: readonly Operation[], formula: Formula, kitchen?:
     ...from.map((o, i) => (i === 0 && same.length > 0 ? { ...o, remark: same.map((x) => x.words).join(' ') } : o)),
     ...chilled.filter((o) => !same.includes(o)),
   ];
+  const instead = away && INSTEAD[away];
+  const hot = away !== null && own.some((o) => (o.verb === 'warm' || o.verb === 'heat') && ON_THE_HOB.test(o.words));
   const oven: Operation[] =
     heat.length > 0
       ? heat
-      : [orvin('oven on', 'heat', 'ahead', 'Oven on', formula.bake ? { heatC: formula.bake.ovenC } : {})];
+      : instead
+        ? hot || instead.on === null
+          ? []
+          : [orvin('oven on', 'heat', 'ahead', instead.on)]
+        : [orvin('oven on', 'heat', 'ahead', 'Oven on', formula.bake ? { heatC: formula.bake.ovenC } : {})];
   const tin: Operation[] =
-    tins.length > 0 ? tins : [orvin('tins', 'line', 'ahead', free ? 'Get the tray ready' : 'Get the tin ready')];
+    tins.length > 0 || TINLESS.has(away)
+      ? tins
+      : [orvin('tins', 'line', 'ahead', free ? 'Get the tray ready' : 'Get the tin ready')];
   const weighed = orvin('weigh', 'weigh', 'ahead', 'Weigh everything out');
 
   const sitting = list.findLastIndex((o) => waits(o.verb) && !o.meanwhile && typical(o) >= SITTING_MIN);
@@ -192,13 +222,19 @@ function melted({ lines }: Mixed, own: readonly Operation[]): Operation[] {
 
 function inOven(own: readonly Operation[], formula: Formula): Operation[] {
   const these = own.filter((o) => o.phase === 'oven');
+  const away = awayOf(formula);
+  const instead = away && INSTEAD[away];
   const out: Operation[] = [];
-  if (these[0]?.verb !== 'put in') out.push(orvin('in', 'put in', 'oven', 'Into the oven'));
+  if (these[0]?.verb !== 'put in') out.push(orvin('in', 'put in', 'oven', instead?.into ?? 'Into the oven'));
   const bakes = these.some(
-    (o) => o.verb === 'bake' || (o.verb === 'put in' && o.forMin !== null) || (o.verb === 'lower' && o.forMin !== null),
+    (o) =>
+      o.verb === 'bake' ||
+      o.verb === 'fry' ||
+      (o.verb === 'put in' && o.forMin !== null) ||
+      (o.verb === 'lower' && o.forMin !== null),
   );
   const m = formula.bake?.minutes;
-  const bake = orvin('bake', 'bake', 'oven', 'Bake', {
+  const bake = orvin('bake', 'bake', 'oven', instead ? 'Cook' : 'Bake', {
     ...(formula.bake && { heatC: formula.bake.ovenC }),
     forMin: m ? band(m.early, Math.sqrt(m.early * m.late), m.late) : null,
   });
@@ -208,7 +244,7 @@ function inOven(own: readonly Operation[], formula: Formula): Operation[] {
     ...these.slice(0, these[0]?.verb === 'put in' ? 1 : 0),
     ...(bakes ? [] : [bake]),
     ...these.slice(these[0]?.verb === 'put in' ? 1 : 0),
-    ...(taken ? [] : [orvin('out', 'take out', 'oven', 'Take it from the oven')]),
+    ...(taken ? [] : [orvin('out', 'take out', 'oven', instead?.outOf ?? 'Take it from the oven')]),
   ];
 }
 
@@ -216,6 +252,7 @@ function inOven(own: readonly Operation[], formula: Formula): Operation[] {
 function afterwards(own: readonly Operation[], formula: Formula, free: boolean): Operation[] {
   const these = own.filter((o) => o.phase === 'after');
   const later = own.filter((o) => o.phase === 'later');
+  if (TINLESS.has(awayOf(formula))) return [...these, ...finishes(formula, own), ...later];
   const family = familyFor(formula.family, totalsOf(linesOf(formula)), formula.title);
   const inTin = /\b(?:in|inside) (?:(?:the|its|their) )?(?:tins?|pans?|skillet|dish|mould|form|hollows|cups)\b/i;
   const out = [...these];

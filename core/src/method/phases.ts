@@ -92,6 +92,9 @@ const ovenly = (d: Draft): boolean =>
   d.clock.forMin !== null ||
   /\b(?:it|they) goes? in\b|\bin (?:it|they) goe?s?\b|\bin with it\b/i.test(d.clause.text);
 
+/** So much work is no icing. */
+const A_FEW = 2;
+
 /** "220 °C, heavy tray inside." above the mixing, with a bake to come, is the oven getting hot. */
 function heatedAhead(drafts: readonly Draft[]): void {
   const mixes = (d: Draft): boolean => bowl.has(d.verb);
@@ -128,7 +131,12 @@ function belated(drafts: Draft[], things: Things): Draft[] {
       !outOf.test(d.clause.text) &&
       things.groupIn(d.clause.text) === null,
   );
-  if (!drafts.slice(first).some(flour) || lastBowl < 0) return drafts;
+  // "225 C, 10 min. Rub in, mix lightly, drop.": work on a batter that names nothing, before anything is taken out or cooled
+  const out = drafts.findIndex((d, i) => i > first && verbs[d.verb].at === 'after');
+  const hands = drafts
+    .slice(first, out < 0 ? drafts.length : out)
+    .filter((d) => (bowl.has(d.verb) || shaping.has(d.verb)) && things.groupIn(d.clause.text) === null);
+  if ((!drafts.slice(first).some(flour) && hands.length < A_FEW) || lastBowl < 0) return drafts;
   let end = first + 1;
   while (end < drafts.length && oven.has((drafts[end] as Draft).verb)) end++;
   return [

@@ -1,6 +1,6 @@
 import { methodRead } from '../balance/methods.js';
 import type { Formula } from '../formula/types.js';
-import { cookedIn, type Cooking } from '../text/cooked.js';
+import { cookingOf, type Cooking } from '../text/cooked.js';
 
 /** How air and fat get into a batter, as far as its plausibility goes. */
 export const workings = ['rubbed', 'creamed', 'whisked', 'stirred'] as const;
@@ -36,7 +36,7 @@ export function workingRead(formula: Formula): Working | null {
 export const saidOf = (formula: Formula): Said => ({
   title: formula.title,
   working: workingRead(formula),
-  cooking: cookedIn(formula.title, formula.method.map((s) => s.text).join('\n')),
+  cooking: cookingOf(formula),
 });
 
 /** What is not of the oven, each as a trait of its own. */

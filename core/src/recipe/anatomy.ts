@@ -309,7 +309,7 @@ export function anatomyOf(text: string, named: (s: string) => boolean): Anatomy 
     const body = start < 0 ? '' : bare.slice(start);
     // a comma, a dash between spaces or a preposition ends the name; "flour - 1 cup" leaves nothing behind it
     const stop =
-      /[,;]|\s[-–—]+(?:\s|$)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made|rubbed|warmed|heated|creamed|boiled)\s|from\s|for\s|with\s|w[./]\s|in\s|at\s|to\s(?!taste)|on\s|over\s|onto\s|size\s|the size\b|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(
+      /[,;]|\s[-–—]+(?:\s|$)|\s*(?:→|=>|->)|:\s|\s(?:(?:soaked|mixed|blitzed|blended|dissolved|steeped|stirred|made|rubbed|warmed|heated|creamed|boiled)\s|from\s|for\s|with\s|w[./]\s|in\s|at\s|to\s(?!taste)|on\s|over\s|onto\s|size\s|the size\b|until\s|before\s|after\s|which\s|that\s|such as\s|eg\s|e\.g|i\.e)|=/i.exec(
         body,
       );
     const name = (stop && stop.index > 0 ? body.slice(0, stop.index) : body).trimEnd();

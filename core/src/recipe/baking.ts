@@ -4,7 +4,7 @@ import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/cour
 import { readSpoken, spokenPattern } from '../quantity/spoken.js';
 import { capacityOf } from '../tin/geometry.js';
 import { namesShape } from '../tin/spoken.js';
-import { cookedIn, type Cooking } from '../text/cooked.js';
+import { cookedIn, type Away } from '../text/cooked.js';
 import { sizesIn } from '../text/lengths.js';
 import type { OnTray } from './bake/shaped-tins.js';
 import { cups, loafOfWeight } from './bake/tin-kinds.js';
@@ -31,7 +31,7 @@ export interface Baking {
   readonly pieces: { readonly pieces: number; readonly name?: string } | null;
   readonly marks: readonly Mark[];
   /** What it is cooked in where that is no oven, with the heat that was read, which is not one of an oven. */
-  readonly away: { readonly cooking: Exclude<Cooking, 'oven'>; readonly bake: BakeSetting | null } | null;
+  readonly away: { readonly cooking: Away; readonly bake: BakeSetting | null } | null;
 }
 
 const FUNCTION_WORD = /^(?:in|and|or|from|of|to|with|for|x)$/;

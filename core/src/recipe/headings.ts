@@ -22,7 +22,7 @@ const roleWords: readonly (readonly [RegExp, GroupRole])[] = [
     'icing',
   ],
   [/filling|custard|curd|sandwich|to fill|füllung|garniture|relleno|ripieno/i, 'filling'],
-  [/syrup|soak|leches|sirup|sirop|almíbar|sciroppo|poured over|to pour over/i, 'soak'],
+  [/syrup|soak|\bsauce\b|leches|sirup|sirop|almíbar|sciroppo|poured over|to pour over/i, 'soak'],
   [
     /topping|streusel|crumble|\bcrumbs?\b(?! (?:cake|muffin|bread))|\btempering\b|\bcoat(?:ing)?\b|\btops?\b|to (?:serve|sprinkle|garnish|top|scatter|brush)|on top|sprinkl|serving|streusel|zum bestreuen|decoration/i,
     'top',
@@ -44,7 +44,7 @@ export interface GroupHead {
 }
 
 const component =
-  /^(?:the )?(?:(?:[a-z]+ ){0,3}(?:streusel|crumble|frosting|icing|glaze|drizzle|buttercream|syrup|filling|custard|ganache)(?: topping)?|[a-z]+ topping|tops?|topping|streusel|crumble(?: topping)?|soak(?:ing)?|leches|dry(?: ingredients| stuff| things| mix)?|wet(?: ingredients| stuff| things| mix)?|cake|base|batter|muffins|loaf|dough|scones|sponge|teig|belag|füllung|guss|glasur|streusel|pâte|masa|relleno|impasto)$/i;
+  /^(?:the )?(?:(?:[a-z]+ ){0,3}(?:streusel|crumble|frosting|icing|glaze|drizzle|buttercream|syrup|sauce|filling|custard|ganache)(?: topping)?|[a-z]+ topping|tops?|topping|streusel|crumble(?: topping)?|soak(?:ing)?|leches|dry(?: ingredients| stuff| things| mix)?|wet(?: ingredients| stuff| things| mix)?|cake|base|batter|muffins|loaf|dough|scones|sponge|teig|belag|füllung|guss|glasur|streusel|pâte|masa|relleno|impasto)$/i;
 const forThe =
   /^(?:for (?:the )?|to (?=make|finish|decorate|serve|ice|pour|brush|fill|top|scatter|sprinkle)|für (?:den|die|das)\s|pour (?:la|le|les|l')\s?|para (?:la|el)\s|per (?:la|il|l')\s?).{2,50}$/i;
 const notGroup =
@@ -74,9 +74,13 @@ export interface Label {
 const label =
   /^\*{0,2}([\p{L}][\p{L}'’&/ -]{1,36}?|for \d{1,3}(?: \p{L}+)?(?: \([^()]{2,40}\))?)\s*(?::|\*{0,2}\s[-–—]\s|\*{2}:)\*{0,2}\s*(?=\S)/iu;
 
+/** "Glaze 180g icing sugar, 3 tbsp lemon juice": the label straight in front of an amount. */
+const bareLabel =
+  /^((?:\p{L}+ )?(?:glaze|icing|frosting|topping|filling|syrup|streusel|crumble|drizzle|sauce|buttercream))\s+(?=[\d½¼¾⅓⅔])/iu;
+
 /** Takes the label off a line that goes on behind it with a list. Null when there is none. */
 export function labelOf(text: string, listed: (rest: string) => boolean): Label | null {
-  const m = label.exec(text);
+  const m = label.exec(text) ?? bareLabel.exec(text);
   const name = m?.[1]?.trim() ?? '';
   if (!m || name.split(/\s+/).length > 6 || notGroup.test(name)) return null;
   const rest = text.slice(m[0].length);

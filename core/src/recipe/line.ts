@@ -190,6 +190,8 @@ function nameIn(segment: Segment, kitchen?: Kitchen): Named {
   const slip = misspelt(words);
   if (slip && (!main || slip.words.split(' ').length > main.words.split(' ').length))
     return { matches: [slip], other: null, slip: true };
+  // "vetemjöl / plain flour": of two names the one that is known
+  if (!main && other) return { matches: [other], other: null, slip: false };
   const likely = main ?? long;
   return { matches: likely && !likely.behind ? [likely] : [], other, slip: false };
 }

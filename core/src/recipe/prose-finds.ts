@@ -69,6 +69,8 @@ export function amountsIn(text: string): Found[] {
       )
     )
       return false;
+    // "drop, sprinkle" is work
+    if (/^drops?$/i.test(text.slice(a.from, a.to)) && /^\s*(?:[,.;]|$|on\b|by\b|into\b)/i.test(after)) return false;
     return !negated.test(text.slice(Math.max(0, a.from - 40), a.from));
   });
 }

@@ -91,6 +91,13 @@ function nameOf(phrase: string, match: Match): string {
 }
 
 const smaller: Readonly<Record<string, string>> = { kg: 'g', l: 'ml' };
+/** Where a bracket ends that gives an amount once more in another unit, straight behind it. */
+function weighedInBracket(text: string, a: Found, next: Found | undefined): number | null {
+  if (!next || a.unit === null || next.unit === null || !/^\s*\(\s*$/.test(text.slice(a.to, next.from))) return null;
+  const close = /^[^()]{0,16}\)/.exec(text.slice(next.to));
+  return close ? next.to + close[0].length : null;
+}
+
 /** Countable things: a bare number of them is an amount. */
 const counts = (id: string, kitchen: Kitchen): boolean => ingredientOf(id, undefined, kitchen).pieceG !== undefined;
 
@@ -146,6 +153,13 @@ export function toldIn(line: string, kitchen: Kitchen, weighing: boolean, strang
       const start = a.from;
       let value = text.slice(a.from, a.to);
       let unit = a.unit;
+      // "1/4 cup (57g) cold butter": the bracket weighs what stands behind it
+      const inBracket = food ? null : weighedInBracket(text, a, amounts[i + 1]);
+      if (inBracket !== null) {
+        used.add(i + 1);
+        value = text.slice(a.from, inBracket);
+        food = foodBehind(text, inBracket, amounts[i + 2]?.from ?? text.length, true, kitchen);
+      }
       // what is said anew takes the place of what was said first
       for (let j = i + 1; j < amounts.length; j++) {
         const b = amounts[j] as Found;

@@ -61,12 +61,16 @@ function roleAt(ops: readonly Operation[], at: number): GroupRole | null {
  * Items of the batter that the method only uses outside it, with the part they go to: jam that is only ever spread between,
  * almonds only scattered, juice and sugar poured over the hot cake. What any operation of the bowl takes stays in the batter.
  */
+/** So much sugar to the flour, as a share, is more than a dusting. Judgement. */
+const SUGARED = 0.2;
+
 export function usedApart(formula: Formula, items: readonly Item[], kitchen: Kitchen): Map<string, GroupRole> {
   const out = new Map<string, GroupRole>();
   const letters = formula.method.reduce((s, m) => s + m.text.length, 0);
   if (items.length > MOST_ITEMS || letters > MOST_LETTERS) return out;
   const { operations } = workOf(formula, kitchen);
   if (operations.length < 3) return out;
+  const flourG = items.reduce((g, i) => g + (ingredientOf(i.ingredient, undefined, kitchen).base === undefined ? 0 : i.grams), 0); // prettier-ignore
   for (const item of items) {
     const at = operations.flatMap((o, i) => (o.takes.some((t) => t.itemId === item.id) ? [i] : []));
     const roles = at.map((i) => roleAt(operations, i));
@@ -74,6 +78,8 @@ export function usedApart(formula: Formula, items: readonly Item[], kitchen: Kit
     // flour, leavening and salt are never the cake's dress
     const { role } = ingredientOf(item.ingredient, undefined, kitchen);
     if (role === 'flour' || role === 'leavener' || role === 'salt') continue;
+    // nor is all the sugar of a batter: "sugar on top" means some more
+    if (role === 'sugar' && item.grams > SUGARED * flourG && items.every((i) => i === item || ingredientOf(i.ingredient, undefined, kitchen).role !== 'sugar')) continue; // prettier-ignore
     if (first && roles.every((r) => r !== null)) out.set(item.id, first);
   }
   return out;

@@ -18,7 +18,7 @@ const madeUp =
   /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b[^\d.;]*\b(?:made|topped) up to\s+(?:(\d+)\s*ml|[¼½] pint)\s+with\s+(?:the\s+)?((?:\p{L}+[ -]?){1,2})/iu;
 /** "1 egg + milk to make 200 ml", "2 eggs plus enough milk to come to 3/4 cup". */
 const toMake =
-  /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b,?\s*(?:beaten\s+)?(?:\+|&|plus|and|with|w\/?|,)\s*(?:enough\s+|some\s+|cold\s+)*((?:\p{L}+[ -]?){1,2}?)\s+to\s+(?:make|come|give|reach|measure|fill)(?:\s+up)?(?:\s+(?:to|it up to))?\s+(?:about\s+)?(?:(\d+)\s*ml|([¼½¾]|\d\s*\/\s*\d|\d(?:[ -]\d\s*\/\s*\d)?)\s*(cups?|pints?)|[¼½] pint)/iu;
+  /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b,?\s*(?:beaten\s+)?(?:\+|&|plus|and|with|w\/?|,)\s*(?:enough\s+|some\s+|cold\s+)*((?:\p{L}+[ -]?){1,2}?)\s+to(?:\s+(?:make|come|give|reach|measure|fill)(?:\s+up)?(?:\s+(?:to|it up to))?)?\s+(?:about\s+)?(?:(\d+)\s*ml|([¼½¾]|\d\s*\/\s*\d|\d(?:[ -]\d\s*\/\s*\d)?)\s*(cups?|pints?)|[¼½] pint)/iu;
 const CUP_ML = 240;
 const PINT_ML = 568;
 const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };

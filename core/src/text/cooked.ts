@@ -71,3 +71,27 @@ export function cookedIn(title: string, method: string): Cooking | null {
     ? null
     : (TITLES.find(([c, words]) => c === 'microwave' && words.test(title))?.[0] ?? null);
 }
+
+interface Worked {
+  readonly title: string;
+  readonly method: readonly { readonly text: string }[];
+}
+/** Steps stay the same while amounts are pulled: what they say is remembered with them. */
+const said = new WeakMap<Worked['method'], { readonly title: string; readonly cooking: Cooking | null }>();
+
+/** What a formula is cooked in, by its title and its steps; null where neither tells, and then the oven is likeliest. */
+export function cookingOf({ title, method }: Worked): Cooking | null {
+  const had = said.get(method);
+  if (had && had.title === title) return had.cooking;
+  const cooking = cookedIn(title, method.map((s) => s.text).join('\n'));
+  said.set(method, { title, cooking });
+  return cooking;
+}
+
+/** Where something is cooked that is not baked. */
+export type Away = Exclude<Cooking, 'oven'>;
+/** The same where it is no oven; null for what is baked, or likeliest is. */
+export function awayOf(f: Worked): Away | null {
+  const cooking = cookingOf(f);
+  return cooking === 'oven' ? null : cooking;
+}

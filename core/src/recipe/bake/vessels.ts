@@ -25,7 +25,7 @@ interface Mention {
 }
 
 const vesselWord =
-  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?|sq(?=[.,;]|\s+(?:lined|greased|tin|pan)))\b(?=[\s,.;:)]|$)/giu;
+  /\b(?:(?:sauce|frying|sheet|jelly[- ]roll|roasting|loaf|muffin|cake|tube|bundt|slice|bread|baking|bun|patty|sandwich|springform|lamington|traybake|brownie|cookie|baking|ring|bar|fluted)[\s-]+)?(?:tins?|pans?|moulds?|molds?|dish(?:es)?|trays?|sheets?|forms?|skillets?|springforms?|rings?|tubes?|bundts?|gugelhupf|kugelhopf|gugelhopf|casserole|pot|ramekins?|basins?|mugs?|frame|kastenform|springform|backform|gugelhupfform|förmchen|muffinförmchen|blech|moule|plaque|molde|stampo|teglia|pirottini|foil|liners?|cases?|wells|holes?|papers|cups?)\b|\b(?:loa(?:f|ves)|squares?|rounds?|layers?|sq(?=[.,;]|\s+(?:lined|greased|tin|pan)))\b(?=[\s,.;:)]|$)/giu;
 
 const figure = `(?:${numberPattern}|(?:${spokenPattern})(?![\\p{L}])|an?|one|a dozen)`;
 const counted = new RegExp(
@@ -56,7 +56,7 @@ const materials: readonly (readonly [RegExp, TinMaterial])[] = [
 const materialIn = (text: string): TinMaterial => materials.find(([re]) => re.test(text))?.[1] ?? 'light metal';
 
 const cupWord =
-  /\b(?:muffins?|cup\s?cakes?|bun|fairy|patty|queen|paper cases|cases|liners|papers|wells|holes?|cups|ramekins|muffinförmchen|förmchen|pirottini|darioles?)\b/i;
+  /\b(?:muffins?|cup\s?cakes?|bun|fairy|patty|queen|paper cases|cases|liners|papers|wells|holes?|cups|ramekins|basins|muffinförmchen|förmchen|pirottini|darioles?)\b/i;
 const stoveTop =
   /\b(?:melt|heat|warm|simmer|boil|fry|saucepan|stir|bring|over (?:a )?(?:low|gentle|medium)|put (?:the )?(?:butter|sugar|syrup))\b/i;
 const poured = /\b(?:pour|spread|scrape|spoon|turn|tip|batter|smooth|divide|level|fill)\b/i;

@@ -11,7 +11,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { dialIn, ingredientFor, moveOperation, operations, plainName, type Formula, type Kitchen, type Operation, type Phase, type Share } from '@orvin/core'; // prettier-ignore
+import { awayOf, dialIn, ingredientFor, moveOperation, operations, plainName, type Formula, type Kitchen, type Operation, type Phase, type Share } from '@orvin/core'; // prettier-ignore
 import { roleColour } from './figures';
 
 /** A piece of the work as it stands on the line. */
@@ -39,11 +39,11 @@ const zoneOf: Readonly<Record<Phase, Zone['id']>> = {
   after: 'after',
   later: 'later',
 };
-const names: readonly (readonly [Zone['id'], string])[] = [
-  ['before', 'Before the oven'],
-  ['in', 'In the oven'],
-  ['after', 'Once it is out'],
-  ['later', 'Later days'],
+const names: readonly (readonly [Zone['id'], oven: string, away: string])[] = [
+  ['before', 'Before the oven', 'Before the heat'],
+  ['in', 'In the oven', 'On the heat'],
+  ['after', 'Once it is out', 'Once it is off'],
+  ['later', 'Later days', 'Later days'],
 ];
 const SHOWN = 3;
 /** What Orvin adds, in a word or two. */
@@ -110,6 +110,7 @@ export class WorkStrip {
   private readonly work = computed(() => operations(this.formula(), this.kitchen()));
   protected readonly zones = computed<readonly Zone[]>(() => {
     const f = this.formula();
+    const away = awayOf(f) !== null;
     const items = new Map(f.groups.flatMap((g) => g.items).map((i) => [i.id, i]));
     const pieces = this.work().map((op): Piece => {
       const things = op.takes.flatMap((t) => {
@@ -123,10 +124,14 @@ export class WorkStrip {
           },
         ];
       });
-      return { id: op.id, op, verb: op.by === 'orvin' ? (fromTheCold(op) ?? added[op.id] ?? op.verb) : op.verb, things: things.slice(0, SHOWN), more: Math.max(0, things.length - SHOWN), time: timeOf(op, this.kitchen()), own: op.by === 'baker' }; // prettier-ignore
+      return { id: op.id, op, verb: op.by === 'orvin' ? (fromTheCold(op) ?? (away && op.verb === 'heat' ? 'heat' : added[op.id]) ?? op.verb) : away && op.verb === 'bake' ? 'cook' : op.verb, things: things.slice(0, SHOWN), more: Math.max(0, things.length - SHOWN), time: timeOf(op, this.kitchen()), own: op.by === 'baker' }; // prettier-ignore
     });
     return names
-      .map(([id, name]) => ({ id, name, pieces: pieces.filter((p) => zoneOf[p.op.phase] === id) }))
+      .map(([id, oven, off]) => ({
+        id,
+        name: away ? off : oven,
+        pieces: pieces.filter((p) => zoneOf[p.op.phase] === id),
+      }))
       .filter((z) => z.pieces.length > 0 || z.id !== 'later');
   });
   private readonly all = computed(() => this.zones().flatMap((z) => z.pieces));
