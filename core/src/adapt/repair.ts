@@ -18,6 +18,9 @@ const ABOUT = 1;
 /** A way that makes the batter smaller by more than this, as a share, comes after those that do not, if nothing is plain. */
 const SMALLER = 0.17;
 
+/** Share of the flour below which a way that takes it down makes it another batch. Judgement. */
+const HALVED = 0.6;
+
 /** A formula on its way to being put right, with what each line that was touched is for. */
 interface Way {
   readonly formula: Formula;
@@ -55,7 +58,10 @@ export function repairs(formula: Formula, locked: readonly string[], kitchen: Ki
   const seen = new Set<string>();
   // what is no more than a hint comes after what keeps the batter, and what is likely after what is as likely and keeps it
   const kept = Math.max(...right.map((w) => (smaller(w) ? -Infinity : w.gain)));
-  const yields = (w: Way): boolean => smaller(w) && w.sure !== 'plain' && (w.sure === 'hint' || kept > w.gain - ABOUT);
+  // the flour is what a bake is counted by: that there is twice as much of it comes after all that leaves it
+  const halved = ({ weighed: w }: Way): boolean => w.totals.flourG < HALVED * weighed.totals.flourG;
+  const yields = (w: Way): boolean =>
+    smaller(w) && (halved(w) || (w.sure !== 'plain' && (w.sure === 'hint' || kept > w.gain - ABOUT)));
   const tried = [...right.filter((w) => !yields(w)), ...right.filter(yields)]
     .filter(({ formula: f }) => {
       const key = allItems(f)
@@ -94,12 +100,13 @@ export function evened(
   const held = heldAgainst(formula, weighed, kitchen);
   if (!held) return { formula, reasons: new Map() };
   const eggGone = weigh(was, kitchen).totals.eggG > 2 * weighed.totals.eggG;
-  const short = (s: Suspect): boolean => eggGone && s.role === 'leavener' && s.factor < 1 && s.slip !== 'name';
+  const short = (s: Suspect): boolean => eggGone && s.role === 'leavener' && s.factor < 1;
   let way: Way = { formula, weighed, held, reasons: new Map(), sure: 'hint', gain: -Infinity };
   for (let lines = 0; lines < 2; lines++) {
     const from = way;
     const next = from.held.suspects
-      .filter((s) => EVEN_OUT.has(s.role) && (s.sure !== 'hint' || short(s)))
+      // what has just been put in its place is not called by another name
+      .filter((s) => EVEN_OUT.has(s.role) && s.slip !== 'name' && (s.sure !== 'hint' || short(s)))
       .flatMap((s) => step(from, s, locked, kitchen) ?? [])
       .filter((w) => allowed(w.formula))
       .sort((a, b) => a.held.merit - b.held.merit)[0];

@@ -21,6 +21,13 @@ const some = String.raw`(?:[\p{L}\d½¼¾'’.&+/-]+\s+){0,7}?`;
 const patterns: readonly Pattern[] = [
   { verb: 'take out', says: r(String.raw`^out$`), strong: true },
   {
+    verb: 'drop',
+    says: r(
+      String.raw`^(?:(?:in )?(?:rough|small|large|rocky|heaped|little)\s+)*(?:heaps?|mounds?|spoonfuls?|dollops?)\b.*\b(?:tray|trays|sheet|sheets)\b`,
+    ),
+    strong: true,
+  },
+  {
     verb: 'fill',
     says: r(String.raw`^(?:the )?(?:rest of|remaining|other half of) (?:the )?(?:batter|mixture|dough)\b`),
     strong: true,

@@ -213,6 +213,9 @@ export function renamed(
   return { likely, likelyG: fits(j.expected.gas, 'gas', gas) ? same : same * fittingLeavener(as, then, j, kitchen) };
 }
 
+/** Of the flour, below which leavener is no more than a trace: a twentieth of what cakes have. Judgement. */
+const TRACE_OF_LEAVENER = 0.0025;
+
 /** What stands there is not said to be more times what fits than this: of a pinch too much any number would do. */
 const MOST_TIMES = 100;
 
@@ -248,7 +251,11 @@ function mended(
   const back = 1 / slip.factor;
   // the round slip where it explains all, else what the rest expects
   const round = slip.factor > 0 && fits(j.expected[m], m, is + (back - 1) * mine);
-  const by = round ? back : fitting(role, line, lines, j, kitchen);
+  // a trace of leavener is none: what is missing is told by the gas
+  const trace = role === 'leavener' && line.grams < TRACE_OF_LEAVENER * flourOf(sumsOf(lines, kitchen));
+  const anew = trace ? missing(role, j, lines, kitchen) : null;
+  const whole = anew && anew.likely === line.ingredient.id ? anew.likelyG / line.grams : null;
+  const by = whole ?? (round ? back : fitting(role, line, lines, j, kitchen));
   const factor = by > 0 ? Math.min(1 / by, MOST_TIMES) : 0;
   const spoon = anotherSpoon(line, by);
   if (spoon !== null) {

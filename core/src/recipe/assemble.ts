@@ -392,7 +392,7 @@ export function assemble(text: string, lines: readonly string[], kitchen: Kitche
   const baking = readBaking(
     prose.filter((p) => !readOvenLine(p.text) && !readStatedLine(p.text) && !readAboutLine(p.text)),
     shapedHere(work, (entry) => lineOf(steps[entry], method[entry])),
-    title,
+    card ? null : title,
   );
   marks.push(...baking.marks);
   if (baking.away) doubts.push(awayFromOven(baking.away, baking.marks, kitchen));

@@ -86,9 +86,10 @@ function readYield(line: Prose): { pieces: { pieces: number; name?: string }; ma
  * Gathers heat, time, tins and yield from the lines that are not ingredients; the first clear mention of each counts.
  *
  * @param shaped the dough as the method shapes it, for what stands on a tray by itself
- * @param title tells what it is cooked in where the lines do not
+ * @param title tells what it is cooked in, and what stands in cups, where the lines do not; null where they are to be read as they stand
  */
-export function readBaking(lines: readonly Prose[], shaped: ShapedHere | null, title = ''): Baking {
+export function readBaking(lines: readonly Prose[], shaped: ShapedHere | null, title: string | null = ''): Baking {
+  if (title === null) return bakedIn(lines, shaped);
   const cooking = cookedIn(title, lines.map((l) => l.text).join('\n'));
   const read = bakedIn(lines, shaped);
   if (cooking === null || cooking === 'oven') return shaped ? read : inCups(read, title);

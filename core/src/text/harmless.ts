@@ -30,7 +30,7 @@ export const harmless: ReadonlySet<string> = list(`
   homogenised pasteurised filtered still tap kitchen leftover left-over day-old stale ripe-ish spotty brown-spotted brown black
   speckled heavy-handed thick-cut dropping consistency mixture dough batter clean nice slightly partly partially
   fully completely almost nearly coarse fine finely-ground stoneground stone-ground strong semi-firm blended smooth
-  crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking full-fat fat-free low-fat reduced-fat half-fat cream-style
+  crunchy creamy chunky seedless golden red green yellow white-fleshed orange-fleshed pink purple eating cooking baking bramley braeburn gala fuji granny smith conference full-fat fat-free low-fat reduced-fat half-fat cream-style
   dessert tangy sour-ish seasonal local pot-set solids cocoa-solids min minimum least fat percent full cream-top chopped-up
   up down off out then them they're you i we can't won't be been being will would should may might get got put add added
   mix mixed-in stir stirred folded through over on onto under top tops base edges sides shaken set aside ready prepared

@@ -36,7 +36,7 @@ free/scone | UK | Welsh cakes | rub-in, griddle | self-raising-flour 225, butter
 free/scone | UK | Welsh cakes with lard | rub-in, griddle | plain-flour 225, baking-powder 4, butter 50, lard 50, caster-sugar 75, mixed-spice 1, egg 55, milk 10, fold-in: currants 60
 free/scone | UK | singing hinny | rub-in, griddle | plain-flour 350, baking-powder 6, salt 3, lard 50, butter 50, caster-sugar 25, milk 140, fold-in: currants 100
 free/scone | UK | griddle scones with soda | rub-in, griddle | plain-flour 225, baking-soda 2.5, cream-of-tartar 5, salt 2, butter 25, caster-sugar 20, milk 150
-free/soda-bread | IE | griddle farls | one-bowl, griddle | plain-flour 250, baking-soda 3, salt 3, buttermilk 220
+free/soda-bread | IE | griddle farls | one-bowl, griddle | plain-flour 300, baking-soda 4, salt 3, buttermilk 270
 free/scone | IE | potato bread for the griddle | rub-in, griddle | mashed-potato 450, plain-flour 110, butter 30, salt 4, baking-powder 2
 free | IE | boxty with powder | muffin, griddle | mashed-potato 400, plain-flour 150, baking-powder 4, salt 4, egg 53, milk 220
 free/soda-bread | IN | yogurt flatbreads | one-bowl, griddle | self-raising-flour 250, yogurt 250, salt 3

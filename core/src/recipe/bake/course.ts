@@ -142,7 +142,7 @@ function timesOf(text: string, heats: readonly Heat[]): Duration[] {
     if (
       d &&
       fits &&
-      !/^\s*(?:°|[cf]\b|cm|mm|in\b|inch|["”]|g\b|ml|x|×|cases|muffin|holes?|squares|pieces|slices|people)/i.test(
+      !/^\s*-?\s*(?:°|[cf]\b|cm|mm|in\b|inch|["”]|g\b|ml|x|×|hole|cup|cases|muffin|holes?|squares|pieces|slices|people)/i.test(
         next,
       ) &&
       !sure.some((s) => s.from < d.to && d.from < s.to)

@@ -210,6 +210,12 @@ function vesselIn(w: Window, whole: string): Mention | null {
   )
     return null;
 
+  // "9 greased oval (1/2-cup) moulds"
+  const moulds =
+    /^(?:moulds?|molds?)$/.test(word) && !size
+      ? /(?<![\d/.])(\d{1,2})\s+(?!\d|cm|mm|x\b)[^.;,]{0,40}$/.exec(w.before)?.[1]
+      : undefined;
+  if (moulds && Number(moulds) >= 4) return found(make.cups(Number(moulds), 'usual', material), 1);
   // "4 trays of 12"
   const perTray = /^(?:trays?|tins?|pans?)$/.test(word)
     ? /^\s+of\s+(\d{1,2}|six|nine|twelve|twenty-four)(?=\s*(?:[,.;)]|$|muffins?|holes?|cups?|and\b|at\b))/i.exec(
