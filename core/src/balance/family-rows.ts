@@ -281,7 +281,7 @@ export const relatives: readonly Relative[] = [
     ovenC: [160, 200], doneC: [95, 98], signs: 'springs back, edges leave the tin', keeps: '1–2 days; fill or soak it soon',
   },
   {
-    name: 'pancake', plural: 'pancakes', among: ['free', 'scone', 'drop-biscuit', 'muffin', 'quick-bread', 'butter-cake-lean', 'maize-bread'],
+    name: 'pancake', shaped: 'drop', plural: 'pancakes', among: ['free', 'scone', 'drop-biscuit', 'muffin', 'quick-bread', 'butter-cake-lean', 'maize-bread'],
     titled: /\bpan\s?cakes?\b|\bhot\s?cakes?\b|\bpikelets?\b|\bdrop(?:ped)? scones?\b|\bgriddle ?cakes?\b/i, when: () => true,
     fat: [2, 40], sugar: [0, 45], egg: [0, 130], water: [95, 260], salt: [0, 2.4], lift: [6, 26],
     open: 0.2, methods: ['muffin', 'one-bowl'], carries: [0.1, 0.8], signs: 'bubbles that burst and stay open; gold on both sides', keeps: 'the same day, or frozen',
@@ -293,7 +293,7 @@ export const relatives: readonly Relative[] = [
     open: 0.2, methods: ['muffin', 'creaming', 'whisking'], signs: 'gold, and hardly any steam left', keeps: 'the same day, or frozen and toasted',
   },
   {
-    name: 'doughnut', plural: 'doughnuts', among: ['free', 'scone', 'biscuit', 'muffin', 'quick-bread', 'butter-cake-lean'],
+    name: 'doughnut', shaped: 'cut', plural: 'doughnuts', among: ['free', 'scone', 'biscuit', 'muffin', 'quick-bread', 'butter-cake-lean'],
     titled: /\bdough\s?nuts?\b|\bdonuts?\b/i, when: () => true,
     fat: [6, 50], sugar: [30, 65], egg: [12, 40], water: [40, 90], salt: [0.3, 2], lift: [6, 18],
     methods: ['muffin', 'creaming'], signs: 'deep gold on both sides; one broken open is dry inside', keeps: 'the same day',

@@ -307,7 +307,7 @@ const TRACE: Readonly<Record<SuspectRole, number>> = {
   flour: 0.1,
   liquid: 0.06,
   fat: 0.04,
-  sugar: 0.04,
+  sugar: 0.05,
   egg: 0.08,
   leavener: 0.004,
   salt: 0.002,

@@ -3,7 +3,9 @@ import assert from 'node:assert/strict';
 import { assess, isConflict, predictBake, readRecipe, rebalance } from '@orvin/core';
 import { readFile } from '@orvin/core/format';
 
-const { formula } = readRecipe('Scones\n300 g flour\n15 g baking powder\n60 g butter\n170 g milk');
+const { formula } = readRecipe(
+  'Scones\n300 g flour\n14 g baking powder\n60 g butter\n30 g sugar\n2 g salt\n170 g milk',
+);
 const a = assess(formula);
 assert.ok(a.lift.mmolPer100gBase.typical > 10);
 const tin = { id: 't', name: 't', shape: 'slab', topMm: 65, depthMm: 25, cups: 8, material: 'none' };
