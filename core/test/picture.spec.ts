@@ -105,8 +105,10 @@ describe('a recipe in a picture', () => {
     };
     const whole = grams(read(card), 'baking-powder') ?? 0;
     expect(grams(again(['¾']), 'baking-powder')).toBeCloseTo(whole / 4, 1);
-    expect(again(['¾']).doubts).toEqual([]);
-    expect(again(['¾', '¼', '5']).doubts[0]?.choices.map((c) => c.words)).toEqual(['¾ tsp, as read', '¼ tsp', '5 tsp']);
+    // that so little powder is odd is another question
+    expect(again(['¾']).doubts.filter((d) => d.kind === 'scan')).toEqual([]);
+    const asked = again(['¾', '¼', '5']).doubts.find((d) => d.kind === 'scan');
+    expect(asked?.choices.map((c) => c.words)).toEqual(['¾ tsp, as read', '¼ tsp', '5 tsp']);
   });
 
   it('mends counts and measures that a lens misspells, and drops the marks of a list', () => {
