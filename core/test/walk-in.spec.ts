@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { allItems } from '../src/formula/formula.js';
 import type { Formula, GroupRole } from '../src/formula/types.js';
-import { assess, operations, readRecipe } from '../src/index.js';
-import { cookedIn } from '../src/text/cooked.js';
+import { assess, defaultKitchen, operations, planDay, readRecipe, steps } from '../src/index.js';
+import { awayOf, cookedIn } from '../src/text/cooked.js';
 
 /**
  * Recipes as they walk in: typed, dictated, copied, of many kitchens. What each is, as a baker reads it, was looked through by
@@ -86,6 +86,8 @@ describe('What a bake is cooked in', () => {
     ],
     ['Mug cake', 'Mix. Microwave on high for 90 seconds.', 'microwave'],
     ['Sponge', 'Melt the butter in the microwave on high for 30 seconds. Gas 4, 25 minutes.', 'oven'],
+    ['Sponge', 'Melt the butter in the microwave on high for 30 seconds. Stir all. 180C, 35-40 min.', 'oven'],
+    ['Muffins', 'Soften the leek. Fry until golden. Stir all. 20 minutes at 190 °C.', 'oven'],
     ['Drop scones', '', 'griddle'],
     ['Oven pancake', '', 'oven'],
     ['Fruit cake', 'Stir it all together.', null],
@@ -103,6 +105,50 @@ describe('What a bake is cooked in', () => {
     expect(assess(fried.formula).cautions.map((c) => c.id)).toContain('fat');
     const baked = readRecipe(all.find((r) => /scones/i.test(r.title))?.text ?? '');
     expect(assess(baked.formula).cautions.map((c) => c.id)).not.toContain('fat');
+  });
+});
+
+describe('At the counter, what is not baked', () => {
+  const read = all.map((r) => readRecipe(r.text).formula).filter((f) => awayOf(f) !== null);
+
+  it('is of every kind', () => {
+    expect(new Set(read.map(awayOf))).toEqual(new Set(['griddle', 'fat', 'steam', 'microwave']));
+  });
+
+  it('speaks of no oven, and where it is hot fat says what to do if it burns', () => {
+    for (const f of read) {
+      const said = steps(f).filter((s) => ['oven on', 'in', 'bake', 'out'].includes(s.kind));
+      const words = said.map((s) => `${s.words} ${s.detail ?? ''} ${s.caution ?? ''}`).join(' ');
+      expect(words)
+        .withContext(f.title)
+        .not.toMatch(/\boven\b|\brack in the middle\b/i);
+      expect(said.some((s) => /never water/.test(s.caution ?? '')))
+        .withContext(f.title)
+        .toBe(awayOf(f) === 'fat');
+    }
+  });
+
+  it('can be planned into a day, with no oven in it', () => {
+    for (const formula of read) {
+      const [now, serve] = [8, 18].map((h) => Date.UTC(2026, 2, 2, h)) as [number, number];
+      const { tasks, problems } = planDay([{ id: 'a', formula }], defaultKitchen, serve, now);
+      expect(problems).withContext(formula.title).toEqual([]);
+      const words = tasks.map((t) => `${t.words} ${t.detail}`).join(' ');
+      expect(words)
+        .withContext(formula.title)
+        .not.toMatch(/\boven\b/i);
+      const at = (kind: string): number => tasks.findIndex((t) => t.kind === kind);
+      expect(at('mix')).withContext(formula.title).toBeLessThan(at('in'));
+    }
+  });
+
+  it('takes its time from the baker, both sides of it', () => {
+    const minutes = (title: RegExp): number | undefined =>
+      steps(read.find((f) => title.test(f.title)) as Formula).find((s) => s.kind === 'bake')?.minutes?.typical;
+    expect(minutes(/cake doughnuts/i)).toBeCloseTo(3, 6);
+    expect(minutes(/pikelets/i)).toBeCloseTo(2, 6);
+    expect(minutes(/rice-flour cakes/i)).toBeCloseTo(15, 6);
+    expect(minutes(/mug cake/i)).toBeCloseTo(Math.sqrt(12), 6);
   });
 });
 

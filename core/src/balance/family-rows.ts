@@ -283,19 +283,19 @@ export const relatives: readonly Relative[] = [
   {
     name: 'pancake', shaped: 'drop', plural: 'pancakes', among: ['free', 'scone', 'drop-biscuit', 'muffin', 'quick-bread', 'butter-cake-lean', 'maize-bread'],
     titled: /\bpan\s?cakes?\b|\bhot\s?cakes?\b|\bpikelets?\b|\bdrop(?:ped)? scones?\b|\bgriddle ?cakes?\b/i, when: () => true,
-    fat: [2, 40], sugar: [0, 45], egg: [0, 130], water: [95, 260], salt: [0, 2.4], lift: [6, 26],
+    fat: [0, 30], sugar: [0, 42], egg: [0, 245], water: [125, 320], salt: [0, 1.8], lift: [12, 26],
     open: 0.2, methods: ['muffin', 'one-bowl'], carries: [0.1, 0.8], signs: 'bubbles that burst and stay open; gold on both sides', keeps: 'the same day, or frozen',
   },
   {
     name: 'waffle', plural: 'waffles', among: ['free', 'muffin', 'quick-bread', 'butter-cake-lean', 'butter-cake-high-ratio', 'oil-cake'],
     titled: /\bwaffles?\b/i, when: () => true,
-    fat: [12, 75], sugar: [0, 100], egg: [0, 90], water: [80, 260], salt: [0, 2.4], lift: [5, 24],
+    fat: [15, 50], sugar: [0, 80], egg: [0, 67], water: [125, 215], salt: [0, 2.3], lift: [6, 23],
     open: 0.2, methods: ['muffin', 'creaming', 'whisking'], signs: 'gold, and hardly any steam left', keeps: 'the same day, or frozen and toasted',
   },
   {
     name: 'doughnut', shaped: 'cut', plural: 'doughnuts', among: ['free', 'scone', 'biscuit', 'muffin', 'quick-bread', 'butter-cake-lean'],
     titled: /\bdough\s?nuts?\b|\bdonuts?\b/i, when: () => true,
-    fat: [6, 50], sugar: [30, 65], egg: [12, 40], water: [40, 90], salt: [0.3, 2], lift: [6, 18],
+    fat: [7, 38], sugar: [45, 60], egg: [14, 40], water: [50, 104], salt: [0.8, 2], lift: [9, 19],
     methods: ['muffin', 'creaming'], signs: 'deep gold on both sides; one broken open is dry inside', keeps: 'the same day',
   },
   {

@@ -7,6 +7,7 @@ import { standingAt } from '../leavening/lift.js';
 import { COLD_PACE } from '../method/standing.js';
 import { piecesIn } from '../tin/fit.js';
 import { outlineOf } from '../tin/geometry.js';
+import { elsewhere, saidMinutes } from './elsewhere.js';
 import { bakeMarks } from './bake-marks.js';
 import { heatWords, none, type Parts } from './parts.js';
 import type { Step } from './step.js';
@@ -16,6 +17,9 @@ export function ovenMinutes(p: Pick<Parts, 'predicted' | 'formula' | 'fits'>): {
   readonly minutes: Band;
   readonly known: boolean;
 } {
+  // what was reckoned for an oven says nothing of a pan
+  const away = elsewhere(p.formula);
+  if (away) return { minutes: away.minutes, known: false };
   const m = p.predicted && p.predicted.likely > 0 ? p.predicted : null;
   if (m) return { minutes: band(m.early, m.likely, m.late), known: true };
   const stated = statedSetting(p.formula.bake)?.minutes;
@@ -78,7 +82,7 @@ export const baking = (ops: readonly Operation[], p: Parts): Step[] =>
 
 function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
   const { family } = p;
-  const { minutes, known } = ovenMinutes(p);
+  const place = elsewhere(p.formula);
   const first = load === 1;
   const of = (s: string): Pick<Step, 'id' | 'load'> => (first ? { id: s } : { id: `${s}:${load}`, load });
   const into = ops.find((o) => o.verb === 'put in' && o.load === undefined);
@@ -88,6 +92,8 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
   // words with a heat of their own stand beside the bake's, which may be another oven's
   const ownInto = first && into?.by === 'baker' && into.forMin === null && into.heatC === undefined;
   const bakes = mine.filter((o) => o !== outOf && o.by === 'baker' && !(o === into && ownInto));
+  const own = place && saidMinutes(bakes, p.formula);
+  const { minutes, known } = own ? { minutes: own, known: true } : ovenMinutes(p);
   // "Bake." says nothing that the step does not
   const said = bakes
     .filter((o) => o.remark || !/^bake\W*$/i.test(o.words))
@@ -99,14 +105,14 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
       ...of('in'),
       kind: 'in',
       phase: 'oven',
-      words: ownInto ? into.words : first ? 'Into the oven' : `Into the oven: ${name}`,
+      words: ownInto || (place && into) ? into.words : first ? 'Into the oven' : `Into the oven: ${name}`,
       own: ownInto,
       detail: first
-        ? `${ownInto && into.remark ? `${into.remark} ` : ''}${whatGoesIn(p, load)}quickly; the door costs heat`
+        ? `${ownInto && into.remark ? `${into.remark} ` : ''}${whatGoesIn(p, load)}${place?.detail ?? 'quickly; the door costs heat'}`
         : `${p.said.again ? 'turn the ones before out and fill the tin again; ' : ''}${whatGoesIn(p, load)}${waited(p, load, minutes.typical)}`,
       minutes: band(0.5, 1, 2),
       hands: true,
-      caution: 'Hot oven, hot steam: cloths, and stand aside from the door.',
+      caution: place?.caution ?? 'Hot oven, hot steam: cloths, and stand aside from the door.',
     },
     ...beside.map((o): Step => {
       const [low, typical, high] = verbs[o.verb].minutes;
@@ -129,19 +135,24 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
       ...of('bake'),
       kind: 'bake',
       phase: 'oven',
-      words: `Bake ${first ? '' : `${name} `}at ${heatWords(p)}`,
+      words: place?.words ?? `Bake ${first ? '' : `${name} `}at ${heatWords(p)}`,
       detail: [...said, ...(known ? [] : ['Nothing is known of its time: look early.'])].join(' ') || null,
       minutes,
       hands: false,
       looks: family.signs,
-      wrong: [
-        { sign: 'dark on top, wobbling in the middle', rescue: 'foil over it loosely, clear of the element, and on' },
-        {
-          sign: 'it sinks when the door opens',
-          rescue: 'close the door; look through the glass until it springs back',
-        },
-      ],
-      marks: bakeMarks(p, minutes.typical),
+      wrong: place
+        ? []
+        : [
+            {
+              sign: 'dark on top, wobbling in the middle',
+              rescue: 'foil over it loosely, clear of the element, and on',
+            },
+            {
+              sign: 'it sinks when the door opens',
+              rescue: 'close the door; look through the glass until it springs back',
+            },
+          ],
+      marks: place ? [] : bakeMarks(p, minutes.typical),
       operations: bakes.map((o) => o.id),
     },
     {
@@ -149,13 +160,18 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
       ...of('out'),
       kind: 'out',
       phase: 'oven',
-      words: outOf?.by === 'baker' ? outOf.words : first ? 'Take it from the oven' : `Take ${name} from the oven`,
+      words:
+        outOf && (outOf.by === 'baker' || place)
+          ? outOf.words
+          : first
+            ? 'Take it from the oven'
+            : `Take ${name} from the oven`,
       own: outOf?.by === 'baker',
       detail: load < p.loads.each.length ? `${family.signs}; ${loadName(p, load + 1)} goes in at once` : family.signs,
       minutes: band(0.5, 1, 2),
       hands: true,
       looks: family.signs,
-      caution: 'The tin is as hot as the oven for minutes yet.',
+      caution: place?.outCaution ?? 'The tin is as hot as the oven for minutes yet.',
     },
   ];
 }

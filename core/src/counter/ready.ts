@@ -5,6 +5,7 @@ import { PREHEAT_MIN, isDairy, solidFats } from '../method/added.js';
 import type { Operation } from '../method/types.js';
 import { bowlPlan } from '../scale/bowls.js';
 import { amountOf } from './amounts.js';
+import { elsewhere } from './elsewhere.js';
 import { apartAmounts, groupAmounts, heatWords, none, type Parts } from './parts.js';
 import { butterWait, eggWait, prepareTin, type Waits } from './prepare.js';
 import type { Step } from './step.js';
@@ -65,6 +66,7 @@ export function takeOut(o: Operation, p: Parts): Step {
 
 /** The oven, hot by the time it is wanted; the baker's own words for it beside the heat. */
 export function ovenOn(own: readonly Operation[], p: Parts): Step {
+  const place = elsewhere(p.formula);
   const said = own
     .filter((o) => o.by === 'baker')
     .map((o) => `${o.words.replace(/[.;,]+$/, '')}.${o.remark ? ` ${o.remark}` : ''}`)
@@ -74,13 +76,13 @@ export function ovenOn(own: readonly Operation[], p: Parts): Step {
     id: 'oven on',
     kind: 'oven on',
     phase: 'ahead',
-    words: `Oven on, ${heatWords(p)}`,
-    detail: `${said === '' ? '' : `${said} `}Rack in the middle, a thermometer on it: that is the truth, not the beep`,
-    minutes: band(15, PREHEAT_MIN, 35),
+    words: place ? (own.find((o) => o.by === 'orvin')?.words ?? 'Heat on') : `Oven on, ${heatWords(p)}`,
+    detail: `${said === '' ? '' : `${said} `}${place?.ready ?? 'Rack in the middle, a thermometer on it: that is the truth, not the beep'}`,
+    minutes: place?.readyMin ?? band(15, PREHEAT_MIN, 35),
     hands: false,
     caution: p.formula.bake?.hotTin
       ? 'The empty tin gets as hot as the oven: dry cloths, and nobody small nearby.'
-      : null,
+      : (place?.caution ?? null),
     operations: own.map((o) => o.id),
   };
 }

@@ -3,6 +3,7 @@ import { weigh } from '../balance/weigh.js';
 import { butterWait, eggWait } from '../counter/prepare.js';
 import { PREHEAT_MIN } from '../method/added.js';
 import type { Step } from '../counter/step.js';
+import { elsewhere } from '../counter/elsewhere.js';
 import { frozenFits, settingOf } from '../counter/from-freezer.js';
 import { steps } from '../counter/steps.js';
 import type { Kitchen, TinUse } from '../formula/types.js';
@@ -23,6 +24,9 @@ export interface Activity {
   readonly hands: boolean;
   readonly movable: boolean;
 }
+
+/** From a pan or hot fat until it does not burn the mouth, min. A judgement. */
+const UP_TO_EAT_MIN = 5;
 
 /** How much longer than it must something may stay in its tin, or soak, before it suffers or sticks, min. Judgements. */
 const UNMOULD_SLACK = 15;
@@ -109,12 +113,23 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   };
 
   const find = (kind: Step['kind']): Step[] => list.filter((s) => s.kind === kind);
-  const tinsStep = find('tins')[0] as Step;
+  const place = elsewhere(f);
+  // what no tin takes has none to get ready
+  const tinsStep = find('tins')[0];
   const weighStep = find('weigh')[0];
   const weighs = weighStep
     ? add('weigh', weighStep.words, `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`, minutesOf(weighStep), true) // prettier-ignore
     : null;
-  const tinsV = add('tins', tinsStep.words, tinsStep.detail, minutesOf(tinsStep), true);
+  const tinsV =
+    weighs !== null && !tinsStep
+      ? weighs
+      : add(
+          'tins',
+          tinsStep?.words ?? 'All at hand',
+          tinsStep?.detail ?? null,
+          tinsStep ? minutesOf(tinsStep) : 1,
+          true,
+        );
   // what comes from the freezer is not weighed: the tray is its first work
   const weighV = weighs ?? tinsV;
 
@@ -146,7 +161,9 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
       : stretch.kind === 'fill'
         ? w.methods.chosen === 'rub-in'
           ? 'Shape'
-          : 'Fill'
+          : place && !tinsStep
+            ? 'Portion'
+            : 'Fill'
         : before && !more
           ? 'Finish mixing'
           : 'Mix';
@@ -176,7 +193,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const stand = Math.max(0, Math.floor(w.lift.standMin) - fillMin);
   const inV = add(
     'in',
-    'Into the oven',
+    place ? (find('in')[0]?.words ?? place.words) : 'Into the oven',
     bake.from
       ? 'straight from the freezer'
       : `the batter may stand ${Math.max(fillMin, Math.floor(w.lift.standMin))} minutes in all`,
@@ -191,15 +208,21 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const dial = setting
     ? `${dialIn(kitchen.display.temperature, setting.ovenC)}${setting.fan ? ' fan' : ''}`
     : 'its heat';
+  const heatingMin = place ? up(place.readyMin.typical) : PREHEAT_MIN;
   const ovenV = add(
     'oven on',
-    `Oven on, ${dial}`,
-    'a thermometer on the rack is the truth, not the beep',
-    PREHEAT_MIN,
+    place ? (find('oven on')[0]?.words ?? 'Heat on') : `Oven on, ${dial}`,
+    place?.ready ?? 'a thermometer on the rack is the truth, not the beep',
+    heatingMin,
     false,
     false,
   );
-  after(ovenV, inV, PREHEAT_MIN, `the oven needs ${PREHEAT_MIN} minutes to be hot through`);
+  after(
+    ovenV,
+    inV,
+    heatingMin,
+    place ? 'it gets hot first' : `the oven needs ${PREHEAT_MIN} minutes to be hot through`,
+  );
 
   const family = familyOf(f.family);
   const done = list.filter((x) => x.phase === 'after');
@@ -208,8 +231,8 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     done.slice(0, Math.max(0, unmould)).reduce((t, x) => t + (x.kind === 'wait' ? x.minutes.typical : 0), 0),
   );
   const coolStep = done.find((x) => x.kind === 'cool');
-  const coolMin = coolStep ? up(coolStep.minutes.typical) : family.coolRackMin;
-  const look = bake.prediction?.plan.find((p) => p.kind === 'first look')?.atMin ?? m.early * 0.95;
+  const coolMin = coolStep ? up(coolStep.minutes.typical) : place ? UP_TO_EAT_MIN : family.coolRackMin;
+  const look = (place ? null : bake.prediction)?.plan.find((p) => p.kind === 'first look')?.atMin ?? m.early * 0.95;
   const lookV = add('look', 'First look', family.signs, 1, false, false);
   const lookAt = Math.max(1, Math.floor(look));
   after(inV, lookV, lookAt, 'it has to set first');
@@ -223,7 +246,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
     after(v, inV, -mark.atMin, 'it is a stage of the bake');
   }
   const between = [Math.round(m.early), Math.round(m.late)];
-  const inOven = `${[...new Set(between)].join('–')} minutes in the oven; ${family.signs}`;
+  const inOven = `${[...new Set(between)].join('–')} minutes${place ? ' a batch' : ' in the oven'}; ${family.signs}`;
   const outV = add('out', 'Likely out', inOven, 2, true, false);
   const likely = up(m.likely);
   const late = Math.max(likely, up(m.late));
@@ -266,7 +289,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const coolV = add(
     'cool',
     'Cooling',
-    coolStep?.own ? coolStep.words : `${coolMin} minutes on the rack`,
+    coolStep?.own ? coolStep.words : place && !coolStep ? 'Cool enough to eat' : `${coolMin} minutes on the rack`,
     coolMin,
     false,
     false,
@@ -359,7 +382,8 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
 
 /** Minutes in the oven: as handed in, as predicted, as stated, or as the steps have it. */
 export function bakeMinutes(b: DayBake, list: readonly Step[]): { early: number; likely: number; late: number } {
-  if (b.minutes && !b.from) return b.minutes;
+  // what was reckoned for an oven says nothing of a pan
+  if (b.minutes && !b.from && !elsewhere(b.formula)) return b.minutes;
   const s = list.find((x) => x.kind === 'bake');
   return { early: s?.minutes.low ?? 30, likely: s?.minutes.typical ?? 40, late: s?.minutes.high ?? 55 };
 }

@@ -1,3 +1,4 @@
+import { elsewhere } from '../counter/elsewhere.js';
 import { dialFor } from '../bake/dial.js';
 import { settingOf } from '../counter/from-freezer.js';
 import { heatWords } from '../counter/parts.js';
@@ -62,7 +63,7 @@ function staysOf(m: DayModel, f: Found, bakes: readonly DayBake[]): OvenStay[] {
 function ovenOnWords(t: Task, stays: readonly OvenStay[], bakes: readonly DayBake[], kitchen: Kitchen): string {
   const oven = kitchen.ovens.find((o) => o.id === stays.find((s) => s.bakeId === t.bakeId)?.ovenId);
   const b = bakes.find((x) => x.id === t.bakeId);
-  if (!b) return t.words;
+  if (!b || elsewhere(b.formula)) return t.words;
   const bake = settingOf(b, kitchen);
   const heat = heatWords({ formula: { ...b.formula, ...(bake && { bake }) }, kitchen, ...(oven && { oven }) });
   return kitchen.ovens.length > 1 && oven ? `${oven.name} on, ${heat}` : `Oven on, ${heat}`;

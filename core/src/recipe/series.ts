@@ -19,6 +19,7 @@ const madeUp =
 /** "1 egg + milk to make 200 ml", "2 eggs plus enough milk to come to 3/4 cup". */
 const toMake =
   /((\d|one|two|three)\s+(?:(?:large|medium|small|beaten)\s+)*eggs?)\b,?\s*(?:beaten\s+)?(?:\+|&|plus|and|with|w\/?|,)\s*(?:enough\s+|some\s+|cold\s+)*((?:\p{L}+[ -]?){1,2}?)\s+to(?:\s+(?:make|come|give|reach|measure|fill)(?:\s+up)?(?:\s+(?:to|it up to))?)?\s+(?:about\s+)?(?:(\d+)\s*ml|([¼½¾]|\d\s*\/\s*\d|\d(?:[ -]\d\s*\/\s*\d)?)\s*(cups?|pints?)|[¼½] pint)/iu;
+/** A cup between the US one (237) and the metric one (250), an imperial pint, ml: what comes of it is asked about. */
 const CUP_ML = 240;
 const PINT_ML = 568;
 const counts: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3 };

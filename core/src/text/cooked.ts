@@ -18,6 +18,9 @@ const KEPT_WARM =
   /\b(?:keep|kept|hold|stay)\b[^.;]*\bwarm\b|\b(?:low|warm|cool) oven\b|\boven\b[^.;]*\bto (?:keep|hold)\b/i;
 const OVEN =
   /\bovens?\b(?![- ](?:gloves?|proof|safe|mitts?))|\bgas\s*(?:mark\s*)?\d|\b(?:re-?)?bak(?:e|ed|es|ing)\b(?!\s*(?:-?powder|-?soda|paper|parchment|trays?|sheets?|tins?|dish|pans?|stones?|spread|beans?|chocolate|spray|blind))|\b(?:au|le|du) four\b|\bofen\b|\b(?:al |il )?forno\b|\bhorno\b|\bugn/i;
+/** "180C, 35-40 min": so long at a heat in degrees is baked, whatever was melted or fried before. */
+const LONG_AT_HEAT =
+  /\b\d{3}\s*(?:°|º|˚|[CF]\b)[^.;]*?\b[1-9]\d\s*(?:(?:-|–|to)\s*\d{2,3}\s*)?-?\s*min|\b[1-9]\d\s*(?:(?:-|–|to)\s*\d{2,3}\s*)?min\w*[^.;]{0,12}\b\d{3}\s*(?:°|º|˚|[CF]\b)/i;
 const IRON = /\bwaffle[\s-]*(?:irons?|makers?|machines?|plates?)\b|\b(?:iron|waffler)\b(?=[^.;]*\bwaffles?\b)/i;
 const GRIDDLE = /\b(?:griddles?|girdles?|bakestones?|planks? of iron|tawa|comal)\b/i;
 const PAN =
@@ -57,7 +60,7 @@ export function cookedIn(title: string, method: string): Cooking | null {
   if (said.length === 0)
     return IN_OVEN.test(title) ? 'oven' : (TITLES.find(([, words]) => words.test(title))?.[0] ?? null);
   if (said.some((s) => IRON.test(s))) return 'griddle';
-  const oven = said.some((s) => OVEN.test(s) && !KEPT_WARM.test(s));
+  const oven = said.some((s) => (OVEN.test(s) && !KEPT_WARM.test(s)) || LONG_AT_HEAT.test(s));
   if (oven) return 'oven';
   if (said.some((s) => MICROWAVED.test(s)) && !said.some((s) => STEAMED.test(s))) return 'microwave';
   if (said.some((s) => STEAMED.test(s))) return 'steam';
