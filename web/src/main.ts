@@ -2,7 +2,7 @@ import { bootstrapApplication } from '@angular/platform-browser';
 import { App } from './app/app';
 import { appConfig } from './app/app.config';
 import { RegistryDatabase } from './app/data/database';
-import { REGISTRY } from './app/data/kitchens';
+import { REGISTRY } from './app/data/registry';
 import { say, whyNot } from './start-words';
 
 // the browser's storage wakes while the application is put together; should it fail, that is said when it is asked for

@@ -4,12 +4,14 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet, type Routes } from '@a
 import { filter, first, map, tap } from 'rxjs';
 import { Kitchens } from './data/kitchens';
 import { Notices } from './data/notices';
-import { formats } from './data/store';
+import { Store } from './data/store';
+import { formats } from './data/formats';
 import { Desk } from './desk/desk';
 import { Ahead } from './ui/ahead';
 import { FinderPanel } from './ui/finder';
 import { KeysPanel } from './ui/keys';
 import { Panels } from './ui/panels';
+import { ShutPanel } from './ui/shut';
 import { Theme } from './ui/theme';
 import { Undo } from './ui/undo';
 import { Updates } from './ui/updates';
@@ -53,7 +55,7 @@ function aheadOf(routes: Routes): (() => unknown)[] {
 /** The rail with the views hung on it, the view, what is said at the foot, and the overlays. */
 @Component({
   selector: 'orvin-root',
-  imports: [RouterOutlet, RouterLink, WhyPanel, KeysPanel, FinderPanel],
+  imports: [RouterOutlet, RouterLink, WhyPanel, KeysPanel, FinderPanel, ShutPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './app.html',
@@ -68,6 +70,8 @@ export class App {
   protected readonly theme = inject(Theme);
   protected readonly undo = inject(Undo);
   protected readonly updates = inject(Updates);
+  protected readonly store = inject(Store);
+  protected readonly looseWords = computed(() => this.store.edits.stuck().map((e) => e.label).join(', ')); // prettier-ignore
   protected readonly hooks = hooks;
   /** On a phone, whether the whole rail is let down. */
   protected readonly all = signal(false);

@@ -133,12 +133,12 @@ export class Bench {
   /** Colours of the drawings' bars, by item. */
   protected readonly colours = computed(() => {
     // a line that is being tried has its colour too
-    const f = this.desk.ghost()?.formula ?? this.desk.formula();
+    const f = this.desk.tried() ?? this.desk.formula();
     return new Map(f?.groups.flatMap((g) => g.items).map((i) => [i.id, roleColour[this.ingredient(i).role]]));
   });
   /** Ranges from before a pull, so that a bar's scale holds still while it is pulled. */
   protected readonly usualById = computed(() => {
-    const f = this.desk.ghost()?.formula ?? this.desk.formula();
+    const f = this.desk.tried() ?? this.desk.formula();
     this.judgement.ready();
     return new Map(f ? usualRanges(f, this.desk.kitchen()).map((u) => [u.itemId, u]) : []);
   });
@@ -206,9 +206,9 @@ export class Bench {
     });
     // a kept version joins the points of the map
     effect(() => {
-      const undoable = this.desk.undoable();
+      const version = this.desk.plan().version;
       const f = untracked(() => this.desk.formula());
-      if (undoable && f) void this.around.look(f.id);
+      if (version && f) void this.around.look(f.id);
     });
   }
 

@@ -9,6 +9,7 @@ import { BesideView } from './beside';
 import { base, lineOf } from '../ui/testing/muffins';
 import { all, host, num } from '../ui/testing/page';
 import { demoPound } from './testing/pound';
+import { kinds } from '../data/kinds';
 
 const muffins: Formula = { ...base, id: 'muffins', title: 'Muffins' };
 const pound: Formula = { ...demoPound, id: 'pound', title: 'Pound cake' };
@@ -20,7 +21,7 @@ describe('two formulas side by side', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([]), Around] });
     store = await openKitchen();
-    for (const f of [muffins, pound]) await store.commit(f.id, 'read', 'working', f.id, null, { formula: f, plan: {} });
+    for (const f of [muffins, pound]) await store.change(kinds.formula, f.id, 'read', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
   });
@@ -92,7 +93,7 @@ describe('what stands around a formula', () => {
   it('is the rest of the kitchen and its own versions, each with its place on the map', async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([]), Around] });
     const store = await openKitchen();
-    for (const f of [muffins, pound]) await store.commit(f.id, 'read', 'working', f.id, null, { formula: f, plan: {} });
+    for (const f of [muffins, pound]) await store.change(kinds.formula, f.id, 'read', null, { formula: f, plan: {} });
     await store.freeze(muffins, 'kept');
     const around = TestBed.inject(Around);
     await around.look('muffins');

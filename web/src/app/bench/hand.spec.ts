@@ -12,6 +12,7 @@ import { LedgerDrawing } from './ledger';
 import { base, lineOf } from '../ui/testing/muffins';
 import { all, host, press } from '../ui/testing/page';
 import { show } from './testing/drawings';
+import { kinds } from '../data/kinds';
 
 const doc: Formula = { ...base, id: 'muffins' };
 
@@ -23,7 +24,7 @@ describe('the hand on the drawings', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [Hand, provideRouter([])] });
     store = await openKitchen();
-    await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: doc, plan: {} });
+    await store.change(kinds.formula, 'muffins', 'read', null, { formula: doc, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
     hand = TestBed.inject(Hand);

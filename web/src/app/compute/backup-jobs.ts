@@ -7,12 +7,10 @@ export interface BackupProgress {
   readonly words: string;
 }
 
-/** What a restore has read: the new database, filled and closed, or what was wrong with the file. */
+/** What a restore has read, when the database is filled; or what was wrong with the file. */
 export type Restored =
   | {
       readonly ok: true;
-      readonly db: string;
-      readonly id: string;
       readonly name: string;
       readonly photos: number;
       /** What was left out of it or set to what is usual. */
@@ -26,11 +24,14 @@ export interface BackupJobs {
    * @param tell is told how far it is; when it answers false the work stops and nothing is handed over
    */
   write(db: string, now: number, tell: (p: BackupProgress) => boolean | Promise<boolean>): Promise<Blob | null>;
-  /** Fills a new database; when it is stopped or the file is no backup, that database is gone again. */
+  /**
+   * Fills a new database of a name; null when it was stopped. Whoever asked removes what there is of it when it was stopped
+   * or went wrong.
+   */
   read(
     file: Blob,
     now: number,
-    suffix: string,
+    db: string,
     tell: (p: BackupProgress) => boolean | Promise<boolean>,
   ): Promise<Restored | null>;
 }

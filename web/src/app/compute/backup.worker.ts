@@ -1,16 +1,17 @@
 import { readFile, type PhotoEntry } from '@orvin/core/format';
+import type { Problem } from '@orvin/core';
 import { expose } from 'comlink';
-import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { KitchenDatabase } from '../data/database';
 import { fillKitchen, kitchenFileOf, usualKitchen } from '../data/kitchen-file';
 import type { PhotoRecord, ThumbRecord } from '../data/records';
-import { zipContent, zipDirectory } from './zip-directory';
 import type { BackupJobs, BackupProgress, Restored } from './backup-jobs';
+import { ZipMaker, openZip, type Unread } from './zip';
 
 /** Photos that go through memory at once. */
 const AT_ONCE = 8;
-/** Parts of a zip that are joined into one piece of a blob, so that thousands of photos make few pieces. */
-const JOIN_BYTES = 8e6;
+/** More than any kitchen's text takes, and any photo, bytes: a small zip can unpack to a thousand times its size. */
+const MOST_TEXT = 300e6;
+const MOST_PHOTO = 60e6;
 const KITCHEN = 'kitchen.json';
 const ENDINGS: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/webp': 'webp', 'image/png': 'png', 'image/svg+xml': 'svg' }; // prettier-ignore
 /** A name that no other photo has, whatever characters its id holds. */
@@ -20,110 +21,89 @@ const fileOf = (id: string, type: string, n: number): string =>
 type Tell = (p: BackupProgress) => boolean | Promise<boolean>;
 
 async function write(name: string, now: number, tell: Tell): Promise<Blob | null> {
-  const db = new KitchenDatabase(name);
-  await db.open();
+  const db = await new KitchenDatabase(name).opened();
   try {
     // photos that no bake names any more stay here, for undo
     const named = new Set<string>();
     await db.bakes.each((b) => b.bake.photos?.forEach((id) => named.add(id)));
     const ids = ((await db.photos.toCollection().primaryKeys()) as string[]).filter((id) => named.has(id));
     const total = ids.length + 1;
-    const pieces: Blob[] = [];
-    let waiting: Uint8Array[] = [];
-    let bytes = 0;
-    const join = (): void => {
-      if (waiting.length > 0) pieces.push(new Blob(waiting as Uint8Array<ArrayBuffer>[]));
-      [waiting, bytes] = [[], 0];
-    };
-    const zip = new Zip();
-    const ended = new Promise<void>((done, fail) => {
-      zip.ondata = (e, chunk, final) => {
-        if (e) return fail(e);
-        waiting.push(chunk);
-        bytes += chunk.length;
-        if (bytes > JOIN_BYTES || final) join();
-        if (final) done();
-      };
-    });
+    const zip = new ZipMaker();
     const entries: PhotoEntry[] = [];
     for (let i = 0; i < ids.length; i += AT_ONCE) {
       if (!(await tell({ done: i, total, words: `${i} of ${ids.length} photos` }))) return null;
       for (const p of await db.photos.bulkGet(ids.slice(i, i + AT_ONCE))) {
         if (!p) continue;
         const file = fileOf(p.id, p.type, entries.length);
-        // photos are compressed already
-        const part = new ZipPassThrough(file);
-        zip.add(part);
-        part.push(new Uint8Array(p.bytes), true);
+        await zip.add(file, new Uint8Array(p.bytes), true);
         entries.push({ id: p.id, bakeId: p.bakeId, type: p.type, width: p.width, height: p.height, file });
       }
     }
     if (!(await tell({ done: ids.length, total, words: 'the kitchen, its formulas and the log' }))) return null;
-    const part = new ZipDeflate(KITCHEN, { level: 6 });
-    zip.add(part);
-    part.push(new TextEncoder().encode(JSON.stringify(await kitchenFileOf(db, now, entries))), true);
-    zip.end();
-    await ended;
-    if (!(await tell({ done: total, total, words: 'done' }))) return null;
-    return new Blob(pieces, { type: 'application/zip' });
+    await zip.add(KITCHEN, new TextEncoder().encode(JSON.stringify(await kitchenFileOf(db, now, entries))), false);
+    const blob = await zip.done();
+    return (await tell({ done: total, total, words: 'done' })) ? blob : null;
   } finally {
     db.close();
   }
 }
 
 const fail = (words: string, remedy: string): Restored => ({ ok: false, words, remedy });
+const WRONG: Readonly<Record<Unread, string>> = {
+  missing: 'is not in the zip',
+  'too large': `is larger than ${MOST_PHOTO / 1e6} MB`,
+  damaged: 'is damaged',
+};
 
-async function read(file: Blob, now: number, suffix: string, tell: Tell): Promise<Restored | null> {
+async function read(file: Blob, now: number, name: string, tell: Tell): Promise<Restored | null> {
   const damaged = fail('This zip file breaks off or is damaged.', 'Take another copy of the backup; nothing was changed here.'); // prettier-ignore
-  const directory = await zipDirectory(file).catch(() => null);
-  if (!directory) return damaged;
-  const kitchen = directory.find((e) => e.name === KITCHEN);
-  if (!kitchen) return fail(`There is no ${KITCHEN} in this zip: it is not a backup of Orvin.`, 'Choose the file that “back up everything” made.'); // prettier-ignore
+  const zip = await openZip(file);
+  if (!zip) return damaged;
   if (!(await tell({ done: 0, total: 1, words: 'looking into the file' }))) return null;
-  const text = await zipContent(file, kitchen).catch(() => null);
-  if (!text) return damaged;
-  const parsed = readFile(new TextDecoder().decode(text), usualKitchen());
+  const text = await zip.read(KITCHEN, MOST_TEXT);
+  if ('wrong' in text) {
+    if (text.wrong === 'missing') return fail(`There is no ${KITCHEN} in this zip: it is not a backup of Orvin.`, 'Choose the file that “back up everything” made.'); // prettier-ignore
+    if (text.wrong === 'too large') return fail(`The ${KITCHEN} in this zip unpacks to more than ${MOST_TEXT / 1e6} MB: it is no kitchen.`, 'Choose the file that “back up everything” made.'); // prettier-ignore
+    return damaged;
+  }
+  const parsed = readFile(new TextDecoder().decode(text.bytes), usualKitchen());
   if (parsed.kind === 'problem') return fail(`${parsed.problems[0]?.place ?? 'The file'}: ${parsed.problems[0]?.words ?? ''}`, parsed.problems[0]?.remedy ?? ''); // prettier-ignore
   if (parsed.kind !== 'kitchen') return fail('What is in this zip is not a whole kitchen.', 'Choose the file that “back up everything” made.'); // prettier-ignore
 
   const k = parsed.value;
-  const id = `${k.kitchen.id}-${suffix}`;
-  const db = new KitchenDatabase(`orvin-kitchen-${id}`);
-  await db.open();
-  const away = async (): Promise<null> => {
-    await db.delete();
-    return null;
-  };
+  const db = await new KitchenDatabase(name).opened();
   try {
     await fillKitchen(db, k, now);
-    const entries = new Map((k.photos ?? []).map((p) => [p.file, p]));
-    const inside = directory.filter((e) => entries.has(e.name));
-    for (let i = 0; i < inside.length; i += AT_ONCE) {
-      const words = `${i} of ${inside.length} photos`;
-      if (!(await tell({ done: i + 1, total: inside.length + 1, words }))) return away();
+    const wanted = k.photos ?? [];
+    const amiss: Problem[] = [...parsed.amiss];
+    let photos = 0;
+    for (let i = 0; i < wanted.length; i += AT_ONCE) {
+      const words = `${i} of ${wanted.length} photos`;
+      if (!(await tell({ done: i + 1, total: wanted.length + 1, words }))) return null;
       const batch: PhotoRecord[] = [];
-      for (const e of inside.slice(i, i + AT_ONCE)) {
-        const p = entries.get(e.name) as PhotoEntry;
-        const bytes = await zipContent(file, e);
-        if (!bytes) throw new Error(`${e.name} is damaged`);
-        batch.push({ id: p.id, bakeId: p.bakeId, type: p.type, width: p.width, height: p.height, bytes: bytes.buffer });
+      for (const p of wanted.slice(i, i + AT_ONCE)) {
+        const content = await zip.read(p.file, MOST_PHOTO);
+        if ('wrong' in content) amiss.push({ id: `photo-${content.wrong}`, place: p.file, words: `this photo of ${titleOf(k.bakes, p)} ${WRONG[content.wrong]}.`, remedy: 'Take it from another backup, if there is one.' }); // prettier-ignore
+        else batch.push({ id: p.id, bakeId: p.bakeId, type: p.type, width: p.width, height: p.height, bytes: content.bytes.buffer }); // prettier-ignore
       }
+      photos += batch.length;
       await db.photos.bulkPut(batch);
       await db.thumbs.bulkPut(await Promise.all(batch.map(thumbOf)));
     }
-    const photos = inside.length;
-    db.close();
-    return { ok: true, db: db.name, id, name: k.kitchen.name, photos, amiss: parsed.amiss };
+    return { ok: true, name: k.kitchen.name, photos, amiss };
   } catch (e) {
-    await away();
     const full = e instanceof Error && /quota/i.test(`${e.name} ${e.message}`);
     return fail(
       full ? 'There is no room on this device for all of it.' : 'The backup could not be read to its end.',
       full ? 'Make room, or open it on another device; the kitchen that is open stays as it is.' : 'Take another copy of it; the kitchen that is open stays as it is.', // prettier-ignore
     );
+  } finally {
+    db.close();
   }
 }
 
+const titleOf = (bakes: readonly { readonly id: string; readonly title: string }[], p: PhotoEntry): string =>
+  bakes.find((b) => b.id === p.bakeId)?.title ?? 'a bake';
 /** A small picture for lists; what cannot be drawn here is shown from its large one. */
 async function thumbOf(p: PhotoRecord): Promise<ThumbRecord> {
   const own = { id: p.id, bakeId: p.bakeId, type: p.type, bytes: p.bytes };

@@ -26,7 +26,6 @@ import {
 import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
 import { Makings } from '../desk/makings';
-import { Updates } from '../ui/updates';
 import { ovenScale } from '../ui/words';
 import { Devices } from '../devices/devices';
 import { DevicesPanel } from '../devices/panel';
@@ -69,7 +68,6 @@ export class Counter implements OnDestroy {
   protected readonly devices = inject(Devices);
   protected readonly follow = inject(FollowScale);
   protected readonly probe = inject(WatchProbe);
-  private readonly updates = inject(Updates);
   protected readonly outcomes = outcomes;
   protected readonly work = inject(Work);
   protected readonly help = signal(false);
@@ -118,7 +116,6 @@ export class Counter implements OnDestroy {
     );
     const active = computed(() => this.makings.making() !== null);
     effect(() => {
-      this.updates.baking.set(active());
       void this.chime.stayAwake(active());
     });
     const alarm = computed(() => this.work.ringing()?.id ?? null);
@@ -139,7 +136,6 @@ export class Counter implements OnDestroy {
 
   ngOnDestroy(): void {
     this.devices.here.set(false);
-    this.updates.baking.set(false);
     this.chime.ring(false);
     void this.chime.stayAwake(false);
   }

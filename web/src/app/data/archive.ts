@@ -1,12 +1,15 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { proxy, releaseProxy, wrap } from 'comlink';
-import type { BackupJobs, BackupProgress } from '../compute/backup-jobs';
+import type { BackupJobs, BackupProgress, Restored } from '../compute/backup-jobs';
 import { tellAmiss } from './amiss';
 import { download, fileName } from './backup';
+import { shortId } from './ids';
 import { Kitchens } from './kitchens';
 import { Notices } from './notices';
+import type { KitchenEntry } from './records';
+import { PREFIX, Registry } from './registry';
+import { RoomWatch } from './room';
 import { Store } from './store';
-import { shortId } from './ids';
 
 /** A backup or a restore that is under way. */
 export interface Running extends BackupProgress {
@@ -18,6 +21,8 @@ export interface Running extends BackupProgress {
 export class Archive {
   private readonly store = inject(Store);
   private readonly kitchens = inject(Kitchens);
+  private readonly registry = inject(Registry);
+  private readonly room = inject(RoomWatch);
   private readonly notices = inject(Notices);
   readonly running = signal<Running | null>(null);
   readonly busy = computed(() => this.running() !== null);
@@ -32,7 +37,6 @@ export class Archive {
     kind: Running['kind'],
     job: (w: BackupJobs, tell: (p: BackupProgress) => boolean) => Promise<T>,
   ): Promise<T | null> {
-    this.stopped = false;
     this.running.set({ kind, done: 0, total: 1, words: 'beginning' });
     const worker = new Worker(new URL('../compute/backup.worker', import.meta.url), { type: 'module' });
     const remote = wrap<BackupJobs>(worker);
@@ -59,6 +63,7 @@ export class Archive {
 
   /** Makes a zip of the open kitchen and hands it over as a file. */
   async backUp(): Promise<boolean> {
+    this.stopped = false;
     await this.store.settled();
     const db = this.store.database.name;
     const name = this.kitchens.current()?.name ?? 'kitchen';
@@ -76,18 +81,33 @@ export class Archive {
 
   /** Fills a new database from a zip and only then opens it. */
   async restore(file: Blob): Promise<boolean> {
-    const made = await this.work('restore', (w, tell) => w.read(file, Date.now(), shortId(), tell));
-    if (!made) {
-      if (this.stopped) this.notices.say('The restore was stopped; the kitchen that was open is as it was.');
+    this.stopped = false;
+    const name = file instanceof File ? file.name : 'The backup';
+    const id = `restored-${shortId()}`;
+    const entry: KitchenEntry = { id, name, db: `${PREFIX}${id}`, demo: false, createdAt: Date.now() };
+    let made: Restored | null = null;
+    try {
+      await this.registry.fill(entry, async () => {
+        made = await this.work('restore', (w, tell) => w.read(file, Date.now(), entry.db, tell));
+        // nothing of it is left then
+        if (!made?.ok) throw new Unmade();
+        return { name: made.name };
+      });
+    } catch (e) {
+      const wrong = made as Restored | null;
+      if (!(e instanceof Unmade)) await this.notices.trouble(e, name);
+      else if (wrong && !wrong.ok) this.notices.problem(wrong.words, wrong.remedy);
+      else if (this.stopped) this.notices.say('The restore was stopped; the kitchen that was open is as it was.');
       return false;
     }
-    if (!made.ok) {
-      this.notices.problem(made.words, made.remedy);
-      return false;
-    }
-    await this.kitchens.adopt({ id: made.id, name: made.name, db: made.db, demo: false, createdAt: Date.now() });
-    this.notices.say(`${made.name} is restored${made.photos > 0 ? `, with ${made.photos} ${made.photos === 1 ? 'photo' : 'photos'}` : ''}. The other kitchens are still here.`); // prettier-ignore
-    tellAmiss(this.notices, file instanceof File ? file.name : 'The backup', made.amiss);
+    const done = made as unknown as Extract<Restored, { ok: true }>;
+    if (!(await this.kitchens.enter({ ...entry, name: done.name }))) return false;
+    this.notices.say(`${done.name} is restored${done.photos > 0 ? `, with ${done.photos} ${done.photos === 1 ? 'photo' : 'photos'}` : ''}. The other kitchens are still here.`); // prettier-ignore
+    tellAmiss(this.notices, name, done.amiss);
+    void this.room.look();
     return true;
   }
 }
+
+/** Thrown where a restore was stopped or went wrong, which is told apart from it. */
+class Unmade extends Error {}

@@ -1,7 +1,10 @@
 import { Injectable, inject } from '@angular/core';
 import type { Formula, Kitchen } from '@orvin/core';
 import type { KitchenFile } from '@orvin/core/format';
+import type { Edits } from './edits';
+import { kinds, type Kind } from './kinds';
 import { kitchenFileOf } from './kitchen-file';
+import type { Doc, Plan } from './records';
 import { Store } from './store';
 
 /** Hands a text, or what was put together elsewhere, to the baker as a file. */
@@ -29,6 +32,26 @@ export const otherFormats = [
   { as: 'json-ld', name: 'schema.org JSON-LD', ending: 'jsonld', type: 'application/ld+json' },
 ] as const;
 
+/** A kitchen's file with what stands on the screen and could not be stored. */
+function withEdits(file: KitchenFile, db: string, edits: Edits): KitchenFile {
+  if (edits.stuck().length === 0) return file;
+  const known = new Map(file.formulas.map((f) => [f.formula.id, f]));
+  const docs = file.formulas.map((f): Doc => ({ formula: f.formula, plan: (f.plan ?? {}) as Plan }));
+  const single = Object.values(kinds as Readonly<Record<string, Kind<unknown>>>).flatMap((kind) => {
+    const value = kind.file && edits.over(db, kind, kind.file, file[kind.file] ?? null);
+    return kind.file && value ? [[kind.file, value] as const] : [];
+  });
+  return {
+    ...file,
+    formulas: edits
+      .overAll(db, kinds.formula, docs, (d) => d.formula.id)
+      .map((d) => ({ ...known.get(d.formula.id), ...d })),
+    bakes: edits.overAll(db, kinds.bake, file.bakes, (b) => b.id),
+    series: edits.overAll(db, kinds.series, file.series ?? [], (s) => s.id),
+    ...Object.fromEntries(single),
+  };
+}
+
 /** The open kitchen without its photos as one file in Orvin's open format, and a single formula as another. */
 @Injectable({ providedIn: 'root' })
 export class Backup {
@@ -36,7 +59,8 @@ export class Backup {
 
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
-    return kitchenFileOf(this.store.database, Date.now());
+    const db = this.store.database;
+    return withEdits(await kitchenFileOf(db, Date.now()), db.name, this.store.edits);
   }
 
   async exportKitchen(): Promise<void> {

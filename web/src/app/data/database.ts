@@ -1,6 +1,7 @@
 import { Dexie, type EntityTable, type Table } from 'dexie';
 import type {
   BakeRow,
+  BinRow,
   Command,
   KitchenEntry,
   MetaRecord,
@@ -30,7 +31,16 @@ export const SCHEMA_2 = {
   series: 'id, at',
 } as const;
 
-/** One database per kitchen, so that the sample kitchen never mixes with one's own. */
+/** Version 3 keeps what was removed, for a while. */
+export const SCHEMA_3 = { bin: 'id, at' } as const;
+
+/** What a database was found to be when it was opened. */
+export class NewerDatabase extends Error {}
+
+/**
+ * One database per kitchen, so that the sample kitchen never mixes with one's own. It opens only when it is told to: one that
+ * another tab has closed, to upgrade or to remove it, stays closed, and is never made anew by a write that comes late.
+ */
 export class KitchenDatabase extends Dexie {
   readonly working!: EntityTable<WorkingRecord, 'id'>;
   readonly versions!: EntityTable<VersionRecord, 'id'>;
@@ -41,27 +51,49 @@ export class KitchenDatabase extends Dexie {
   readonly thumbs!: EntityTable<ThumbRecord, 'id'>;
   readonly reckoned!: EntityTable<ReckonedRecord, 'key'>;
   readonly series!: EntityTable<SeriesRow, 'id'>;
+  readonly bin!: EntityTable<BinRow, 'id'>;
 
-  constructor(name: string, onSuperseded: () => void = () => undefined) {
-    super(name);
+  /** @param onTaken another tab needs it closed: to take it over for a newer Orvin, or to remove it */
+  constructor(name: string, onTaken: (why: 'newer' | 'gone') => void = () => undefined) {
+    super(name, { autoOpen: false });
     this.version(1).stores(SCHEMA_1);
     this.version(2).stores(SCHEMA_2);
-    // another tab runs a newer Orvin: let go, so that it can upgrade, and say so
-    this.on('versionchange', () => {
+    this.version(3).stores(SCHEMA_3);
+    this.on('versionchange', (e) => {
       this.close();
-      onSuperseded();
+      onTaken(e.newVersion === null ? 'gone' : 'newer');
+      // the library would open it again by itself
+      return false;
     });
   }
+
+  /** Opens it, unless a newer Orvin has written it, which this one would not understand: then `NewerDatabase`. */
+  async opened(): Promise<this> {
+    await this.open();
+    // the library counts in tenths
+    if (Math.floor(this.backendDB().version / 10) > LATEST) {
+      this.close();
+      throw new NewerDatabase(this.name);
+    }
+    return this;
+  }
 }
+const LATEST = 3;
 
 /** The kitchens on this device, and what belongs to the device rather than to a kitchen. */
 export class RegistryDatabase extends Dexie {
   readonly kitchens!: EntityTable<KitchenEntry, 'id'>;
   readonly settings!: EntityTable<{ key: string; value: unknown }, 'key'>;
+  /** Called when a newer Orvin takes it over. */
+  onTaken: () => void = () => undefined;
 
   constructor(name = 'orvin') {
-    super(name);
+    super(name, { autoOpen: false });
     this.version(1).stores({ kitchens: 'id', settings: 'key' });
-    this.on('versionchange', () => this.close());
+    this.on('versionchange', () => {
+      this.close();
+      this.onTaken();
+      return false;
+    });
   }
 }

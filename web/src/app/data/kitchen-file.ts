@@ -1,11 +1,12 @@
 import type { Kitchen, Learned, Making } from '@orvin/core';
 import { defaultKitchen, takenUp } from '@orvin/core/first';
-import type { KitchenFile, PhotoEntry } from '@orvin/core/format';
+import type { KitchenFile, PhotoEntry, VersionRecord } from '@orvin/core/format';
 import type { KitchenDatabase } from './database';
+import { kinds } from './kinds';
 import type { PhotoRecord, ReckonedRecord, ThumbRecord, WorkingRecord } from './records';
 
 /** What is kept under a name of its own and travels with its kitchen: the day, what is being made, the shopping list. */
-const LOOSE = ['day', 'making', 'shopping'] as const;
+const LOOSE = Object.values(kinds).flatMap((k) => (k.file && k.file !== 'kitchen' ? [k.file] : []));
 /** Bakes that are written at once. */
 const AT_ONCE = 500;
 
@@ -42,7 +43,7 @@ export async function kitchenFileOf(
     formulas: working.map(
       ({ id: _id, revision: _revision, updatedAt: _updatedAt, ...rest }) => rest as KitchenFile['formulas'][number],
     ),
-    versions,
+    versions: versions.map(({ revision: _revision, ...v }: VersionRecord & { readonly revision?: number }) => v),
     bakes: bakes.map((b) => b.bake),
     series: series.map((s) => s.series),
     ...Object.fromEntries(LOOSE.flatMap((key, i) => (loose[i]?.value ? [[key, loose[i].value]] : []))),

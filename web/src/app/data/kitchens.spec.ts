@@ -1,11 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { Dexie } from 'dexie';
-import { zipSync } from 'fflate';
 import { firstValueFrom } from 'rxjs';
+import { ZipMaker } from '../compute/zip';
 import { Archive } from './archive';
 import { Backup } from './backup';
 import { Kitchens } from './kitchens';
 import { Store } from './store';
+import { kinds } from './kinds';
 
 describe('the kitchens on a device', () => {
   let kitchens: Kitchens;
@@ -55,9 +56,9 @@ describe('the kitchens on a device', () => {
   it('come back whole from their file, into a database of their own', async () => {
     await kitchens.start();
     const shopping = { bakes: [{ id: 'parsnip-and-ginger-muffins', times: 2 }], basket: ['salt'] };
-    expect(await store.commit('kitchen', 'shop', 'meta', 'shopping', null, shopping)).toBeTrue();
+    expect(await store.change(kinds.shopping, 'shopping', 'shop', null, shopping)).toBeTrue();
     const endless = { ...shopping, bakes: [{ id: 'x', times: 0 }] };
-    expect(await store.commit('kitchen', 'shop', 'meta', 'shopping', shopping, endless)).toBeFalse();
+    expect(await store.change(kinds.shopping, 'shopping', 'shop', shopping, endless)).toBeFalse();
     const file = await TestBed.inject(Backup).whole();
     expect(file.shopping).toEqual(shopping);
     const before = kitchens.current()?.db;
@@ -92,8 +93,9 @@ describe('the kitchens on a device', () => {
     expect(await stopped).toBeFalse();
     expect(await archive.restore(file.slice(0, file.size - 900))).toBeFalse();
     expect(await archive.restore(new Blob(['{"format":"orvin.formula"}']))).toBeFalse();
-    const other = zipSync({ 'kitchen.json': new TextEncoder().encode('{"format":"orvin.kitchen"}') });
-    expect(await archive.restore(new Blob([other as Uint8Array<ArrayBuffer>]))).toBeFalse();
+    const other = new ZipMaker();
+    await other.add('kitchen.json', new TextEncoder().encode('{"format":"orvin.kitchen"}'), false);
+    expect(await archive.restore(await other.done())).toBeFalse();
     expect(await names()).toEqual(was);
     expect((await TestBed.inject(Backup).whole()).bakes.length).toBe(before.bakes.length);
 

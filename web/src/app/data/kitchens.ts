@@ -1,12 +1,15 @@
-import { Injectable, InjectionToken, inject, signal } from '@angular/core';
+import { Injectable, effect, inject, signal } from '@angular/core';
 import type { BakeRecord, Formula, Kitchen, Learned } from '@orvin/core';
 import type { KitchenFile, VersionRecord } from '@orvin/core/format';
-import { KitchenDatabase, RegistryDatabase } from './database';
+import { Bins } from './bins';
+import { NewerDatabase, type KitchenDatabase } from './database';
 import { fillBeside, fillKitchen, usualKitchen, workingOf, type Beside } from './kitchen-file';
+import { shortId } from './ids';
 import { Notices } from './notices';
 import type { KitchenEntry, PhotoRecord, ReckonedRecord } from './records';
+import { PREFIX, Registry } from './registry';
+import { RoomWatch } from './room';
 import { Store } from './store';
-import { shortId } from './ids';
 
 /** The sample kitchen as it is built into the application: all its files in one. */
 interface Sample {
@@ -40,21 +43,31 @@ const drawn = (id: string, bakeId: string, svg: string): PhotoRecord => ({
 
 type NewKitchen = Parameters<typeof fillKitchen>[1];
 
-/** The registry of this device; opened as early as can be, since it takes its time. */
-export const REGISTRY = new InjectionToken<RegistryDatabase>('registry', {
-  providedIn: 'root',
-  factory: () => new RegistryDatabase(),
-});
-
 /** The kitchens on this device: open one, start an empty one, load the sample kitchen, restore one from a file. */
 @Injectable({ providedIn: 'root' })
 export class Kitchens {
   private readonly store = inject(Store);
   private readonly notices = inject(Notices);
-  private readonly registry = inject(REGISTRY);
+  private readonly registry = inject(Registry);
+  private readonly bins = inject(Bins);
+  private readonly room = inject(RoomWatch);
   private begun: Promise<void> | null = null;
   readonly current = signal<KitchenEntry | null>(null);
-  readonly all = signal<readonly KitchenEntry[]>([]);
+  readonly all = this.registry.listed;
+  /** Databases that were seen whole while they were open here. */
+  private seenWhole: string | null = null;
+
+  constructor() {
+    // a kitchen that another tab removes is shut here, so that nothing brings it back
+    effect(() => {
+      if (this.registry.taken()) this.store.shut.set('newer');
+      const entry = this.current();
+      if (entry === null) return;
+      const state = this.registry.stateOf(entry.db);
+      if (state === undefined) this.seenWhole = entry.db;
+      else if (state !== 'filling' && this.seenWhole === entry.db) this.store.shut.update((s) => s ?? 'gone');
+    });
+  }
 
   private shownFirst = (): void => undefined;
   private readonly first = new Promise<void>((done) => (this.shownFirst = done));
@@ -71,39 +84,68 @@ export class Kitchens {
 
   private async open(): Promise<void> {
     await this.registry.open();
-    const id = (await this.registry.settings.get('current'))?.value;
+    const id = await this.registry.setting('current');
+    const last = typeof id === 'string' ? await this.registry.get(id) : undefined;
     // one that another tab has cleared is gone; any other will do
-    const entry =
-      (typeof id === 'string' ? await this.registry.kitchens.get(id) : undefined) ??
-      (await this.registry.kitchens.toCollection().first());
-    if (entry) await this.enter(entry);
-    else await this.loadDemo();
+    const there = [...(last && last.state === undefined ? [last] : []), ...this.all().filter((e) => e.id !== id)];
+    let open = false;
+    for (const entry of there) if ((open = await this.enter(entry))) break;
+    if (!open) await this.loadDemo();
+    // nothing waits for these
+    void this.registry
+      .sweep()
+      .then(() => this.bins.tidy())
+      .then(() => this.room.look())
+      .catch(() => undefined);
   }
 
-  async enter(entry: KitchenEntry): Promise<void> {
-    await this.store.open(entry.db);
+  /** Opens a kitchen; false when there is nothing in its database any more, which is said. */
+  async enter(entry: KitchenEntry): Promise<boolean> {
+    const db = this.store.made(entry.db);
+    try {
+      await db.opened();
+    } catch (e) {
+      if (e instanceof NewerDatabase) this.store.shut.set('newer');
+      else await this.notices.trouble(e, entry.name);
+      return e instanceof NewerDatabase;
+    }
+    if ((await db.meta.get('kitchen')) === undefined) {
+      db.close();
+      await this.registry.purge(entry.id);
+      this.notices.problem(`There is nothing left of ${entry.name} on this device.`, 'The browser may have cleared it; restore it from a backup, if there is one.'); // prettier-ignore
+      return false;
+    }
+    this.store.take(db);
     await this.entered(entry);
+    return true;
   }
 
   private async entered(entry: KitchenEntry): Promise<void> {
-    await this.refresh();
     this.current.set(entry);
     // for the next start only: a device that is full must not keep this kitchen shut
     void this.setSetting('current', entry.id);
   }
 
   async switchTo(id: string): Promise<void> {
-    const entry = await this.registry.kitchens.get(id);
+    const entry = await this.registry.get(id);
     if (entry) await this.enter(entry);
   }
 
-  async startEmpty(name: string): Promise<void> {
+  async startEmpty(name: string): Promise<boolean> {
     const kitchen: Kitchen = { ...usualKitchen(), id: shortId(8), name };
-    await this.create({ exportedAt: Date.now(), kitchen, formulas: [], versions: [], bakes: [] });
+    return this.create({ exportedAt: Date.now(), kitchen, formulas: [], versions: [], bakes: [] });
   }
 
   /** The sample kitchen from the application's own files; its dates move so that the last bake is recent. */
-  async loadDemo(): Promise<void> {
+  async loadDemo(): Promise<boolean> {
+    const sample = await this.sample();
+    if (sample) return this.create(...sample, true);
+    // with no kitchen at all there must be one to begin with
+    return this.current() === null && this.startEmpty('My kitchen');
+  }
+
+  /** The sample as a kitchen's file; null where it cannot be fetched, which is said. */
+  private async sample(): Promise<[NewKitchen, Beside] | null> {
     try {
       const { kitchen, log, formulas, photos, taught } = (await early()) ?? (await fetched());
       const shift = Date.now() - log.loadedAt;
@@ -114,7 +156,7 @@ export class Kitchens {
           return svg === undefined ? [] : [drawn(id, b.id, svg)];
         }),
       );
-      await this.create(
+      return [
         {
           exportedAt: Date.now(),
           kitchen: { ...kitchen, stockAt: Object.fromEntries(Object.entries(kitchen.stockAt ?? {}).map(([k, at]) => [k, at + shift])) }, // prettier-ignore
@@ -127,37 +169,39 @@ export class Kitchens {
           thumbs: pictures.map(({ id, bakeId, type, bytes }) => ({ id, bakeId, type, bytes })),
           taught,
         },
-        true,
-      );
+      ];
     } catch {
-      this.notices.problem(
-        'The sample kitchen could not be loaded.',
-        'An empty kitchen is open instead; the sample can be loaded later from the Shelf.',
-      );
-      await this.startEmpty('My kitchen');
+      this.notices.problem('The sample kitchen could not be loaded.', 'It can be loaded later, from the Larder or an empty Shelf, when Orvin is in reach.'); // prettier-ignore
+      return null;
     }
   }
 
   /** Fills a new database from a file and only then switches to it, so that a failure leaves everything as it was. */
-  async restore(file: KitchenFile): Promise<void> {
-    await this.create(file);
+  async restore(file: KitchenFile): Promise<boolean> {
+    return this.create(file);
   }
 
-  /** Removes a kitchen from this device. The caller has asked, and offered the export. */
-  async remove(id: string): Promise<void> {
-    const entry = await this.registry.kitchens.get(id);
-    if (!entry) return;
-    await this.registry.kitchens.delete(id);
+  /** Puts a kitchen into the bin; another is open afterwards, an empty one where there is none. */
+  async remove(id: string): Promise<boolean> {
     if (this.current()?.id === id) {
-      this.store.close();
-      await this.registry.settings.delete('current');
-      this.current.set(null);
-      const next = await this.registry.kitchens.toCollection().first();
-      if (next) await this.enter(next);
-      else await this.startEmpty('My kitchen');
+      const next = this.all().find((e) => e.id !== id);
+      if (!(next ? await this.enter(next) : await this.startEmpty('My kitchen'))) return false;
     }
-    await new KitchenDatabase(entry.db).delete();
-    await this.refresh();
+    await this.registry.bin(id, true);
+    return true;
+  }
+
+  /** Takes a kitchen out of the bin and opens it. */
+  async takeBack(id: string): Promise<void> {
+    await this.registry.bin(id, false);
+    await this.switchTo(id);
+  }
+
+  /** Removes a kitchen for good. The caller has asked, and offered the export. */
+  async purge(id: string): Promise<void> {
+    const entry = await this.registry.get(id);
+    if (entry) this.store.edits.clear(entry.db);
+    await this.registry.purge(id);
   }
 
   /** Asks the browser not to evict the data; it may say no, which is no error. */
@@ -165,18 +209,33 @@ export class Kitchens {
     return (await navigator.storage?.persist?.()) ?? false;
   }
 
-  private async create(file: NewKitchen, beside?: Beside, demo = false): Promise<void> {
+  private async create(file: NewKitchen, beside?: Beside, demo = false): Promise<boolean> {
     const id = `${file.kitchen.id}-${shortId()}`;
-    const db = this.store.made(`orvin-kitchen-${id}`);
     const now = Date.now();
-    const entry = { id, name: file.kitchen.name, db: db.name, demo, createdAt: now };
-    // with no kitchen to go back to there is nothing to keep open: it is shown while it is being written
-    if (this.current() === null) await this.shownAtOnce(db, file, now, beside);
-    else await fillKitchen(db, file, now, beside);
-    await this.registry.kitchens.put(entry);
+    const entry = { id, name: file.kitchen.name, db: `${PREFIX}${id}`, demo, createdAt: now };
+    return this.begin(entry, async (db) => {
+      // with no kitchen to go back to there is nothing to keep open: it is shown while it is being written
+      if (this.current() === null) await this.shownAtOnce(db, file, now, beside);
+      else await fillKitchen(db, file, now, beside);
+      if (beside) await fillBeside(db, beside);
+    });
+  }
+
+  /** Lists a kitchen as unfinished, has it filled, and opens it; false when that failed, which is said. */
+  async begin(entry: KitchenEntry, fill: (db: KitchenDatabase) => Promise<void>): Promise<boolean> {
+    const db = this.store.made(entry.db);
+    try {
+      await this.registry.open();
+      await this.registry.fill(entry, async () => fill(await db.opened()));
+    } catch (e) {
+      if (this.store.name() === db.name) this.store.close();
+      else db.close();
+      await this.notices.trouble(e, entry.name);
+      return false;
+    }
     if (this.store.name() !== db.name) this.store.take(db);
-    if (beside) await fillBeside(db, beside);
     await this.entered(entry);
+    return true;
   }
 
   private async shownAtOnce(db: KitchenDatabase, file: NewKitchen, now: number, beside?: Beside): Promise<void> {
@@ -188,22 +247,12 @@ export class Kitchens {
     await filling.finally(() => this.store.seeded());
   }
 
-  /** Takes a database that has been filled among the kitchens, and opens it. */
-  async adopt(entry: KitchenEntry): Promise<void> {
-    await this.registry.kitchens.put(entry);
-    await this.enter(entry);
-  }
-
-  private async refresh(): Promise<void> {
-    this.all.set(await this.registry.kitchens.toArray());
-  }
-
-  async setting(key: string): Promise<unknown> {
-    return (await this.registry.settings.get(key))?.value;
+  setting(key: string): Promise<unknown> {
+    return this.registry.setting(key);
   }
 
   /** Keeps a setting of this device; says so where it cannot be kept. */
   async setSetting(key: string, value: unknown): Promise<void> {
-    await this.registry.settings.put({ key, value }).catch((e: unknown) => this.notices.trouble(e));
+    await this.registry.setSetting(key, value).catch((e: unknown) => this.notices.trouble(e, 'a setting'));
   }
 }

@@ -29,12 +29,20 @@ export class Notices {
     this.add({ kind: 'problem', words, remedy, ...(action && { action }) });
   }
 
-  /** Says what could not be stored, how full it is where that is the reason, and offers the kitchen as a file. */
-  async trouble(e: unknown): Promise<void> {
+  /**
+   * Says what could not be stored and why, how full it is where that is the reason, and offers the kitchen as a file.
+   *
+   * @param what the change or the thing that was to be stored
+   */
+  async trouble(e: unknown, what: string): Promise<void> {
+    // for whoever looks into it: the words below leave out what a baker has no use for
+    console.warn(what, e);
     const { words, remedy, full } = storageTrouble(e);
-    if (this.list().some((n) => n.words.startsWith(words))) return;
     const room = full ? await roomWords() : '';
-    this.problem(room === '' ? words : `${words} ${room}`, remedy, this.rescue ?? undefined);
+    const all = [words, room, `Not stored: ${what}.`].filter((w) => w !== '').join(' ');
+    // one at a time: what is on the screen only is listed at the foot of it
+    this.list.update((l) => l.filter((n) => n.about !== words));
+    this.add({ kind: 'problem', words: all, remedy, about: words, ...(this.rescue && { action: this.rescue }) });
   }
 
   drop(id: number): void {
@@ -55,7 +63,7 @@ export async function roomWords(): Promise<string> {
   if (usage === undefined || !quota) return '';
   return `It holds ${megabytes(usage)} of the ${megabytes(quota)} that the browser allows here.`;
 }
-const megabytes = (bytes: number): string =>
+export const megabytes = (bytes: number): string =>
   bytes < 1e9 ? `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
 
 /** What a failed write most likely means, in words with a remedy; `full` when there was no room for it. */
@@ -64,13 +72,13 @@ export function storageTrouble(e: unknown): { words: string; remedy: string; ful
   if (/Quota/.test(name))
     return {
       words: 'This device has no room left for Orvin.',
-      remedy: 'Export the kitchen to a file, free some space, then carry on. What is on the screen is still here.',
+      remedy: 'Export the kitchen to a file, free some space, then store it. What is on the screen is still here.',
       full: true,
     };
   if (/DatabaseClosed|InvalidState/.test(name))
-    return { words: 'The kitchen was closed by another tab.', remedy: 'Reload this tab to carry on.' };
+    return { words: 'The kitchen was closed.', remedy: 'Reload this tab to carry on.' };
   return {
-    words: 'The last change could not be stored on this device.',
+    words: 'A change could not be stored on this device.',
     remedy: 'Export the kitchen to a file to be safe, then reload.',
   };
 }

@@ -4,10 +4,13 @@ import { readRecipe } from '@orvin/core/reading';
 import { checkKitchenFile } from '@orvin/core/format';
 import { firstValueFrom } from 'rxjs';
 import { Backup } from './backup';
-import { KitchenDatabase, SCHEMA_1, SCHEMA_2 } from './database';
+import { KitchenDatabase, NewerDatabase, SCHEMA_1, SCHEMA_2, SCHEMA_3 } from './database';
 import { Notices, storageTrouble } from './notices';
-import { Store, type Doc } from './store';
+import type { Doc } from './records';
+import { Store } from './store';
+import { logged } from './testing/kitchen';
 import { newId } from './ids';
+import { kinds } from './kinds';
 
 const base: Formula = {
   ...readRecipe('Oat scones\n300 g plain flour\n15 g baking powder\n60 g butter\n180 g milk').formula,
@@ -26,8 +29,8 @@ describe('the store', () => {
     name = `test-${newId()}`;
     store = TestBed.inject(Store);
     await store.open(name);
-    await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
-    await store.commit('oat', 'read', 'working', 'oat', null, doc(base));
+    await store.put(kinds.kitchen, 'kitchen', defaultKitchen);
+    await store.change(kinds.formula, 'oat', 'read', null, doc(base));
   });
   afterEach(async () => {
     store.close();
@@ -47,7 +50,7 @@ describe('the store', () => {
       return leaving.defaultPrevented;
     };
     expect(asks()).toBeFalse();
-    const writing = store.commit('oat', 'more flour', 'working', 'oat', doc(base), doc(set(base, 0, 320)));
+    const writing = store.change(kinds.formula, 'oat', 'more flour', doc(base), doc(set(base, 0, 320)));
     expect(asks()).toBeTrue();
     await writing;
     expect(asks()).toBeFalse();
@@ -56,8 +59,8 @@ describe('the store', () => {
   it('undoes and redoes step by step, also after it was closed and opened again', async () => {
     const one = set(base, 0, 310);
     const two = set(one, 2, 75);
-    await store.commit('oat', 'flour', 'working', 'oat', doc(base), doc(one));
-    await store.commit('oat', 'butter', 'working', 'oat', doc(one), doc(two));
+    await store.change(kinds.formula, 'oat', 'flour', doc(base), doc(one));
+    await store.change(kinds.formula, 'oat', 'butter', doc(one), doc(two));
     store.close();
     await store.open(name);
     expect((await store.undo('oat'))?.label).toBe('butter');
@@ -72,16 +75,16 @@ describe('the store', () => {
 
   it('forgets what was undone once something new is done', async () => {
     const one = set(base, 0, 310);
-    await store.commit('oat', 'flour', 'working', 'oat', doc(base), doc(one));
+    await store.change(kinds.formula, 'oat', 'flour', doc(base), doc(one));
     await store.undo('oat');
-    await store.commit('oat', 'milk', 'working', 'oat', doc(base), doc(set(base, 3, 200)));
+    await store.change(kinds.formula, 'oat', 'milk', doc(base), doc(set(base, 3, 200)));
     expect(await store.redo('oat')).toBeNull();
     expect(grams(await now(), 3)).toBe(200);
   });
 
   it('merges a write that was made on an older copy, and each revision is one more', async () => {
-    await store.commit('oat', 'there', 'working', 'oat', doc(base), doc(set(base, 0, 333)));
-    await store.commit('oat', 'here', 'working', 'oat', doc(base), doc(set(base, 2, 99)));
+    await store.change(kinds.formula, 'oat', 'there', doc(base), doc(set(base, 0, 333)));
+    await store.change(kinds.formula, 'oat', 'here', doc(base), doc(set(base, 2, 99)));
     const f = await now();
     expect([grams(f, 0), grams(f, 2)]).toEqual([333, 99]);
     expect((await store.database.working.get('oat'))?.revision).toBe(3);
@@ -90,7 +93,7 @@ describe('the store', () => {
   });
 
   it('undoes taking away, and brings back what there was', async () => {
-    await store.commit('oat', 'away', 'working', 'oat', doc(base), null);
+    await store.change(kinds.formula, 'oat', 'away', doc(base), null);
     expect(await now()).toBeUndefined();
     await store.undo('oat');
     expect(await now()).toEqual(base);
@@ -138,8 +141,8 @@ describe('the store', () => {
       outcome: 'good',
       notes: '',
     });
-    await store.logBake(bake('a', 1));
-    await store.logBake(bake('b', 2));
+    await logged(store, bake('a', 1));
+    await logged(store, bake('b', 2));
     expect((await firstValueFrom(store.bakes$)).map((b) => b.id)).toEqual(['b', 'a']);
     // what changes afterwards comes too, and only that is read again
     const seen: string[][] = [];
@@ -149,7 +152,7 @@ describe('the store', () => {
     };
     await settled(1);
     const read = spyOn(store.database.bakes, 'bulkGet').and.callThrough();
-    await store.commit('log', 'right', 'bakes', 'a', bake('a', 1), { ...bake('a', 1), minutes: 21 });
+    await store.change(kinds.bake, 'a', 'right', bake('a', 1), { ...bake('a', 1), minutes: 21 });
     await settled(2);
     expect(seen.at(-1)).toEqual(['b18', 'a21']);
     expect(read.calls.allArgs().flat(2)).toEqual(['a']);
@@ -161,7 +164,7 @@ describe('the store', () => {
 
   it('turns a failed write into words, and the screen goes on', async () => {
     store.database.close();
-    expect(await store.commit('oat', 'x', 'working', 'oat', doc(base), doc(set(base, 0, 1)))).toBeFalse();
+    expect(await store.change(kinds.formula, 'oat', 'x', doc(base), doc(set(base, 0, 1)))).toBeFalse();
     expect(TestBed.inject(Notices).list().at(-1)?.kind).toBe('problem');
     expect(storageTrouble(Object.assign(new Error(), { name: 'QuotaExceededError' })).words).toContain('no room');
   });
@@ -179,17 +182,20 @@ describe('the database', () => {
     await old.table('bakes').put({ id: 'b', bake: { id: 'b', formulaId: 'oat', at: 5 }, revision: 3 });
     old.close();
     let superseded = false;
-    const db = new KitchenDatabase(name, () => (superseded = true));
+    const db = await new KitchenDatabase(name, (why) => (superseded = why === 'newer')).opened();
     expect((await db.working.get('oat'))?.formula).toEqual(base);
     // the index that came with version 2 holds what was there before, and its new tables are empty
     expect(await db.bakes.orderBy('[id+revision]').keys()).toEqual([['b', 3]] as never);
     expect(await db.photos.count()).toBe(0);
     const newer = new Dexie(name);
-    newer.version(3).stores({ ...SCHEMA_1, ...SCHEMA_2, extra: 'id' });
+    newer.version(4).stores({ ...SCHEMA_1, ...SCHEMA_2, ...SCHEMA_3, extra: 'id' });
     await newer.open();
     expect(superseded).toBeTrue();
     expect(await newer.table('working').count()).toBe(1);
     newer.close();
+    // the old one neither opens again by itself nor when it is asked to
+    await expectAsync(db.working.get('oat')).toBeRejected();
+    await expectAsync(db.opened()).toBeRejectedWithError(NewerDatabase);
     await Dexie.delete(name);
   });
 });

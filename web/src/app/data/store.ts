@@ -1,33 +1,16 @@
 import { DestroyRef, Injectable, inject, signal } from '@angular/core';
-import type { BakeRecord, Formula, Kitchen, Series } from '@orvin/core';
-import { merge3, same } from '@orvin/core/first';
+import type { BakeRecord, Formula, Kitchen } from '@orvin/core';
 import { liveQuery } from 'dexie';
 import type { Observable } from 'rxjs';
-import { BehaviorSubject, concat, filter, from, map, of, shareReplay, switchMap } from 'rxjs';
+import { BehaviorSubject, NEVER, catchError, combineLatest, concat, filter, from, map, of, shareReplay, switchMap, throwError } from 'rxjs'; // prettier-ignore
 import { bakesOf } from './bake-list';
 import { KitchenDatabase } from './database';
+import { Edits, type Edit } from './edits';
+import { newId } from './ids';
+import { kindAt, kinds, rebased, type Kind } from './kinds';
 import { Notices } from './notices';
-import type {
-  BakeRow,
-  Command,
-  MetaRecord,
-  PhotoRecord,
-  Plan,
-  SeriesRow,
-  TableName,
-  ThumbRecord,
-  VersionRecord,
-  WorkingRecord,
-} from './records';
-import { shortId } from './ids';
-import { once } from './once';
-
-const MAX_COMMANDS = 300;
-
-export interface Doc {
-  readonly formula: Formula;
-  readonly plan: Plan;
-}
+import type { Command, Doc, MetaRecord, PhotoRecord, ThumbRecord, VersionRecord, WorkingRecord } from './records';
+import { Unfit, Writing, type Written } from './writing';
 
 /** A kitchen that is being written, as it will be read. */
 export interface Seed {
@@ -36,71 +19,46 @@ export interface Seed {
   readonly bakes: readonly BakeRecord[];
 }
 
-/** What is worth undoing in a record: all but its revision and dates. */
-function body(table: TableName, record: unknown): unknown {
-  if (record === undefined || record === null) return null;
-  if (table === 'working') {
-    const { formula, plan } = record as WorkingRecord;
-    return { formula, plan };
-  }
-  if (table === 'versions') {
-    const { name, note } = record as VersionRecord;
-    return { name: name ?? '', note: note ?? '' };
-  }
-  if (table === 'series') return (record as SeriesRow).series;
-  return table === 'bakes' ? (record as BakeRow).bake : (record as MetaRecord).value;
+/** A record as the database tells of it, and of which kitchen. */
+export interface Told<T> extends Written<T> {
+  readonly db: string;
+  readonly key: string | null;
 }
 
-/** The checks of the open formats; loaded once, soon after the start, so that no write has to wait for them. */
-export const formats = once(() => import('@orvin/core/format'));
-
-/** The tables whose records change by commands. */
-const undoable = (db: KitchenDatabase) => [db.working, db.bakes, db.meta, db.versions, db.series, db.commands];
-
-/** Thrown inside a write when a value does not fit its format; already told to the baker. */
-class Unfit extends Error {}
-
-/** What is wrong with a value that is to be stored, in words; null when it fits its open format. */
-async function unfit(table: TableName, key: string, value: unknown): Promise<string | null> {
-  const { checkBake, checkDay, checkFormula, checkKitchen, checkSeries, checkShopping } = await formats();
-  const checked =
-    table === 'working'
-      ? checkFormula((value as Doc).formula)
-      : table === 'bakes'
-        ? checkBake(value)
-        : table === 'series'
-          ? checkSeries(value)
-          : key === 'kitchen'
-            ? checkKitchen(value)
-            : key === 'day'
-              ? checkDay(value)
-              : key === 'shopping'
-                ? checkShopping(value)
-                : null;
-  if (!checked || checked.ok) return null;
-  const first = checked.problems[0];
-  return first ? `${first.place}, ${first.words}` : 'it does not fit';
-}
+/** Why nothing more can be written from this tab. */
+export type Shut = 'newer' | 'gone';
 
 /**
- * The open kitchen's records as streams, and the one way to change them: a command, which is stored beside the change
- * so that it can be undone after a reload and from another tab.
+ * The open kitchen's records as streams, and the one way to change them: a write, which is one transaction and keeps beside
+ * each step what undoes it, after a reload and from another tab too. A write that fails is told of here and nowhere else.
  */
 @Injectable({ providedIn: 'root' })
 export class Store {
   private readonly notices = inject(Notices);
+  /** What is ahead of the disk. */
+  readonly edits = new Edits();
   private readonly open$ = new BehaviorSubject<KitchenDatabase | null>(null);
   private readonly ready$ = this.open$.pipe(filter((db): db is KitchenDatabase => db !== null));
   private queue: Promise<unknown> = Promise.resolve();
   private seed: Seed | null = null;
+  /** This tab, in what it writes. */
+  private readonly tab = newId();
+  private readonly since = Date.now();
 
-  readonly working$ = this.live(
-    (db) => db.working.orderBy('updatedAt').reverse().toArray(),
-    (s) => s.working,
-  );
+  readonly working$ = combineLatest([
+    this.live(
+      (db) => db.working.orderBy('updatedAt').reverse().toArray(),
+      (s) => s.working,
+    ),
+    this.edits.stuck$,
+  ]).pipe(map(([list]) => this.withStuck(list)));
   /** All bakes, newest first. Only those that changed are read again. */
   readonly bakes$: Observable<readonly BakeRecord[]> = this.ready$.pipe(
-    switchMap((db) => (this.seed ? concat(of(this.seed.bakes), bakesOf(db)) : bakesOf(db))),
+    switchMap((db) =>
+      combineLatest([this.seed ? concat(of(this.seed.bakes), bakesOf(db)) : bakesOf(db), this.edits.stuck$]).pipe(
+        map(([list]) => this.edits.overAll(db.name, kinds.bake, list, (b) => b.id)),
+      ),
+    ),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
   readonly versions$ = this.live((db) => db.versions.orderBy('at').reverse().toArray());
@@ -118,12 +76,20 @@ export class Store {
   private readonly opened = signal<string | null>(null);
   /** Name of the open kitchen's database; null when none is. */
   readonly name = this.opened.asReadonly();
+  /** Set once another tab has taken the kitchen over or away: then nothing is written, until a kitchen is opened anew. */
+  readonly shut = signal<Shut | null>(null);
 
   constructor() {
     // the browser asks before it leaves a page with something on it that is not stored yet
-    const ask = (e: Event): void => void (this.waiting > 0 && e.preventDefault());
+    const ask = (e: Event): void => void ((this.waiting > 0 || this.edits.any()) && e.preventDefault());
     addEventListener('beforeunload', ask);
-    inject(DestroyRef).onDestroy(() => removeEventListener('beforeunload', ask));
+    // a page that comes back from the browser's memory finds its database closed
+    const back = (e: PageTransitionEvent): void => void (e.persisted && location.reload());
+    addEventListener('pageshow', back);
+    inject(DestroyRef).onDestroy(() => {
+      removeEventListener('beforeunload', ask);
+      removeEventListener('pageshow', back);
+    });
   }
 
   get database(): KitchenDatabase {
@@ -133,32 +99,31 @@ export class Store {
   }
 
   async open(name: string): Promise<void> {
-    const db = this.made(name);
-    await db.open();
-    this.take(db);
+    this.take(await this.made(name).opened());
   }
 
   /** A kitchen's database that is neither open nor this store's yet. */
   made(name: string): KitchenDatabase {
-    return new KitchenDatabase(name, () =>
-      this.notices.problem(
-        'A newer Orvin is running in another tab.',
-        'Reload this tab to go on with it; nothing is lost.',
-      ),
-    );
+    const db: KitchenDatabase = new KitchenDatabase(name, (why) => {
+      if (this.open$.value === db) this.shut.set(why);
+    });
+    return db;
   }
 
   /**
-   * Goes over to a database.
+   * Goes over to a database that is open.
    *
    * @param seed what is being written into it just now: shown meanwhile; every read waits for the writing by itself
    */
   take(db: KitchenDatabase, seed: Seed | null = null): void {
     const old = this.open$.value;
     this.seed = seed;
+    this.shut.set(null);
     this.open$.next(db);
     this.opened.set(db.name);
-    old?.close();
+    if (old !== db) old?.close();
+    // what could not be stored when this kitchen was open before may have room now
+    if (this.edits.stuck().some((e) => e.db === db.name)) void this.storeNow();
   }
 
   close(): void {
@@ -171,7 +136,8 @@ export class Store {
   live<T>(query: (db: KitchenDatabase) => Promise<T>, seeded?: (s: Seed) => T): Observable<T> {
     return this.ready$.pipe(
       switchMap((db) => {
-        const stored = from(liveQuery(() => query(db)));
+        // one that was closed tells nothing more; what it told last stays on the screen
+        const stored = from(liveQuery(() => query(db))).pipe(catchError((e: unknown) => (db.isOpen() ? throwError(() => e) : NEVER))); // prettier-ignore
         return seeded && this.seed ? concat(of(seeded(this.seed)), stored) : stored;
       }),
     );
@@ -182,100 +148,158 @@ export class Store {
     this.seed = null;
   }
 
-  /** A formula as it stands; one that is being written as it will be read. */
-  async formula(id: string): Promise<WorkingRecord | undefined> {
-    return this.seed?.working.find((w) => w.id === id) ?? this.database.working.get(id);
+  /** The keys of several records that are kept under one name, in their order. */
+  keys$(name: string): Observable<string[]> {
+    return this.live((db) => db.meta.where('key').startsWith(name).primaryKeys());
   }
 
-  formula$(id: string): Observable<WorkingRecord | undefined> {
-    return this.live((db) => db.working.get(id));
+  /** The same, once. What a stream gives is given within its own reading, where nothing must be written. */
+  async keys(name: string): Promise<string[]> {
+    return this.database.meta.where('key').startsWith(name).primaryKeys();
   }
 
-  /** How many steps of a document can be undone and redone. */
-  history$(doc: string): Observable<{ undo: Command | undefined; redo: Command | undefined }> {
-    return this.live(async (db) => ({
+  /** One record, with its revision. */
+  record$<T>(kind: Kind<T>, key: string | null): Observable<Told<T>> {
+    return this.live(
+      async (db) => {
+        const row = key === null ? undefined : await db.table<{ revision?: number }, string>(kind.table).get(key);
+        return { db: db.name, key, value: row ? kind.of(row as never) : null, revision: row ? (row.revision ?? 1) : 0 };
+      },
+      (s) => {
+        const row = kind.table === 'working' ? s.working.find((w) => w.id === key) : undefined;
+        return { db: this.database.name, key, value: row ? kind.of(row as never) : null, revision: row ? 1 : 0 };
+      },
+    );
+  }
+
+  /** One record as it is now; one that is being written as it will be read. */
+  async read<T>(kind: Kind<T>, key: string): Promise<Told<T>> {
+    const db = this.database;
+    const row = (kind.table === 'working' ? this.seed?.working.find((w) => w.id === key) : undefined) ?? (await db.table(kind.table).get(key)); // prettier-ignore
+    return { db: db.name, key, value: row ? kind.of(row as never) : null, revision: row ? (row.revision ?? 1) : 0 };
+  }
+
+  /** Reads a record and takes over what it is. */
+  async know<T>(kind: Kind<T>, key: string): Promise<Told<T>> {
+    const told = await this.read(kind, key);
+    this.edits.know(told.db, kind, key, told);
+    return told;
+  }
+
+  /** The shelf with what could not be stored. */
+  private withStuck(list: readonly WorkingRecord[]): readonly WorkingRecord[] {
+    const db = this.name();
+    if (db === null || this.edits.stuck().every((e) => e.kind.name !== 'formula')) return list;
+    const rows = new Map(list.map((w) => [w.id, w]));
+    const docs = this.edits.overAll(db, kinds.formula, list.map(kinds.formula.of as (w: WorkingRecord) => Doc), (d) => d.formula.id); // prettier-ignore
+    return docs.map((d) => ({ revision: 1, updatedAt: Date.now(), ...rows.get(d.formula.id), ...d, id: d.formula.id }));
+  }
+
+  /** What undo takes back in a document, and what redo does again. */
+  history$(doc: string): Observable<{ undo: Pick<Command, 'label'> | undefined; redo: Command | undefined }> {
+    const stored = this.live(async (db) => ({
       undo: await db.commands.where('[doc+undone]').equals([doc, 0]).last(),
       redo: await db.commands.where('[doc+undone]').equals([doc, 1]).first(),
     }));
+    return combineLatest([stored, this.edits.stuck$]).pipe(
+      map(([h, stuck]) => ({ ...h, undo: stuck.findLast((e) => e.scope === doc) ?? h.undo })),
+    );
   }
 
   /**
-   * Writes a record and the command that undoes it, in one transaction. When another tab has written in the meantime,
-   * the change is merged onto what it wrote.
+   * Several steps as one transaction, after all that were asked for before it. What goes wrong is put into words; null
+   * then, and nothing has happened.
+   *
+   * @param what the change, as it is named where it could not be stored
+   */
+  write<R>(what: string, work: (w: Writing) => Promise<R>): Promise<{ readonly value: R } | null> {
+    return this.guarded(what, async (db) => ({ value: await Writing.run(db, this.tab, work) }));
+  }
+
+  /**
+   * Changes a record as a step that undo takes back: on the screen at once, and on the disk when this resolves to true.
+   * When another tab has written in the meantime, the change is made on what it wrote.
    *
    * @param base what this tab believed the record to be
+   * @param scope the document whose undo it is, where not the kind's own
    */
-  commit(doc: string, label: string, table: TableName, key: string, base: unknown, next: unknown): Promise<boolean> {
-    return this.guarded(async (db) => {
-      const wrong = next === null ? null : await unfit(table, key, next);
-      if (wrong !== null) {
-        this.notices.problem(
-          `That was not stored: ${wrong}`,
-          'What is on disk stays as it was; undo on the screen, or reload.',
-        );
-        throw new Unfit();
-      }
-      await db.transaction('rw', undoable(db), async () => {
-        const current = body(table, await this.read(db, table, key));
-        const after =
-          base === null || next === null || same(current, base)
-            ? next
-            : current === null
-              ? next
-              : merge3(base, next, current);
-        if (same(current, after)) return;
-        await db.commands.where('[doc+undone]').equals([doc, 1]).delete();
-        await db.commands.add({ doc, at: Date.now(), label, table, key, before: current, after, undone: 0 });
-        await this.write(db, table, key, after);
-        await this.trim(db, doc);
-      });
-    });
+  change<T>(
+    kind: Kind<T>,
+    key: string,
+    label: string,
+    base: T | null,
+    next: T | null,
+    scope?: string,
+  ): Promise<boolean> {
+    // prettier-ignore
+    return this.edit(kind, key, label, rebased(kind, base, next), { ...(scope !== undefined && { scope }) });
   }
 
-  /**
-   * Puts a new formula on the shelf with its first version, all or nothing, under an id of its own.
-   * Resolves to the id; null when it could not be stored, which has been said.
-   */
+  /** The same, told by what becomes of whatever is there. */
+  edit<T>(
+    kind: Kind<T>,
+    key: string,
+    label: string,
+    change: Edit<T>['change'],
+    more: Partial<Pick<Edit<T>, 'scope' | 'along'>> = {},
+  ): Promise<boolean> {
+    // prettier-ignore
+    const edit: Edit<T> = { db: this.database.name, kind, key, label, scope: kind.scope?.(key), change, ...more };
+    this.edits.add(edit as Edit);
+    return this.storeAll(label, edit as Edit);
+  }
+
+  /** Puts all that is ahead of the disk there, in its order and in one transaction. */
+  private async storeAll(what: string, wanted: Edit | null): Promise<boolean> {
+    const done = await this.guarded(what, async (db) => {
+      for (;;) {
+        const edits = this.edits.take(db.name);
+        if (edits.length === 0) return true;
+        let now: Edit | null = null;
+        try {
+          const written = await Writing.run(db, this.tab, async (w) => {
+            const out = new Map<Edit, Written<unknown>>();
+            for (const e of edits) out.set((now = e), await stored(w, e));
+            return out;
+          });
+          this.edits.landed(edits, written);
+          return true;
+        } catch (e) {
+          this.edits.move(edits, 'stuck');
+          if (!(e instanceof Unfit) || now === null) throw e;
+          // what can never be stored keeps nothing else from it
+          this.edits.move([now], 'unfit');
+          this.sayUnfit((now as Edit).label, e);
+        }
+      }
+    });
+    if (done === null) this.edits.halt(this.name() ?? '');
+    return done === true && (wanted === null || !this.edits.stuck().includes(wanted));
+  }
+
+  /** Tries again to store what is on the screen only; whether all of it is on the disk now. */
+  storeNow(): Promise<boolean> {
+    return this.storeAll('what is on the screen', null);
+  }
+
+  /** Keeps a record that is no step; one that costs nothing is not spoken of where it cannot be kept. */
+  async put<T>(kind: Kind<T>, key: string, value: T | null): Promise<boolean> {
+    if (kind.spare) {
+      const db = this.open$.value;
+      return db !== null && Writing.run(db, this.tab, (w) => w.put(kind, key, value)).then(() => true, () => false); // prettier-ignore
+    }
+    return (await this.write(kind.name, (w) => w.put(kind, key, value))) !== null;
+  }
+
+  /** Puts a new formula on the shelf with its first version. Resolves to its id; null when that was not to be. */
   async shelve(formula: Formula, why: string): Promise<string | null> {
-    let id: string | null = null;
-    await this.guarded(async (db) => {
-      const wrong = await unfit('working', formula.id, { formula, plan: {} });
-      if (wrong !== null) {
-        this.notices.problem(
-          `"${formula.title}" was not stored: ${wrong}`,
-          'The recipe itself is unchanged where it came from.',
-        );
-        throw new Unfit();
-      }
-      await db.transaction('rw', [db.working, db.versions, db.commands], async () => {
-        const taken = await db.working.get(formula.id);
-        const key = taken ? `${formula.id}-${shortId(4)}` : formula.id;
-        const own = { ...formula, id: key };
-        const at = Date.now();
-        const after: Doc = { formula: own, plan: {} };
-        await db.commands.add({
-          doc: key,
-          at,
-          label: `read "${formula.title}"`,
-          table: 'working',
-          key,
-          before: null,
-          after,
-          undone: 0,
-        });
-        await db.working.put({ ...after, id: key, revision: 1, updatedAt: at });
-        // a formula taken off the shelf leaves its versions, and this one follows them
-        const n =
-          (await db.versions.where('formulaId').equals(key).toArray()).reduce((m, v) => Math.max(m, v.n), 0) + 1;
-        await db.versions.add({ id: `${key}@${n}`, formulaId: key, n, at, why, formula: own });
-        id = key;
-      });
-    });
-    return id;
+    return (await this.write(`“${formula.title}”`, (w) => w.shelve(formula, why)))?.value ?? null;
   }
 
-  undo(doc: string): Promise<Command | null> {
-    return this.replay(doc, 0);
+  /** Takes back the last step of a document: what is on the screen only before what is on the disk. */
+  async undo(doc: string): Promise<Pick<Command, 'label'> | Command | null> {
+    const loose = this.edits.drop(this.database.name, doc);
+    return loose ?? this.replay(doc, 0);
   }
 
   redo(doc: string): Promise<Command | null> {
@@ -283,55 +307,19 @@ export class Store {
   }
 
   private async replay(doc: string, undone: 0 | 1): Promise<Command | null> {
-    let moved: Command | null = null;
-    await this.guarded(async (db) => {
-      await db.transaction('rw', undoable(db), async () => {
-        const range = db.commands.where('[doc+undone]').equals([doc, undone]);
-        const command = undone === 0 ? await range.last() : await range.first();
-        if (command?.seq === undefined) return;
-        const [was, to] = undone === 0 ? [command.after, command.before] : [command.before, command.after];
-        const current = body(command.table, await this.read(db, command.table, command.key));
-        const merged = current === null || to === null || same(current, was) ? to : merge3(was, to, current);
-        await this.write(db, command.table, command.key, merged);
-        await db.commands.update(command.seq, { undone: undone === 0 ? 1 : 0 });
-        moved = command;
-      });
-    });
-    return moved;
+    const command = (await this.write(undone === 0 ? 'undo' : 'redo', (w) => w.replay(doc, undone)))?.value ?? null;
+    if (command) await this.know(kindAt(command.table, command.key), command.key);
+    return command;
   }
 
-  /**
-   * Freezes the formula as an immutable version, unless one equals it already. Returns the version's id.
-   * @param from the version that the working copy goes on from; the newest when it is not known
-   */
-  async freeze(formula: Formula, why: string, from?: string, reasons: readonly string[] = []): Promise<string | null> {
-    let id: string | null = null;
-    await this.guarded(async (db) => {
-      await db.transaction('rw', db.versions, async () => {
-        const all = (await db.versions.where('formulaId').equals(formula.id).toArray()).sort((a, b) => b.n - a.n);
-        const newest = all[0];
-        const parent = all.find((v) => v.id === from) ?? newest;
-        const equal = all.find((v) => same(v.formula, formula));
-        if (equal) {
-          id = equal.id;
-          return;
-        }
-        const n = (newest?.n ?? 0) + 1;
-        const version: VersionRecord = {
-          id: `${formula.id}@${n}`,
-          formulaId: formula.id,
-          n,
-          at: Date.now(),
-          why,
-          formula,
-          parent: parent?.id ?? null,
-          ...(reasons.length > 0 && { reasons }),
-        };
-        await db.versions.add(version);
-        id = version.id;
-      });
-    });
-    return id;
+  /** Whether a step was made in another tab while this one was open. */
+  elsewhere(c: Partial<Command>): boolean {
+    return c.tab !== undefined && c.at !== undefined && c.tab !== this.tab && c.at > this.since;
+  }
+
+  /** Freezes the formula as an immutable version, unless one equals it already. Resolves to the version's id. */
+  async freeze(formula: Formula, why: string, from?: string): Promise<string | null> {
+    return (await this.write(`a version of “${formula.title}”`, (w) => w.freeze(formula, why, from)))?.value ?? null;
   }
 
   /** The versions of a formula, oldest first. */
@@ -342,100 +330,45 @@ export class Store {
   /** The formula as a bake had it; as it is now where its version is gone, null where both are. */
   async formulaOf(bake: BakeRecord): Promise<Formula | null> {
     const version = bake.versionId === null ? undefined : await this.database.versions.get(bake.versionId);
-    return version?.formula ?? (await this.database.working.get(bake.formulaId))?.formula ?? null;
+    return version?.formula ?? (await this.read(kinds.formula, bake.formulaId)).value?.formula ?? null;
   }
 
-  async logBake(bake: BakeRecord): Promise<boolean> {
-    return this.commit('log', `log ${bake.title}`, 'bakes', bake.id, null, bake);
+  /**
+   * Logs a bake with the version of the formula that it was, as one step; what was to be tried with it has been tried.
+   *
+   * @param of the formula as it was baked
+   * @param from the version that it goes on from
+   */
+  logBake(bake: BakeRecord, of: Formula, from?: string): Promise<boolean> {
+    return this.edit(kinds.bake, bake.id, `log ${bake.title}`, () => bake, {
+      along: (w) => asLogged(w, bake, of, from),
+    });
   }
 
   /** Keeps a photo and its small picture; the bake names it in a change of its own, which can be undone. */
-  addPhoto(photo: PhotoRecord, thumb: ThumbRecord): Promise<boolean> {
-    return this.guarded(async (db) => {
+  async addPhoto(photo: PhotoRecord, thumb: ThumbRecord): Promise<boolean> {
+    const work = async (db: KitchenDatabase): Promise<true> => {
       await db.transaction('rw', [db.photos, db.thumbs], async () => {
         await db.photos.put(photo);
         await db.thumbs.put(thumb);
       });
-    });
+      return true;
+    };
+    return (await this.guarded('a photo', work)) !== null;
   }
 
-  /** Keeps what only makes the next start handier, such as what was in hand. On a full device that is all that is lost. */
-  async remark(key: string, value: unknown): Promise<void> {
-    await this.open$.value?.meta.put({ key, value, revision: 1 }).catch(() => undefined);
-  }
-
-  private async read(db: KitchenDatabase, table: TableName, key: string): Promise<unknown> {
-    return table === 'working'
-      ? db.working.get(key)
-      : table === 'bakes'
-        ? db.bakes.get(key)
-        : table === 'versions'
-          ? db.versions.get(key)
-          : table === 'series'
-            ? db.series.get(key)
-            : db.meta.get(key);
-  }
-
-  private async write(db: KitchenDatabase, table: TableName, key: string, value: unknown): Promise<void> {
-    if (table === 'versions') {
-      // its formula never changes, only what it is called
-      if (value !== null) await db.versions.update(key, value as Pick<VersionRecord, 'name' | 'note'>);
-      return;
-    }
-    if (value === null) {
-      await (table === 'working'
-        ? db.working.delete(key)
-        : table === 'bakes'
-          ? db.bakes.delete(key)
-          : table === 'series'
-            ? db.series.delete(key)
-            : db.meta.delete(key));
-      return;
-    }
-    if (table === 'working') {
-      const old = await db.working.get(key);
-      await db.working.put({
-        ...(old ?? {}),
-        ...(value as Doc),
-        id: key,
-        revision: (old?.revision ?? 0) + 1,
-        updatedAt: Date.now(),
-      });
-    } else if (table === 'bakes') {
-      const old = await db.bakes.get(key);
-      await db.bakes.put({ id: key, bake: value as BakeRecord, revision: (old?.revision ?? 0) + 1 });
-    } else if (table === 'series') {
-      const series = value as Series;
-      const old = await db.series.get(key);
-      await db.series.put({ id: key, at: series.at, series, revision: (old?.revision ?? 0) + 1 });
-    } else {
-      const old = await db.meta.get(key);
-      await db.meta.put({ key, value, revision: (old?.revision ?? 0) + 1 });
-    }
-  }
-
-  private async trim(db: KitchenDatabase, doc: string): Promise<void> {
-    const n = await db.commands.where('doc').equals(doc).count();
-    if (n <= MAX_COMMANDS) return;
-    const old = await db.commands
-      .where('doc')
-      .equals(doc)
-      .limit(n - MAX_COMMANDS)
-      .primaryKeys();
-    await db.commands.bulkDelete(old);
-  }
-
-  /** Runs writes one after another, and turns a failed one into words; what is on the screen stays. */
-  private guarded(work: (db: KitchenDatabase) => Promise<void>): Promise<boolean> {
+  /** Runs writes one after another; the one place where a failed one is put into words. */
+  guarded<R>(what: string, work: (db: KitchenDatabase) => Promise<R>): Promise<R | null> {
     this.waiting++;
     const done = this.queue.then(async () => {
       try {
-        await work(this.database);
-        return true;
+        // that it is shut is on the screen already
+        return this.shut() === null ? await work(this.database) : null;
       } catch (e) {
-        if (e instanceof Unfit) return false;
-        await this.notices.trouble(e);
-        return false;
+        if (this.shut() !== null) return null;
+        if (e instanceof Unfit) this.sayUnfit(what, e);
+        else await this.notices.trouble(e, what);
+        return null;
       } finally {
         this.waiting--;
       }
@@ -444,8 +377,32 @@ export class Store {
     return done;
   }
 
+  private sayUnfit(what: string, e: Unfit): void {
+    this.notices.problem(`Not stored: ${what}. ${e.message}`, 'What is on the disk stays as it was; undo it on the screen, or reload.'); // prettier-ignore
+  }
+
   /** Resolves when everything asked for so far is on disk. */
   settled(): Promise<unknown> {
     return this.queue;
   }
+}
+
+/** Freezes what a bake was of and takes its trial off the formula's plan; the bake as it is to be logged. */
+export async function asLogged(w: Writing, bake: BakeRecord, of: Formula, from?: string): Promise<BakeRecord> {
+  const versionId = await w.freeze(of, 'baked', from);
+  const { value: doc } = await w.read(kinds.formula, bake.formulaId);
+  if (bake.trial && doc?.plan.trial) {
+    const { trial: _trial, ...plan } = doc.plan;
+    await w.change(kinds.formula, bake.formulaId, 'the trial is baked', () => ({ ...doc, plan }));
+  }
+  return { ...bake, versionId };
+}
+
+/** Stores one edit, with what else belongs to it. */
+async function stored(w: Writing, e: Edit): Promise<Written<unknown>> {
+  const { kind, key, label, scope } = e;
+  if (!e.along) return w.change(kind, key, label, e.change, scope ?? null);
+  const { value } = await w.read(kind, key);
+  const next = await e.along(w, value, e.change(value));
+  return w.change(kind, key, label, () => next, scope ?? null);
 }

@@ -16,29 +16,15 @@ import {
 import { DateTime } from 'luxon';
 import { combineLatest, distinctUntilChanged, map, of, switchMap, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
-import { MetaDoc } from '../data/meta-doc';
-import type { WorkingRecord } from '../data/records';
+import { EMPTY_DAY, kinds } from '../data/kinds';
+import { LiveDocument } from '../data/live-document';
+import type { DayDoc, WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
 import { Bakery, place, statedOf } from './bakery';
 import { Desk } from './desk';
 import { Learning } from './learning';
 import { Makings } from './makings';
 
-/** What the baker has said of the day. Wall-clock times are of the kitchen's zone. */
-export interface DayDoc {
-  /** Ids of the formulas to be made. */
-  readonly bakes: readonly string[];
-  /** The formula in hand belongs to the day, unless it is here. */
-  readonly without: readonly string[];
-  /** When all is to be ready; null for as soon as can be. */
-  readonly serve: { readonly date: string; readonly time: string } | null;
-  readonly pins: Readonly<Record<string, Pin>>;
-  readonly quick: boolean;
-  readonly people: number;
-  /** Ids of formulas of which only what was frozen raw is baked. */
-  readonly frozen: readonly string[];
-}
-const EMPTY: DayDoc = { bakes: [], without: [], serve: null, pins: {}, quick: false, people: 1, frozen: [] };
 /** A day is over so long after its serving time, ms; what was said of it then counts no more. */
 const OVER_MS = 6 * 3_600_000;
 
@@ -57,7 +43,7 @@ export class DayBook {
   private readonly makings = inject(Makings);
   private readonly learning = inject(Learning);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly stored = new MetaDoc<DayDoc>(this.store, 'day', 'day');
+  private readonly stored = new LiveDocument(this.store, kinds.day);
   readonly now = signal(Date.now());
   /** What is being dragged: pins that count until they are let go. */
   readonly trial = signal<Readonly<Record<string, Pin>> | null>(null);
@@ -65,13 +51,9 @@ export class DayBook {
   readonly serveTrial = signal<number | null>(null);
   private readonly zone = computed(() => this.desk.kitchen().locale.zone);
 
-  readonly doc = computed<DayDoc>(() => {
-    const doc = {
-      ...EMPTY,
-      people: this.desk.kitchen().people ?? 1,
-      ...this.stored.value(),
-    };
-    return doc.serve && this.instant(doc.serve) < this.now() - OVER_MS ? { ...EMPTY, people: doc.people } : doc;
+  readonly doc = computed<DayDoc & { readonly people: number }>(() => {
+    const doc = { ...EMPTY_DAY, people: this.desk.kitchen().people ?? 1, ...this.stored.value() };
+    return doc.serve && this.instant(doc.serve) < this.now() - OVER_MS ? { ...EMPTY_DAY, people: doc.people } : doc;
   });
   /** The formulas of the day; the one in hand belongs to it. */
   readonly ids = computed<readonly string[]>(
@@ -196,13 +178,13 @@ export class DayBook {
     return DateTime.fromMillis(ms, { zone: this.zone() });
   }
 
-  change(label: string, next: Partial<DayDoc>): Promise<void> {
+  change(label: string, next: Partial<DayDoc>): Promise<boolean> {
     return this.stored.change(label, { ...this.doc(), ...next });
   }
 
   async serve(at: number | null): Promise<void> {
     this.serveTrial.set(null);
-    if (at === null) return this.change('as soon as can be', { serve: null });
+    if (at === null) return void (await this.change('as soon as can be', { serve: null }));
     const t = this.at(at);
     await this.change(`ready at ${t.toFormat('HH:mm')}`, {
       serve: { date: t.toISODate() ?? '', time: t.toFormat('HH:mm') },

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import {
   allItems,
+  applyChanges,
   defaultKitchen,
   putBy,
   scale,
@@ -12,11 +13,11 @@ import {
   type Tin,
 } from '@orvin/core';
 import { readRecipe } from '@orvin/core/reading';
-import Dexie from 'dexie';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Bakery, place, statedOf } from './bakery';
 import { Desk } from './desk';
+import { kinds, type Kind } from '../data/kinds';
 
 const f: Formula = {
   ...readRecipe(
@@ -31,7 +32,7 @@ describe('the desk', () => {
 
   beforeEach(async () => {
     store = await openKitchen();
-    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'loaf', 'read', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('loaf');
   });
@@ -53,53 +54,37 @@ describe('the desk', () => {
     expect((await store.database.working.get('loaf'))?.formula).toEqual(desk.formula() as Formula);
   });
 
-  it('does not go back to an older state that the database tells of late', async () => {
+  it('never shows an older state between a change and what the database tells of it, and takes over what is newer', async () => {
     const old = await store.database.working.get('loaf');
-    desk.setGrams(flour(), 320, 'flour 250 → 320 g');
+    const shown = new Set<number>();
+    const look = (): unknown => shown.add(allItems(desk.formula() ?? f)[0]?.grams ?? NaN);
+    const watching = setInterval(look, 0);
+    for (const grams of [310, 315, 320]) {
+      desk.setGrams(flour(), grams, `flour → ${grams} g`);
+      look();
+    }
     await store.settled();
-    const is = desk.formula();
+    for (let i = 0; i < 20; i++) await new Promise((r) => setTimeout(r));
+    clearInterval(watching);
+    expect([...shown]).toEqual([310, 315, 320]);
     if (!old) return;
-    await store.database.working.put(old);
-    await new Promise((r) => setTimeout(r, 60));
-    expect(desk.formula()).toEqual(is as Formula);
-    // what is newer is taken over
-    await store.database.working.put({ ...old, revision: old.revision + 2 });
-    await new Promise((r) => setTimeout(r, 60));
+    await store.database.working.put({ ...old, revision: 99 });
+    for (let i = 0; i < 100 && allItems(desk.formula() ?? f)[0]?.grams === 320; i++)
+      await new Promise((r) => setTimeout(r));
     expect(desk.formula()).toEqual(old.formula);
   });
 
-  /** Holds back what is read of the working copies next, outside of the writing itself, until it may go on. */
-  function holdReading(): { readonly asked: Promise<void>; readonly goOn: () => void } {
-    const { working } = store.database;
-    const get = working.get.bind(working) as (key: string) => Promise<unknown>;
-    let goOn = (): void => undefined;
-    const held = new Promise<void>((r) => (goOn = r));
-    const asked = new Promise<void>((reached) => {
-      let first = true;
-      spyOn(working, 'get').and.callFake((async (key: string) => {
-        const itself = Dexie.currentTransaction !== null;
-        const record = await get(key);
-        if (itself || !first) return record;
-        first = false;
-        reached();
-        await held;
-        return record;
-      }) as never);
-    });
-    return { asked, goOn: () => goOn() };
-  }
-
   it('takes over what was done elsewhere to the formula in hand while a change of the one before was stored', async () => {
-    await store.commit('bun', 'read', 'working', 'bun', null, { formula: { ...f, id: 'bun' }, plan: {} });
+    await store.change(kinds.formula, 'bun', 'read', null, { formula: { ...f, id: 'bun' }, plan: {} });
     const bun = await store.database.working.get('bun');
     if (!bun) return fail('no bun');
     // the loaf is being stored when the bun is taken up, and the bun changes elsewhere
     let stored = (): void => undefined;
     const writing = new Promise<void>((r) => (stored = r));
-    const commit = store.commit.bind(store);
-    spyOn(store, 'commit').and.callFake(async (...args) => {
+    const guarded = store.guarded.bind(store);
+    spyOn(store, 'guarded').and.callFake(async (what, work) => {
       await writing;
-      return commit(...args);
+      return guarded(what, work);
     });
     desk.setGrams(flour(), 310, 'flour → 310 g');
     await desk.pickUp('bun');
@@ -112,26 +97,9 @@ describe('the desk', () => {
     expect(desk.formula()).toEqual(elsewhere);
   });
 
-  it('holds to the last of two changes while the first of them is read back', async () => {
-    const { asked, goOn } = holdReading();
-    const shown: number[] = [];
-    const look = (): unknown => shown.push(allItems(desk.formula() ?? f)[0]?.grams ?? NaN);
-    desk.setGrams(flour(), 310, 'flour → 310 g');
-    await asked;
-    desk.setGrams(flour(), 320, 'flour → 320 g');
-    goOn();
-    for (let i = 0; i < 20; i++) {
-      await new Promise((r) => setTimeout(r));
-      look();
-    }
-    await store.settled();
-    look();
-    expect(new Set(shown)).toEqual(new Set([320]));
-  });
-
   it('has in hand what was asked for last, however often the other was changed', async () => {
     for (const grams of [300, 310, 320]) desk.setGrams(flour(), grams, `flour → ${grams} g`);
-    await store.commit('bun', 'read', 'working', 'bun', null, { formula: { ...f, id: 'bun' }, plan: {} });
+    await store.change(kinds.formula, 'bun', 'read', null, { formula: { ...f, id: 'bun' }, plan: {} });
     await store.settled();
     desk.putDown();
     await Promise.all([desk.pickUp('loaf'), desk.pickUp('bun')]);
@@ -141,26 +109,50 @@ describe('the desk', () => {
   });
 
   it('leaves in hand what a view takes up while it looks for what was in hand before', async () => {
-    for (const [name, table] of [
-      ['what', store.database.meta],
-      ['whether it is there', store.database.working],
-    ] as const) {
+    const read = store.read.bind(store);
+    const asking: { kind: string | null; asked?: Promise<void> } = { kind: null };
+    spyOn(store, 'read').and.callFake((async (k: Kind<unknown>, key: string) => {
+      const found = await read(k, key);
+      if (asking.kind === k.name) asking.asked ??= desk.pickUp('gone');
+      return found;
+    }) as never);
+    for (const kind of ['inHand', 'formula']) {
       desk.putDown();
-      let asked: Promise<void> | undefined;
-      const get = table.get.bind(table) as (key: string) => Promise<unknown>;
-      const spy = spyOn(table, 'get').and.callFake((async (key: string) => {
-        const found = await get(key);
-        asked ??= desk.pickUp('gone');
-        return found;
-      }) as never);
+      asking.kind = kind;
+      delete asking.asked;
       await desk.resume();
-      spy.and.callThrough();
-      await asked;
-      expect(asked).withContext(name).toBeDefined();
-      expect(desk.id()).withContext(name).toBe('gone');
-      expect(desk.missing()).withContext(name).toBe(true);
-      expect(desk.formula()).withContext(name).toBeNull();
+      asking.kind = null;
+      await Promise.resolve(asking.asked);
+      expect(asking.asked).withContext(kind).toBeDefined();
+      expect(desk.id()).withContext(kind).toBe('gone');
+      expect(desk.missing()).withContext(kind).toBe(true);
+      expect(desk.formula()).withContext(kind).toBeNull();
     }
+  });
+
+  it('keeps of what is tried the difference, on whatever the formula has become meanwhile', async () => {
+    const sugar = allItems(f)[3]?.id ?? '';
+    const grams = (id: string): number | undefined => allItems(desk.formula() ?? f).find((i) => i.id === id)?.grams;
+    desk.tryOut('more', 'more sugar', applyChanges(f, [{ itemId: sugar, grams: 180 }]), ['it is dull']);
+    // another tab
+    const row = await store.database.working.get('loaf');
+    if (!row) return fail('no loaf');
+    await store.database.working.put({
+      ...row,
+      formula: applyChanges(f, [{ itemId: flour(), grams: 280 }]),
+      revision: 50,
+    });
+    // before or after this tab has been told
+    await desk.keep();
+    await store.settled();
+    expect([grams(flour()), grams(sugar)]).toEqual([280, 180]);
+    const versions = await store.database.versions.where('formulaId').equals('loaf').sortBy('n');
+    const kept = versions.map((v) =>
+      allItems(v.formula).flatMap((i) => ([flour(), sugar].includes(i.id) ? [i.grams] : [])),
+    );
+    // what stood there is frozen with what the other tab did, and so is what came of it
+    expect(kept).toEqual([[280, 150], [280, 180]]); // prettier-ignore
+    expect(desk.plan().version).toBe(versions[1]?.id);
   });
 
   it('stores nothing of what is tried until it is kept', async () => {
@@ -229,7 +221,7 @@ describe('the bakery', () => {
       { tin: a, count: 1 },
       { tin: b, count: 1 },
     ];
-    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: { tins, ovenReachedC: 90 } });
+    await store.change(kinds.formula, 'loaf', 'read', null, { formula: f, plan: { tins, ovenReachedC: 90 } });
     const [desk, bakery] = [TestBed.inject(Desk), TestBed.inject(Bakery)];
     await desk.pickUp('loaf');
     expect(bakery.target()?.inputs.map((i) => i.ovenReachedC)).toEqual([90, 90]);

@@ -1,10 +1,10 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import type { Advice, Assessment, Change, Formula, Kitchen, TinUse } from '@orvin/core';
-import { allItems, applyChanges, defaultKitchen, same } from '@orvin/core/first';
-import { BehaviorSubject, of, switchMap } from 'rxjs';
-import type { Command, Plan, WorkingRecord } from '../data/records';
-import { Store, type Doc } from '../data/store';
+import { allItems, applyChanges, defaultKitchen, merge3, same } from '@orvin/core/first';
+import { kinds } from '../data/kinds';
+import { LiveDocument } from '../data/live-document';
+import type { Command, Doc, Plan } from '../data/records';
+import { Store } from '../data/store';
 import { ovenScale } from '../ui/words';
 import { Judgement } from './judgement';
 
@@ -15,10 +15,13 @@ const AFTERGLOW_MS = 1600;
 export interface Ghost {
   readonly id: string;
   readonly words: string;
-  readonly formula: Formula;
+  /** The formula that it was tried on, and what it makes of that: what is kept is the difference. */
+  readonly from: Formula;
+  readonly to: Formula;
   /** Why each line changes, to be kept with the version that comes of it. */
-  readonly reasons?: readonly string[];
+  readonly reasons: readonly string[];
 }
+const NO_PLAN: Plan = {};
 
 /**
  * The formula in hand: what is stored, what is being dragged or tried, and what all of it amounts to. Every view reads
@@ -28,40 +31,34 @@ export interface Ghost {
 export class Desk {
   private readonly store = inject(Store);
   private readonly judgement = inject(Judgement);
-  private readonly id$ = new BehaviorSubject<string | null>(null);
-  readonly id = toSignal(this.id$, { initialValue: null });
-  private readonly stored = toSignal(
-    this.id$.pipe(switchMap((id) => (id === null ? of(undefined) : this.store.formula$(id)))),
-  );
-  readonly kitchen = toSignal(this.store.kitchen$, { initialValue: defaultKitchen as Kitchen });
-  private readonly history = toSignal(
-    this.id$.pipe(switchMap((id) => (id === null ? of(null) : this.store.history$(id)))),
-  );
+  private readonly doc = new LiveDocument(this.store, kinds.formula);
+  private readonly home = new LiveDocument(this.store, kinds.kitchen);
+  /** The formula in hand. */
+  readonly id = this.doc.key.asReadonly();
+  readonly kitchen = computed<Kitchen>(() => this.home.value() ?? (defaultKitchen as Kitchen));
 
-  /** What this tab holds to be true; ahead of the database for a moment after each change. */
-  private readonly local = signal<Doc | null>(null);
-  private pending = 0;
   /** True while the formula asked for has not been found. */
-  readonly missing = signal(false);
+  readonly missing = computed(() => this.id() !== null && this.doc.ready() && this.doc.value() === null);
 
-  readonly formula = computed(() => this.local()?.formula ?? null);
-  readonly plan = computed<Plan>(() => this.local()?.plan ?? {});
+  readonly formula = computed(() => this.doc.value()?.formula ?? null);
+  readonly plan = computed<Plan>(() => this.doc.value()?.plan ?? NO_PLAN);
   readonly ghost = signal<Ghost | null>(null);
   readonly drag = signal<readonly Change[] | null>(null);
   /** The formula before the last change, for a moment, so that every instrument shows what moved. */
   readonly recent = signal<Formula | null>(null);
-  /** Revision of the newest state that was taken over from the database. */
-  private seen = 0;
   private recently: ReturnType<typeof setTimeout> | undefined;
-  readonly undoable = computed<Command | undefined>(() => this.history()?.undo);
-  readonly redoable = computed<Command | undefined>(() => this.history()?.redo);
 
+  /** The formula as it would be with what is being tried, made on whatever it has become meanwhile; null when nothing is. */
+  readonly tried = computed<Formula | null>(() => {
+    const [f, ghost] = [this.formula(), this.ghost()];
+    return f && ghost && ghost.from.id === f.id ? merge3(ghost.from, ghost.to, f) : null;
+  });
   /** The formula as it would be: with what is being dragged or tried. */
   readonly shown = computed<Formula | null>(() => {
     const f = this.formula();
     const drag = this.drag();
-    const ghost = this.ghost();
-    return f === null ? null : drag ? applyChanges(ghost?.formula ?? f, drag) : (ghost?.formula ?? f);
+    const tried = this.tried() ?? f;
+    return tried && drag ? applyChanges(tried, drag) : tried;
   });
   readonly changing = computed(() => this.drag() !== null || this.ghost() !== null);
   readonly assessment = computed(() => {
@@ -81,23 +78,6 @@ export class Desk {
 
   constructor() {
     effect(() => ovenScale.set(this.kitchen().display.temperature));
-    effect(() => {
-      const record = this.stored();
-      // one that is taken away and put back begins anew
-      if (record === undefined) this.seen = 0;
-      if (this.pending > 0) return;
-      const id = this.id();
-      untracked(() => this.take(id, record));
-    });
-  }
-
-  private take(id: string | null, record: WorkingRecord | undefined): void {
-    // what was asked for before a change may arrive after it
-    if (id === null || record?.id !== id || record.revision < this.seen) return;
-    this.seen = record.revision;
-    this.missing.set(false);
-    const doc: Doc = { formula: record.formula, plan: record.plan };
-    if (!same(doc, this.local())) this.local.set(doc);
   }
 
   /** Lets what was be seen beside what is for a moment. */
@@ -116,46 +96,43 @@ export class Desk {
   /** Takes a formula in hand. */
   async pickUp(id: string): Promise<void> {
     // called from effects, which must not follow what is in hand
-    if (untracked(() => this.id() === id && this.local() !== null)) return;
+    if (untracked(() => this.id() === id && this.formula() !== null)) return;
     this.drop();
     this.forget();
-    this.local.set(null);
-    this.seen = 0;
-    this.id$.next(id);
-    const record = await this.store.formula(id);
-    // another may have been taken in hand meanwhile
-    if (this.id$.value !== id) return;
-    this.missing.set(record === undefined);
-    this.take(id, record);
-    if (record) await this.store.remark('inHand', id);
+    if ((await this.doc.go(id)) && this.id() === id) await this.store.put(kinds.inHand, 'inHand', id);
   }
 
   /** Takes up again what was in hand before the reload, unless a view has taken something up already. */
   async resume(): Promise<void> {
-    const id = (await this.store.database.meta.get('inHand'))?.value;
-    const there = typeof id === 'string' && (await this.store.database.working.get(id)) !== undefined;
+    const id = (await this.store.read(kinds.inHand, 'inHand')).value;
+    const there = id !== null && (await this.store.read(kinds.formula, id)).value !== null;
     // a view may have taken something up while it was being looked for
     if (there && this.id() === null) await this.pickUp(id);
   }
 
   putDown(): void {
-    this.id$.next(null);
-    this.local.set(null);
+    void this.doc.go(null);
     this.drop();
     this.forget();
   }
 
-  /** Shows a new state of the document at once and stores it as one undoable command; resolves when it is on disk. */
+  /** Shows a new state of the document at once and stores it as one undoable step; resolves when it is on disk. */
   async change(label: string, next: Partial<Doc>): Promise<void> {
-    const now = this.local();
-    const id = this.id();
-    if (!now || id === null) return;
-    const after: Doc = { ...now, ...next };
-    if (same(after, now)) return;
-    this.remember(now.formula, after.formula);
-    this.local.set(after);
+    const now = this.doc.value();
+    if (now) await this.become(label, { ...now, ...next });
+  }
+
+  private async become(label: string, next: Doc, along?: Parameters<typeof this.doc.change>[2]): Promise<void> {
+    const now = this.doc.value();
+    if (!now || (same(next, now) && !along)) return;
+    this.remember(now.formula, next.formula);
     this.drop();
-    await this.persist(() => this.store.commit(id, label, 'working', id, now, after));
+    await this.doc.change(label, next, along);
+  }
+
+  /** Changes the kitchen, as one undoable step; resolves to whether it is on disk. */
+  changeKitchen(label: string, next: Kitchen): Promise<boolean> {
+    return this.home.change(label, next);
   }
 
   setGrams(itemId: string, grams: number, label: string): void {
@@ -177,12 +154,12 @@ export class Desk {
 
   try(advice: Advice): void {
     const f = this.formula();
-    if (f)
-      this.ghost.set({
-        id: advice.id,
-        words: advice.words,
-        formula: advice.formula ?? applyChanges(f, advice.changes),
-      });
+    if (f) this.tryOut(advice.id, advice.words, advice.formula ?? applyChanges(f, advice.changes));
+  }
+
+  /** Shows what the formula in hand would be; `from` where it was worked out for what it was a while ago. */
+  tryOut(id: string, words: string, to: Formula, reasons: readonly string[] = [], from = this.formula()): void {
+    if (from) this.ghost.set({ id, words, from, to, reasons });
   }
 
   drop(): void {
@@ -195,15 +172,13 @@ export class Desk {
    * that no version has is frozen first, so that it can be gone back to.
    */
   async keep(): Promise<void> {
-    const ghost = this.ghost();
-    const was = this.formula();
-    if (!ghost || !was) return;
-    const from = await this.store.freeze(was, 'as it was before', this.plan().version);
-    const version = await this.store.freeze(ghost.formula, ghost.words, from ?? undefined, ghost.reasons ?? []);
-    if (this.formula()?.id !== was.id) return;
-    await this.change(ghost.words, {
-      formula: ghost.formula,
-      plan: { ...this.plan(), ...(version !== null && { version }) },
+    const [ghost, tried] = [this.ghost(), this.tried()];
+    if (!ghost || !tried) return;
+    await this.become(ghost.words, { formula: tried, plan: this.plan() }, async (w, now, next) => {
+      if (!now || !next) return next;
+      const from = await w.freeze(now.formula, 'as it was before', now.plan.version);
+      const version = await w.freeze(next.formula, ghost.words, from, ghost.reasons);
+      return { ...next, plan: { ...next.plan, version } };
     });
   }
 
@@ -212,48 +187,33 @@ export class Desk {
     const was = this.formula();
     const version = await this.store.database.versions.get(id);
     if (!was || version?.formulaId !== was.id) return;
-    await this.store.freeze(was, 'as it was before', this.plan().version);
-    await this.change(label, { formula: version.formula, plan: { ...this.plan(), version: id } });
+    await this.become(
+      label,
+      { formula: version.formula, plan: { ...this.plan(), version: id } },
+      async (w, now, next) => {
+        if (now) await w.freeze(now.formula, 'as it was before', now.plan.version);
+        return next;
+      },
+    );
   }
 
-  async undo(): Promise<Command | null> {
+  async undo(): Promise<Partial<Command> | null> {
     return this.step((id) => this.store.undo(id));
   }
 
-  async redo(): Promise<Command | null> {
+  async redo(): Promise<Partial<Command> | null> {
     return this.step((id) => this.store.redo(id));
   }
 
-  private async step(move: (id: string) => Promise<Command | null>): Promise<Command | null> {
+  private async step(move: (id: string) => Promise<Partial<Command> | null>): Promise<Partial<Command> | null> {
     const id = this.id();
     if (id === null) return null;
     this.drop();
     const was = this.formula();
-    let command: Command | null = null;
-    await this.persist(async () => {
-      command = await move(id);
-      return true;
-    });
+    const command = await move(id);
     const is = this.formula();
     if (was && is && !same(was, is)) this.remember(was, is);
     return command;
-  }
-
-  /**
-   * While a write is under way the database's older state is not taken over; after the last of several the newest of what
-   * is in hand then is. What is read within one write is never newer than what is read within the next.
-   */
-  private async persist(write: () => Promise<boolean>): Promise<void> {
-    this.pending++;
-    let record: WorkingRecord | undefined;
-    try {
-      await write();
-      const id = this.id$.value;
-      if (id !== null) record = await this.store.database.working.get(id);
-    } finally {
-      this.pending--;
-    }
-    if (this.pending === 0) this.take(this.id$.value, record);
   }
 
   readonly itemCount = computed(() => {

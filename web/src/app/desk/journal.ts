@@ -2,9 +2,10 @@ import { Injectable, inject } from '@angular/core';
 import type { BakeRecord } from '@orvin/core';
 import { firstValueFrom } from 'rxjs';
 import { Shrinking } from '../compute/shrinking';
+import { newId } from '../data/ids';
+import { kinds } from '../data/kinds';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
-import { newId } from '../data/ids';
 
 const PICTURES = /^image\/(?:jpeg|png|webp|avif|gif|bmp|heic|heif)$/;
 /** Larger files are no photo of a cake. */
@@ -18,7 +19,7 @@ export class Journal {
   private readonly shrinking = inject(Shrinking);
 
   change(bake: BakeRecord, label: string, next: Partial<BakeRecord>): Promise<boolean> {
-    return this.store.commit('log', label, 'bakes', bake.id, bake, { ...bake, ...next });
+    return this.store.change(kinds.bake, bake.id, label, bake, { ...bake, ...next });
   }
 
   /** What was found; a figure that is `undefined` is taken away. */
@@ -33,7 +34,7 @@ export class Journal {
 
   async remove(bake: BakeRecord): Promise<void> {
     // its photos stay until the log is tidied, so that it can be put back whole
-    await this.store.commit('log', `remove ${bake.title}`, 'bakes', bake.id, bake, null);
+    await this.store.change(kinds.bake, bake.id, `remove ${bake.title}`, bake, null);
     this.notices.say('The bake is out of the log, and what it taught with it.', {
       label: 'put it back',
       run: () => void this.store.undo('log'),

@@ -7,6 +7,7 @@ import { Desk } from './desk';
 import { Journal } from './journal';
 import { Learning } from './learning';
 import { Pantry } from './pantry';
+import { kinds } from '../data/kinds';
 
 const until = async (test: () => boolean): Promise<boolean> => {
   for (let i = 0; i < 400 && !test(); i++) {
@@ -63,7 +64,7 @@ describe('learning from the log of the open kitchen', () => {
     await expectAsync(until(() => off().bakes === all.bakes)).toBeResolvedTo(true);
     expect(off().mean).toBeCloseTo(all.mean, 9);
     const kitchen = TestBed.inject(Desk).kitchen();
-    await store.commit('log', 'anew', 'meta', 'kitchen', kitchen, {
+    await store.change(kinds.kitchen, 'kitchen', 'anew', kitchen, {
       ...kitchen,
       forgotten: { 'bias:big': Date.now() },
     });

@@ -31,6 +31,7 @@ import {
   type Observable,
 } from 'rxjs';
 import { Compute } from '../compute/compute';
+import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from './desk';
 
@@ -38,10 +39,6 @@ interface Request {
   readonly db: string;
   readonly bakes: readonly BakeRecord[];
   readonly kitchen: Kitchen;
-}
-/** What was learned last, kept with the kitchen so that the next start has it at once. */
-interface Kept {
-  readonly learned: Learned;
 }
 
 interface Made {
@@ -84,7 +81,7 @@ export class Learning {
     { equal: same },
   );
   private readonly kept = toSignal(
-    this.store.live(async (db) => ({ db: db.name, kept: ((await db.meta.get('learned'))?.value ?? null) as Kept | null })), // prettier-ignore
+    this.store.record$(kinds.learned, 'learned').pipe(map(({ db, value }) => ({ db, kept: value }))),
   );
   private readonly made = toSignal(
     toObservable(this.request).pipe(
@@ -175,12 +172,7 @@ export class Learning {
 
   private async keep(db: string, learned: Learned): Promise<void> {
     if (this.store.name() !== db) return;
-    // the kitchen may be left while this waits
-    const { meta } = this.store.database;
-    const now = await meta.get('learned').catch(() => undefined);
-    if (now && same((now.value as Kept).learned, learned)) return;
-    // worked out again at any time, so that a full disk costs nothing
-    await meta.put({ key: 'learned', value: { learned }, revision: (now?.revision ?? 0) + 1 }).catch(() => undefined);
+    if (!same(this.kept()?.kept?.learned, learned)) await this.store.put(kinds.learned, 'learned', { learned });
   }
 }
 

@@ -7,6 +7,7 @@ import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { DayBook } from './day-book';
 import { Makings } from './makings';
+import { kinds } from '../data/kinds';
 
 const f: Formula = {
   ...readRecipe(
@@ -33,7 +34,7 @@ describe('what is in hand at the counter', () => {
   let store: Store;
   beforeEach(async () => {
     store = await openKitchen();
-    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'loaf', 'read', null, { formula: f, plan: {} });
   });
   afterEach(() => closeKitchen(store));
 
@@ -125,7 +126,7 @@ describe('what is in hand at the counter', () => {
     const makings = TestBed.inject(Makings);
     await told(() => makings.ready());
     expect(makings.making()).toBeNull();
-    expect((await store.database.meta.get('making:unread'))?.value).toEqual({ id: 'x', bakes: 'none' });
+    expect((await store.database.bin.toArray()).map((r) => r.value)).toEqual([{ id: 'x', bakes: 'none' }]);
     expect(
       TestBed.inject(Notices)
         .list()

@@ -1,5 +1,4 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import {
   alarmsOf,
   asFrozen,
@@ -23,8 +22,12 @@ import {
   type Standing,
   type Step,
 } from '@orvin/core';
+import { formats } from '../data/formats';
+import { kinds } from '../data/kinds';
+import { LiveDocument } from '../data/live-document';
 import { Notices } from '../data/notices';
-import { formats, Store } from '../data/store';
+import { asLogged, Store } from '../data/store';
+import type { Writing } from '../data/writing';
 import { recordOf } from './bake-record';
 import { Desk } from './desk';
 import { newId } from '../data/ids';
@@ -33,6 +36,7 @@ type Without<T> = T extends unknown ? Omit<T, 'at'> : never;
 /** A happening before it has its instant. */
 export type Now = Without<Happening>;
 
+const HAND = 'what was in hand at the counter';
 /** Kinds of steps that are a moment in passing: they are done before the work they would fall into. */
 const MOMENTS = new Set<Step['kind']>(['take out', 'oven on']);
 
@@ -42,30 +46,13 @@ export class Makings {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
   private readonly notices = inject(Notices);
-  private readonly stored = toSignal(
-    this.store.live(async (db) => ({ db: db.name, value: (await db.meta.get('making'))?.value ?? null })),
-  );
+  private readonly doc = new LiveDocument(this.store, kinds.making);
   /** The kitchen whose making has been read and checked. */
   private readonly checked = signal<string | null>(null);
-  /** What this tab knows before the database tells, of which kitchen. */
-  private readonly ahead = signal<{ readonly db: string; readonly making: Making | null } | null>(null);
-  private pending = 0;
 
   /** True once the database has been asked. */
-  readonly ready = computed(() => {
-    const db = this.stored()?.db;
-    return db !== undefined && this.checked() === db;
-  });
-  readonly making = computed<Making | null>(() => {
-    const stored = this.stored();
-    if (!stored || !this.ready()) return null;
-    const told = stored.value as Making | null;
-    const ahead = this.ahead();
-    if (ahead?.db !== stored.db) return told;
-    const own = ahead.making;
-    // another tab may have gone on with the same making
-    return own && told?.id === own.id && told.happenings.length > own.happenings.length ? told : own;
-  });
+  readonly ready = computed(() => this.doc.ready() && this.checked() === this.store.name());
+  readonly making = computed<Making | null>(() => (this.ready() ? this.doc.value() : null));
   /** The steps of each bake, in the order of the day. */
   readonly lists = computed<ReadonlyMap<string, readonly Step[]>>(() => {
     const kitchen = this.desk.kitchen();
@@ -97,31 +84,29 @@ export class Makings {
 
   /** Lets the clock of what is in hand run so many times as fast from now on. */
   async pace(pace: number): Promise<void> {
-    await this.write((m) => {
-      if (!m) return m;
-      const real = Date.now();
-      return { ...m, clock: { realAt: real, at: timeOf(m, real), pace } };
-    });
+    const real = Date.now();
+    await this.write((m) => m && { ...m, clock: { realAt: real, at: timeOf(m, real), pace } });
   }
 
   constructor() {
     effect(() => {
-      const stored = this.stored();
-      if (stored && untracked(this.checked) !== stored.db) void this.check(stored.db, stored.value);
+      const db = this.store.name();
+      if (db !== null && this.doc.ready() && untracked(this.checked) !== db)
+        void this.check(db, untracked(this.doc.value));
     });
   }
 
-  /** What a kitchen had in hand is looked through once; what cannot be read is kept aside. */
-  private async check(db: string, value: unknown): Promise<void> {
+  /** What a kitchen had in hand is looked through once; what cannot be read is kept in the bin. */
+  private async check(db: string, value: Making | null): Promise<void> {
     if (value !== null) {
       const { checkMaking } = await formats();
-      if (!checkMaking(value).ok && this.store.database.name === db) {
-        await this.store.database.meta.put({ key: 'making:unread', value, revision: 1 });
-        await this.store.database.meta.put({ key: 'making', value: null, revision: 1 });
-        this.ahead.set({ db, making: null });
+      if (!checkMaking(value).ok && this.store.name() === db) {
+        await this.store.write('what was in hand', (w) =>
+          w.aside(kinds.making, 'making', HAND, 'it could not be read'),
+        );
         this.notices.problem(
           'What was in hand at the counter cannot be read.',
-          'It is kept aside; begin again from the step you are at.',
+          'It is kept in the bin (Larder, Your data); begin again from the step you are at.',
         );
       }
     }
@@ -135,12 +120,13 @@ export class Makings {
       ...b,
       order: orderOf(steps(b.formula, planFor(b, kitchen), kitchen), b.id, plan),
     }));
-    await this.write(() => ({ id: newId(), beganAt: Date.now(), bakes: ordered, happenings: [] }));
+    const making: Making = { id: newId(), beganAt: Date.now(), bakes: ordered, happenings: [] };
+    await this.write(() => making);
   }
 
   /** Takes down that something happened, now unless another instant is said. */
   async add(what: Now, at = this.now()): Promise<void> {
-    await this.write((m) => (m ? { ...m, happenings: [...m.happenings, { ...what, at } as Happening] } : m));
+    await this.write((m) => m && { ...m, happenings: [...m.happenings, { ...what, at } as Happening] });
   }
 
   /** Puts a bake into the log, with all that was observed, and takes it off the counter. */
@@ -150,7 +136,6 @@ export class Makings {
     const s = this.standings().find((x) => x.id === bakeId);
     const fit = b?.fits[0];
     if (!m || !b || !fit || !s || s.intoOvenAt === null || s.outAt === null) return null;
-    const versionId = await this.store.freeze(b.formula, 'baked');
     const filled = [...(this.lists().get(bakeId) ?? [])].filter((x) => x.kind === 'mix').at(-1);
     const mixedAt = filled ? s.done.get(filled.id) : undefined;
     const kitchen = this.desk.kitchen();
@@ -163,7 +148,7 @@ export class Makings {
         likely: Math.round(b.minutes.likely),
         late: Math.round(b.minutes.late),
       },
-      versionId,
+      versionId: null,
       minutes: Math.round((s.outAt - s.intoOvenAt) / 6000) / 10,
       // a clock that ran ahead says nothing of when it was
       at: Math.min(s.outAt, Date.now()),
@@ -188,23 +173,21 @@ export class Makings {
       ...(mixedAt !== undefined && { stoodMin: Math.max(0, Math.round((s.intoOvenAt - mixedAt) / 60_000)) }),
     };
     // what a diagnosis advised for this bake has been tried with it
-    const doc = await this.store.database.working.get(b.formula.id);
-    const trial = doc?.plan.trial;
-    const rack = doc?.plan.rack;
-    if (!(await this.store.logBake({ ...record, observed, ...(trial && { trial }), ...(rack && { rack }) })))
-      return null;
-    if (doc && trial) {
-      const { trial: _tried, ...plan } = doc.plan;
-      const was = { formula: doc.formula, plan: doc.plan };
-      await this.store.commit(doc.id, 'the trial is baked', 'working', doc.id, was, { ...was, plan });
-    }
-    await this.putDown(bakeId);
-    return record;
+    const { trial, rack } = (await this.store.read(kinds.formula, b.formula.id)).value?.plan ?? {};
+    const bake: BakeRecord = { ...record, observed, ...(trial && { trial }), ...(rack && { rack }) };
+    // off the counter and into the log at once, or neither
+    const along = async (w: Writing, _now: Making | null, next: Making | null): Promise<Making | null> => {
+      const logged = await asLogged(w, bake, b.formula);
+      await w.change(kinds.bake, bake.id, `log ${bake.title}`, () => logged);
+      return next;
+    };
+    return (await this.doc.change(`log ${bake.title}`, without(bakeId), along)) ? bake : null;
   }
 
   /** Everything of a bake grows by a factor: too much was poured, and the rest follows. What was weighed stays. */
   async scale(bakeId: string, factor: number, what: Now = { kind: 'scaled', bakeId, factor }): Promise<void> {
     const kitchen = this.desk.kitchen();
+    const real = Date.now();
     await this.write((m) =>
       m
         ? {
@@ -215,7 +198,7 @@ export class Makings {
               const { formula } = scale(b.formula, { by: 'factor', factor }, { ...kitchen, schools: { ...kitchen.schools, eggs: 'weighed' } }); // prettier-ignore
               return { ...b, formula, fits: formula.tins ? fitTins(formula, formula.tins, kitchen) : [] };
             }),
-            happenings: [...m.happenings, { ...what, at: timeOf(m, Date.now()) } as Happening],
+            happenings: [...m.happenings, { ...what, at: timeOf(m, real) } as Happening],
           }
         : m,
     );
@@ -230,9 +213,10 @@ export class Makings {
 
   /** Takes a bake off the counter; the making ends with its last one. */
   async putDown(bakeId: string): Promise<void> {
-    await this.write((m) => {
-      const bakes = m?.bakes.filter((b) => b.id !== bakeId) ?? [];
-      return m && bakes.length > 0 ? { ...m, bakes } : null;
+    const title = this.making()?.bakes.find((b) => b.id === bakeId)?.formula.title ?? '';
+    await this.doc.change('off the counter', without(bakeId), async (w, now, next) => {
+      if (now && !next) await w.aside(kinds.making, 'making', HAND, title);
+      return next;
     });
   }
 
@@ -245,28 +229,18 @@ export class Makings {
     return last.bakeId;
   }
 
-  /** Changes the stored making by what is stored, in one transaction, so that two tabs do not undo one another. */
-  private async write(change: (m: Making | null) => Making | null): Promise<void> {
-    const db = this.store.database;
-    this.ahead.set({ db: db.name, making: change(this.making()) });
-    this.pending++;
-    let known: { readonly db: string; readonly making: Making | null } | null = null;
-    try {
-      await db.transaction('rw', db.meta, async () => {
-        const now = await db.meta.get('making');
-        const making = change((now?.value ?? null) as Making | null);
-        await db.meta.put({ key: 'making', value: making, revision: (now?.revision ?? 0) + 1 });
-        known = { db: db.name, making };
-      });
-    } catch (e) {
-      await this.notices.trouble(e);
-    } finally {
-      this.pending--;
-      // while more is under way, what this tab believes is newer; what could not be written is not believed
-      if (this.pending === 0 || known === null) this.ahead.set(known);
-    }
+  private write(change: (m: Making | null) => Making | null): Promise<boolean> {
+    return this.doc.change('what was done at the counter', change);
   }
 }
+
+/** A making less one of its bakes; nothing once that was its last. */
+const without =
+  (bakeId: string) =>
+  (m: Making | null): Making | null => {
+    const bakes = m?.bakes.filter((b) => b.id !== bakeId) ?? [];
+    return m && bakes.length > 0 ? { ...m, bakes } : null;
+  };
 
 /** What is known of a bake that was begun, as its steps want it. */
 const planFor = (b: MadeBake, kitchen: Kitchen): CounterPlan => {

@@ -1,6 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { stockNow, type Kitchen } from '@orvin/core';
-import { Store } from '../data/store';
 import { Desk } from './desk';
 import { Learning } from './learning';
 
@@ -9,7 +8,6 @@ import { Learning } from './learning';
 export class Pantry {
   private readonly desk = inject(Desk);
   private readonly learning = inject(Learning);
-  private readonly store = inject(Store);
   readonly stock = computed(() => stockNow(this.desk.kitchen(), this.learning.bakes() ?? []));
   /** The kitchen with what is there now for its stock; not to be stored. */
   readonly kitchen = computed<Kitchen>(() => ({ ...this.desk.kitchen(), stock: this.stock() }));
@@ -36,6 +34,6 @@ export class Pantry {
   bought(grams: Readonly<Record<string, number>>): Promise<boolean> {
     const now = this.stock();
     const next = this.counted(Object.fromEntries(Object.entries(grams).map(([id, g]) => [id, (now[id] ?? 0) + g])));
-    return this.store.commit('kitchen', 'put away the shopping', 'meta', 'kitchen', this.desk.kitchen(), next);
+    return this.desk.changeKitchen('put away the shopping', next);
   }
 }

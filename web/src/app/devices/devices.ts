@@ -2,11 +2,13 @@ import { Injectable, computed, effect, inject, signal, type Signal } from '@angu
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import type { Weight } from '@orvin/core';
 import { distinctUntilChanged, of, switchMap, type Observable } from 'rxjs';
+import { newId } from '../data/ids';
+import { kinds } from '../data/kinds';
+import { LiveDocument } from '../data/live-document';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import type { Link, ProbeDevice, ScaleDevice, StandInState } from './device';
 import { StandIns, type Place } from './stand-ins';
-import { newId } from '../data/ids';
 
 /**
  * The scale and the probe of this kitchen, whatever they are. Today only simulated ones can be chosen; a real one is
@@ -16,13 +18,9 @@ import { newId } from '../data/ids';
 export class Devices {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
-  private readonly stored = toSignal(
-    this.store.live(
-      async (db) => (await db.meta.get('devices'))?.value as { readonly standIns: string } | null | undefined,
-    ),
-  );
+  private readonly stored = new LiveDocument(this.store, kinds.devices);
   /** Whether the simulated devices are wanted; kept with the kitchen. */
-  readonly trying = computed(() => !!this.stored()?.standIns);
+  readonly trying = computed(() => !!this.stored.value()?.standIns);
 
   private readonly standIns = computed<StandIns | null>(() => {
     const kitchen = this.kitchenKey();
@@ -37,7 +35,7 @@ export class Devices {
   });
   /** Whether somebody is at the counter: devices are listened to only then. */
   readonly here = signal(false);
-  private readonly kitchenKey = computed(() => (this.here() ? this.stored()?.standIns || null : null));
+  private readonly kitchenKey = computed(() => (this.here() ? this.stored.value()?.standIns || null : null));
 
   readonly scale = computed<ScaleDevice | null>(() => this.standIns()?.scale ?? null);
   readonly probe = computed<ProbeDevice | null>(() => this.standIns()?.probe ?? null);
@@ -60,8 +58,7 @@ export class Devices {
   /** Wants the simulated devices, or no longer. */
   async tryOut(on: boolean): Promise<void> {
     // a key of its own, so that two browsers do not pour onto one scale
-    const value = on ? { standIns: newId() } : null;
-    await this.store.database.meta.put({ key: 'devices', value, revision: 1 });
+    await this.stored.change('simulated devices', on ? { standIns: newId() } : null);
   }
 
   /** Does something to the simulated devices. */

@@ -1,18 +1,17 @@
 import { Injectable, inject, signal } from '@angular/core';
 import type { Kitchen } from '@orvin/core';
-import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 
 /** The one way in which the larder changes the kitchen: a labelled step that can be undone, or a problem in words. */
 @Injectable({ providedIn: 'root' })
 export class KitchenEdit {
-  private readonly store = inject(Store);
-  readonly kitchen = inject(Desk).kitchen;
+  private readonly desk = inject(Desk);
+  readonly kitchen = this.desk.kitchen;
   readonly problem = signal('');
 
   change(label: string, next: Kitchen): void {
     this.problem.set('');
-    void this.store.commit('kitchen', label, 'meta', 'kitchen', this.kitchen(), next);
+    void this.desk.changeKitchen(label, next);
   }
 
   /** A typed number within bounds; otherwise says why not, puts the old figure back and gives null. */

@@ -1,15 +1,18 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { Archive } from '../data/archive';
 import { Backup } from '../data/backup';
+import { BIN_DAYS } from '../data/bins';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
 import { Desk } from '../desk/desk';
 import { Intake } from '../shelf/intake';
 import { Theme } from '../ui/theme';
+import { BinPart } from './bin-part';
 
 /** The baker's own data: what keeps it safe, other kitchens on this device, and the light it is looked at in. */
 @Component({
   selector: 'orvin-own-data',
+  imports: [BinPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-data.html',
   styleUrl: './larder.scss',
@@ -25,6 +28,7 @@ export class OwnData {
   protected readonly kitchen = this.desk.kitchen;
   protected readonly persisted = signal<boolean | null>(null);
   protected readonly clearing = signal(false);
+  protected readonly binDays = BIN_DAYS;
 
   constructor() {
     void navigator.storage?.persisted?.().then((p) => this.persisted.set(p));
@@ -55,8 +59,8 @@ export class OwnData {
     const id = this.kitchens.current()?.id;
     this.clearing.set(false);
     this.desk.putDown();
-    if (id) await this.kitchens.remove(id);
-    this.notices.say('That kitchen is gone from this device.');
+    if (id && (await this.kitchens.remove(id)))
+      this.notices.say('That kitchen is in the bin; it can be taken back there.');
   }
 
   protected async empty(): Promise<void> {

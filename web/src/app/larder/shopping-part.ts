@@ -1,18 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { money, shopSections, shopping, type ShoppingLine } from '@orvin/core';
-import { MetaDoc } from '../data/meta-doc';
+import { EMPTY_LIST, kinds } from '../data/kinds';
+import { LiveDocument } from '../data/live-document';
+import type { ShoppingDoc, WorkingRecord } from '../data/records';
 import { Store } from '../data/store';
-import type { WorkingRecord } from '../data/records';
 import { Desk } from '../desk/desk';
 import { Pantry } from '../desk/pantry';
-
-/** What the baker wants to make until the next shopping, and what is in the basket. */
-interface List {
-  readonly bakes: readonly { readonly id: string; readonly times: number }[];
-  readonly basket: readonly string[];
-}
-const EMPTY: List = { bakes: [], basket: [] };
 
 /** What to buy for the bakes of a day or a week: less what is there, in packs, in the order one walks the shop. */
 @Component({
@@ -26,10 +20,10 @@ export class ShoppingPart {
   private readonly desk = inject(Desk);
   private readonly pantry = inject(Pantry);
   private readonly working = toSignal(this.store.working$, { initialValue: [] as WorkingRecord[] });
-  private readonly doc = new MetaDoc<List>(this.store, 'shopping', 'kitchen');
-  private readonly dayDoc = toSignal(this.store.live((db) => db.meta.get('day')));
+  private readonly doc = new LiveDocument(this.store, kinds.shopping);
+  private readonly day = new LiveDocument(this.store, kinds.day);
 
-  protected readonly list = computed<List>(() => ({ ...EMPTY, ...this.doc.value() }));
+  protected readonly list = computed<ShoppingDoc>(() => this.doc.value() ?? EMPTY_LIST);
   protected readonly bakes = computed(() =>
     this.list().bakes.flatMap((b) => {
       const w = this.working().find((x) => x.id === b.id);
@@ -39,8 +33,7 @@ export class ShoppingPart {
   protected readonly others = computed(() => this.working().filter((w) => !this.list().bakes.some((b) => b.id === w.id)).map((w) => ({ id: w.id, title: w.formula.title })).sort((a, b) => a.title.localeCompare(b.title))); // prettier-ignore
   /** Formulas of the day's plan that are not on the list. */
   protected readonly ofDay = computed(() => {
-    const day = this.dayDoc()?.value as { readonly bakes?: readonly string[] } | null | undefined;
-    return (day?.bakes ?? []).filter((id) => !this.list().bakes.some((b) => b.id === id) && this.working().some((w) => w.id === id)); // prettier-ignore
+    return (this.day.value()?.bakes ?? []).filter((id) => !this.list().bakes.some((b) => b.id === id) && this.working().some((w) => w.id === id)); // prettier-ignore
   });
   protected readonly shop = computed(() => shopping(this.bakes().map((b) => ({ formula: b.formula, factor: b.times })), this.pantry.stock(), this.desk.kitchen())); // prettier-ignore
   protected readonly groups = computed(() =>
@@ -62,7 +55,7 @@ export class ShoppingPart {
     return l.takenBy.map((t) => (l.takenBy.length > 1 ? `${t.title} ${this.grams(t.grams)}` : t.title)).join(', ');
   }
 
-  private change(label: string, next: List): Promise<void> {
+  private change(label: string, next: ShoppingDoc): Promise<boolean> {
     return this.doc.change(label, next);
   }
   protected add(ids: readonly string[]): void {

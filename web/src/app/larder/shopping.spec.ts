@@ -8,6 +8,7 @@ import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { LabelView } from '../label/label';
 import { ShoppingPart } from './shopping-part';
+import { kinds } from '../data/kinds';
 
 const recipe = (id: string, text: string): Formula => ({ ...readRecipe(text).formula, id });
 const loaf = recipe('loaf', 'Loaf\n250 g plain flour\n2 eggs\n100 g butter\n120 g caster sugar\n8 g baking powder\nBake at 175C in a 9x5 inch loaf tin.'); // prettier-ignore
@@ -21,9 +22,9 @@ describe('shopping', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([])] });
     store = await openKitchen();
-    for (const f of [loaf, buns]) await store.commit(f.id, 'read', 'working', f.id, null, { formula: f, plan: {} });
+    for (const f of [loaf, buns]) await store.change(kinds.formula, f.id, 'read', null, { formula: f, plan: {} });
     const k = await kitchen();
-    await store.commit('kitchen', 'prices', 'meta', 'kitchen', k, {
+    await store.change(kinds.kitchen, 'kitchen', 'prices', k, {
       ...k,
       prices: { 'plain-flour': { price: 1.2, perG: 1000 }, butter: { price: 2.5, perG: 250 } },
       stock: { 'plain-flour': 300 },

@@ -70,7 +70,7 @@ export class ByHand {
     const plan = this.desk.plan();
     const factor = this.bakery.target()?.factor ?? 1;
     const bake = recordOf(this.bakery.target()?.formula ?? f, fit, this.desk.kitchen(), {
-      versionId: await this.store.freeze(f, 'baked', plan.version),
+      versionId: null,
       ...(plan.ovenReachedC !== undefined && { ovenReachedC: plan.ovenReachedC }),
       at: Date.now(),
       ovenId: this.ovenId(),
@@ -82,12 +82,7 @@ export class ByHand {
       outcome: this.outcome(),
       notes: this.notes().trim(),
     });
-    if (!(await this.store.logBake(bake))) return;
-    // what was to be tried has been tried
-    if (plan.trial) {
-      const { trial: _trial, ...rest } = plan;
-      await this.desk.change('the trial is baked', { plan: rest });
-    }
+    if (!(await this.store.logBake(bake, f, plan.version))) return;
     this.minutes.set('');
     this.notes.set('');
     this.problem.set('');

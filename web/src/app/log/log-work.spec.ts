@@ -5,7 +5,7 @@ import { defaultKitchen, type BakeRecord, type Formula, type Series } from '@orv
 import { readRecipe } from '@orvin/core/reading';
 import { firstValueFrom } from 'rxjs';
 import type { Store } from '../data/store';
-import { closeKitchen, openKitchen } from '../data/testing/kitchen';
+import { closeKitchen, openKitchen, logged } from '../data/testing/kitchen';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
@@ -14,6 +14,7 @@ import { BesideBakes } from './beside-bakes';
 import { SeriesPart } from './series-part';
 import { Taught } from './taught';
 import { record } from './testing/record';
+import { kinds } from '../data/kinds';
 
 const f: Formula = {
   ...readRecipe(
@@ -31,7 +32,7 @@ describe('work on the log', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
     store = await openKitchen();
-    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'loaf', 'read', null, { formula: f, plan: {} });
   });
   afterEach(async () => {
     TestBed.inject(Desk).putDown();
@@ -58,7 +59,7 @@ describe('work on the log', () => {
       minutes: 44,
       result: { symptoms: ['sunk', 'gummy'], centreC: 85 },
     });
-    await store.logBake(bad);
+    await logged(store, bad);
     await TestBed.inject(Desk).pickUp('loaf');
     const fixture = TestBed.createComponent(BakeSheet, { bindings: [inputBinding('bake', () => bad)] });
     await fixture.whenStable();
@@ -85,7 +86,7 @@ describe('work on the log', () => {
 
   it('sets right what was logged, each with one step back', async () => {
     const b = loaf({ id: 'b' });
-    await store.logBake(b);
+    await logged(store, b);
     const shown = signal(b);
     const fixture = TestBed.createComponent(BakeSheet, { bindings: [inputBinding('bake', shown)] });
     const show = async (): Promise<void> => {
@@ -115,8 +116,8 @@ describe('work on the log', () => {
 
   it('asks about a time that looks like a slip, and no more once it is said to be right', async () => {
     const learning = TestBed.inject(Learning);
-    for (let i = 0; i < 5; i++) await store.logBake(loaf({ id: `c${i}`, at: 1000 + i, minutes: 50 }));
-    await store.logBake(loaf({ id: 'odd', at: 2000, minutes: 9 }));
+    for (let i = 0; i < 5; i++) await logged(store, loaf({ id: `c${i}`, at: 1000 + i, minutes: 50 }));
+    await logged(store, loaf({ id: 'odd', at: 2000, minutes: 9 }));
     await expectAsync(until(() => (TestBed.tick(), learning.lesson()?.doubts.some((d) => d.bakeId === 'odd') ?? false))).toBeResolvedTo(true); // prettier-ignore
     const odd = (await stored('odd')) as BakeRecord;
     const shown = signal(odd);
@@ -153,7 +154,7 @@ describe('work on the log', () => {
   });
 
   it('draws what was learned, and learns an oven anew with one press', async () => {
-    for (let i = 0; i < 6; i++) await store.logBake(loaf({ id: `b${i}`, at: 1000 + i, minutes: 45 + (i % 2) }));
+    for (let i = 0; i < 6; i++) await logged(store, loaf({ id: `b${i}`, at: 1000 + i, minutes: 45 + (i % 2) }));
     const learning = TestBed.inject(Learning);
     const fixture = TestBed.createComponent(Taught);
     await expectAsync(until(async () => (await fixture.whenStable(), (learning.lesson()?.learned.keys.length ?? 0) > 0))).toBeResolvedTo(true); // prettier-ignore
@@ -208,7 +209,7 @@ describe('work on the log', () => {
     await store.undo('log');
     expect((await store.database.series.toArray()).map((r) => r.series)).toEqual(kept);
     const broken = { ...kept[0], batches: [] } as unknown as Series;
-    expect(await store.commit('log', 'break it', 'series', broken.id, kept[0], broken)).toBeFalse();
+    expect(await store.change(kinds.series, broken.id, 'break it', kept[0], broken)).toBeFalse();
     expect((await store.database.series.toArray()).map((r) => r.series)).toEqual(kept);
     fixture.destroy();
   });
@@ -225,7 +226,7 @@ describe('work on the log', () => {
     const before = likely();
     expect(bakery.targetBake()).toEqual(jasmine.objectContaining({ ok: true }));
     for (let i = 0; i < 8; i++)
-      await store.logBake(loaf({ id: `t${i}`, at: 1000 + i, rack: 'top', minutes: Math.round(before * 0.8) }));
+      await logged(store, loaf({ id: `t${i}`, at: 1000 + i, rack: 'top', minutes: Math.round(before * 0.8) }));
     await desk.change('on the top rack', { plan: { rack: 'top' } });
     await expectAsync(until(() => likely() < before * 0.93)).toBeResolvedTo(true);
     const onTop = likely();

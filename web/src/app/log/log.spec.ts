@@ -8,6 +8,7 @@ import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Log } from './log';
+import { kinds } from '../data/kinds';
 
 const f: Formula = {
   ...readRecipe(
@@ -23,7 +24,7 @@ describe('logging a bake', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([])] });
     store = await openKitchen();
-    await store.commit('loaf', 'read', 'working', 'loaf', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'loaf', 'read', null, { formula: f, plan: {} });
     await TestBed.inject(Desk).pickUp('loaf');
     fixture = TestBed.createComponent(Log);
     fixture.componentRef.setInput('id', 'loaf');

@@ -15,6 +15,7 @@ import {
 } from '@orvin/core';
 import { map } from 'rxjs';
 import { Notices } from '../data/notices';
+import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { dateWords } from '../ui/when';
@@ -78,15 +79,9 @@ export class SeriesPart {
   });
   protected readonly batches = computed(() => this.drafts().reduce((n, d) => n * d.texts.filter((t) => t.trim() !== '').length, 1)); // prettier-ignore
 
-  private turn: Promise<boolean> = Promise.resolve(true);
-  /** Changes a series as it is on disk, one press after the other: they come faster than the screen follows. */
+  /** Changes a series as it is when that is stored: presses come faster than the screen follows. */
   private change(label: string, id: string, next: (now: Series) => Series | null): Promise<boolean> {
-    const after = this.turn.catch(() => false);
-    this.turn = after.then(async () => {
-      const now = (await this.store.database.series.get(id))?.series;
-      return now !== undefined && this.store.commit('log', label, 'series', id, now, next(now));
-    });
-    return this.turn;
+    return this.store.edit(kinds.series, id, label, (now) => now && next(now));
   }
 
   private containsWords(s: Series): string {
@@ -165,7 +160,7 @@ export class SeriesPart {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const id = newId();
     const made = planSeries(f, factors, { share: this.share(), seed, id, at: Date.now() }, this.desk.kitchen());
-    await this.store.commit('log', `plan small batches of ${f.title}`, 'series', id, null, made);
+    await this.store.change(kinds.series, id, `plan small batches of ${f.title}`, null, made);
     this.open.set(id);
   }
 

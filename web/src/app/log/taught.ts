@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { knownOf, ovenOff, racks, USUAL_WAIT_MIN, type BakeRecord } from '@orvin/core';
+import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
@@ -152,11 +153,11 @@ export class Taught {
   protected async forget(key: string, name: string): Promise<void> {
     const k = this.desk.kitchen();
     const next = { ...k, forgotten: { ...k.forgotten, [key]: Date.now() } };
-    await this.store.commit('log', `learn ${name} anew`, 'meta', 'kitchen', k, next);
+    await this.store.change(kinds.kitchen, 'kitchen', `learn ${name} anew`, k, next, 'log');
   }
   protected async remember(): Promise<void> {
     const k = this.desk.kitchen();
     const { forgotten: _gone, ...rest } = k;
-    await this.store.commit('log', 'count all bakes again', 'meta', 'kitchen', k, rest);
+    await this.store.change(kinds.kitchen, 'kitchen', 'count all bakes again', k, rest, 'log');
   }
 }

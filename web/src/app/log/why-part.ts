@@ -92,7 +92,7 @@ export class WhyPart {
       return;
     }
     const trial = { from: b.id, cause: c.id, words: next.words };
-    this.desk.ghost.set({ id: `next:${c.id}`, words: next.words, formula: { ...next.formula, id: was.id }, reasons: [`Against ${c.name}.`] }); // prettier-ignore
+    this.desk.tryOut(`next:${c.id}`, next.words, { ...next.formula, id: was.id }, [`Against ${c.name}.`]);
     await this.desk.keep();
     await this.desk.change('what the next bake is to show', { plan: { ...this.desk.plan(), trial } });
     this.notices.say(`Kept as a version of its own. The next bake of it will show whether it was ${c.name}.`, {

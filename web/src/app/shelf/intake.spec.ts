@@ -6,6 +6,7 @@ import { Notices } from '../data/notices';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Intake } from './intake';
+import { ManyIn } from './many-in';
 
 const recipe = 'Oat squares\n200 g rolled oats\n2 cups (180 g) flour\n80 g honey\n100 g butter\n5 g baking powder';
 const file = (name: string, text: string): File => new File([text], name);
@@ -13,11 +14,13 @@ const file = (name: string, text: string): File => new File([text], name);
 describe('taking recipes in', () => {
   let intake: Intake;
   let store: Store;
+  let many: ManyIn;
 
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
     store = await openKitchen();
     intake = TestBed.inject(Intake);
+    many = TestBed.inject(ManyIn);
   });
   afterEach(async () => {
     await store.settled();
@@ -83,7 +86,7 @@ describe('taking recipes in', () => {
 
   it('reads many at once: the clear ones to the shelf, the doubtful ones to a pile that can be gone through', async () => {
     await intake.files([file('many.txt', several(9))], defaultKitchen);
-    const p = intake.progress();
+    const p = many.progress();
     expect([p?.done, p?.total, p?.shelved, p?.doubtful, p?.failed, p?.running]).toEqual([9, 9, 6, 3, 0, false]);
     expect((await shelf()).length).toBe(6);
     expect(await store.database.versions.count()).toBe(6);
@@ -98,10 +101,10 @@ describe('taking recipes in', () => {
 
   it('stops between two recipes: every one stored is whole', async () => {
     const all = intake.files([file('many.txt', several(60))], defaultKitchen);
-    while ((intake.progress()?.done ?? 0) < 8) await new Promise((r) => setTimeout(r, 5));
-    intake.cancel();
+    while ((many.progress()?.done ?? 0) < 8) await new Promise((r) => setTimeout(r, 5));
+    many.cancel();
     await all;
-    const p = intake.progress();
+    const p = many.progress();
     expect(p?.stopped).toBeTrue();
     expect(p?.done).toBeLessThan(60);
     expect((await shelf()).length).toBe(p?.shelved ?? -1);

@@ -4,6 +4,7 @@ import { defaultKitchen } from '@orvin/core';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Intake } from './intake';
+import { Reader } from './reader';
 import { Proof } from './proof';
 
 const text = `Seeded scones
@@ -224,7 +225,7 @@ My dog ate it all`;
   });
 
   it('takes a line that was just corrected along to the bench', async () => {
-    const [shelved, intake] = [spyOn(TestBed.inject(Intake), 'shelve').and.resolveTo(true), TestBed.inject(Intake)];
+    const shelved = spyOn(TestBed.inject(Intake), 'shelveRead').and.resolveTo(true);
     const mend = host().querySelector<HTMLElement>('[aria-label="Correct: 60 g butter"]');
     mend?.click();
     await fixture.whenStable();
@@ -232,7 +233,7 @@ My dog ate it all`;
     if (field) field.value = '75 g butter';
     field?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     [...host().querySelectorAll('button')].find((b) => b.textContent?.includes('to the bench'))?.click();
-    while (intake.reading() !== null) await new Promise((next) => setTimeout(next));
+    while (!shelved.calls.any()) await new Promise((next) => setTimeout(next));
     const [formula] = shelved.calls.mostRecent().args;
     expect(formula.groups.flatMap((g) => g.items).find((i) => i.ingredient === 'butter')?.grams).toBe(75);
   });
@@ -249,7 +250,7 @@ My dog ate it all`;
         : [],
     }));
     const picture = { pages: [{ type: 'image/png', width: 100, height: 100, bytes: pixel.buffer }], lines };
-    const draft = await intake.draftOf({ text: written, picture }, defaultKitchen, 'read');
+    const draft = await TestBed.inject(Reader).draftOf({ text: written, picture }, defaultKitchen, 'read');
     if (!draft) throw new Error('not read');
     intake.hold({ text: written, picture, draft, settled: [] });
     await fixture.whenStable();

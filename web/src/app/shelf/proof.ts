@@ -44,8 +44,10 @@ import { Store } from '../data/store';
 import { Undo } from '../ui/undo';
 import { bakeWords, tinWords } from '../ui/words';
 import { WorkStrip } from '../ui/work-strip';
-import { Intake, type Reading, type Settled } from './intake';
+import { Intake } from './intake';
 import { PictureBeside, PictureStrip } from './picture-beside';
+import { Reader } from './reader';
+import type { Reading, Settled } from './reading';
 
 /** A stretch of a line: what it was read as, and whether a doubt points at it. */
 interface Piece {
@@ -90,6 +92,7 @@ export class Proof {
   private readonly intake = inject(Intake);
   private readonly router = inject(Router);
   private readonly store = inject(Store);
+  private readonly reader = inject(Reader);
   private readonly notices = inject(Notices);
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -324,7 +327,7 @@ export class Proof {
 
   private async again(r: Reading, other: Partial<Pick<Reading, 'text' | 'region' | 'picture'>>): Promise<void> {
     const again = { ...r, ...other };
-    const draft = await this.intake.draftOf(again, this.kitchen(), 'read');
+    const draft = await this.reader.draftOf(again, this.kitchen(), 'read');
     if (!draft) return;
     this.past.update((p) => [...p.slice(-40), r]);
     const { work } = r.draft.formula;
@@ -367,8 +370,7 @@ export class Proof {
     const f = this.formula();
     const pile = this.reading()?.pile;
     if (!f) return;
-    if (!(await this.intake.shelve(f, pile === undefined))) return;
-    this.intake.hold(null);
+    if (!(await this.intake.shelveRead(f))) return;
     this.past.set([]);
     if (pile !== undefined && !(await this.intake.next())) {
       this.notices.say('That was the last of the pile.');

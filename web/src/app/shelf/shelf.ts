@@ -6,6 +6,7 @@ import { defaultKitchen, familyOf, outcomes } from '@orvin/core/first';
 import { NEVER, switchMap } from 'rxjs';
 import { Backup } from '../data/backup';
 import { Kitchens } from '../data/kitchens';
+import { kinds } from '../data/kinds';
 import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -13,6 +14,7 @@ import { TinSection } from '../ui/tin-section';
 import { ago } from '../ui/when';
 import { Boards } from './boards';
 import { Intake } from './intake';
+import { ManyIn } from './many-in';
 
 interface Standing {
   readonly id: string;
@@ -32,6 +34,7 @@ interface Standing {
 export class Shelf {
   private readonly store = inject(Store);
   protected readonly intake = inject(Intake);
+  protected readonly many = inject(ManyIn);
   private readonly notices = inject(Notices);
   protected readonly desk = inject(Desk);
   protected readonly kitchens = inject(Kitchens);
@@ -40,9 +43,10 @@ export class Shelf {
   private readonly kitchen = computed(() => this.known() ?? defaultKitchen);
   // while many come in the shelf rests, or each would have it read all the others again
   private readonly working = toSignal(
-    toObservable(this.intake.importing).pipe(switchMap((busy) => (busy ? NEVER : this.store.working$))),
+    toObservable(this.many.importing).pipe(switchMap((busy) => (busy ? NEVER : this.store.working$))),
   );
   private readonly bakes = toSignal(this.store.bakes$);
+  protected readonly left = toSignal(this.many.left$, { initialValue: [] });
   protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
   protected readonly problem = signal('');
@@ -126,6 +130,10 @@ export class Shelf {
     void this.intake.files(files, this.kitchen());
   }
 
+  protected goOn(): void {
+    void this.many.goOn(this.kitchen());
+  }
+
   protected dropped(e: DragEvent): void {
     e.preventDefault();
     const files = [...(e.dataTransfer?.files ?? [])];
@@ -137,11 +145,11 @@ export class Shelf {
     if (!record) return;
     if (this.desk.id() === s.id) this.desk.putDown();
     const doc = { formula: record.formula, plan: record.plan };
-    await this.store.commit('shelf', `take away "${s.title}"`, 'working', s.id, doc, null);
+    await this.store.change(kinds.formula, s.id, `take away "${s.title}"`, doc, null, 'shelf');
     this.notices.say(`${s.title} is off the shelf.`, {
       label: 'put it back',
       // as a step of its own: another may have been taken away since
-      run: () => void this.store.commit('shelf', `put back "${s.title}"`, 'working', s.id, null, doc),
+      run: () => void this.store.change(kinds.formula, s.id, `put back "${s.title}"`, null, doc, 'shelf'),
     });
   }
 }

@@ -7,6 +7,7 @@ import { Desk } from '../desk/desk';
 import { base } from '../ui/testing/muffins';
 import { all, host, press, until } from '../ui/testing/page';
 import { FinishPart } from './finish-part';
+import { kinds } from '../data/kinds';
 
 const round: TinUse['tin'] = {
   id: 'r',
@@ -26,7 +27,7 @@ describe('finish and keep', () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
     store = await openKitchen();
     await store.database.meta.put({ key: 'kitchen', value: { ...defaultKitchen, tins: [round] }, revision: 2 });
-    await store.commit('c', 'read', 'working', 'c', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'c', 'read', null, { formula: f, plan: {} });
     await TestBed.inject(Desk).pickUp('c');
     fixture = TestBed.createComponent(FinishPart);
     await until(fixture, () => host(fixture).querySelector('.cut') !== null);

@@ -8,6 +8,7 @@ import { all, host } from '../ui/testing/page';
 import { ovenScale } from '../ui/words';
 import { HeatSteps } from './heat-steps';
 import { SlabCut } from './slab-cut';
+import { kinds } from '../data/kinds';
 
 const bake: BakeSetting = { ovenC: 190, fan: false, minutes: { early: 20, late: 24 } };
 const f: Formula = { ...base, id: 'muffins', bake };
@@ -43,7 +44,7 @@ describe('how a bake goes in', () => {
 
   beforeEach(async () => {
     store = await openKitchen();
-    await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'muffins', 'read', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
     fixture = TestBed.createComponent(HeatSteps);

@@ -1,7 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { ReplaySubject, type Observable } from 'rxjs';
 import { Compute } from '../compute/compute';
-import { formats } from '../data/store';
+import { formats } from '../data/formats';
 import { Prime } from './prime';
 
 const gathered = new ReplaySubject<void>(1);

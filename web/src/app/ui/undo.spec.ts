@@ -6,6 +6,7 @@ import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
 import { Desk } from '../desk/desk';
 import { Undo } from './undo';
+import { kinds } from '../data/kinds';
 
 const f: Formula = {
   ...readRecipe('Scones\n300 g flour\n15 g baking powder\n60 g butter\n170 g milk').formula,
@@ -19,7 +20,7 @@ describe('undo in each view', () => {
 
   beforeEach(async () => {
     store = await openKitchen();
-    await store.commit('sc', 'read', 'working', 'sc', null, { formula: f, plan: {} });
+    await store.change(kinds.formula, 'sc', 'read', null, { formula: f, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('sc');
     undo = TestBed.inject(Undo);
@@ -41,7 +42,7 @@ describe('undo in each view', () => {
 
   it('touches only what that view edits', async () => {
     void desk.change('more flour', { formula: applyChanges(f, [{ itemId: allItems(f)[0]?.id ?? '', grams: 320 }]) });
-    await store.commit('kitchen', 'height 900', 'meta', 'kitchen', defaultKitchen, {
+    await store.change(kinds.kitchen, 'kitchen', 'height 900', defaultKitchen, {
       ...defaultKitchen,
       altitudeM: 900,
     });
@@ -65,7 +66,7 @@ describe('undo in each view', () => {
     undo.scope.set('log');
     await undo.undo();
     expect(said()).toBe('Nothing to undo here.');
-    await store.commit('kitchen', 'room 24', 'meta', 'kitchen', defaultKitchen, { ...defaultKitchen, roomC: 24 });
+    await store.change(kinds.kitchen, 'kitchen', 'room 24', defaultKitchen, { ...defaultKitchen, roomC: 24 });
     undo.scope.set('kitchen');
     await undo.undo();
     expect(said()).toBe('Undone: room 24');
@@ -74,7 +75,7 @@ describe('undo in each view', () => {
   });
 
   it('refuses to store what no kitchen is, and says where it is wrong', async () => {
-    const ok = await store.commit('kitchen', 'height', 'meta', 'kitchen', defaultKitchen, {
+    const ok = await store.change(kinds.kitchen, 'kitchen', 'height', defaultKitchen, {
       ...defaultKitchen,
       altitudeM: 1e9,
     });
@@ -83,7 +84,7 @@ describe('undo in each view', () => {
     expect(TestBed.inject(Notices).list().at(-1)?.words).toContain('altitudeM');
     const bad = applyChanges(f, [{ itemId: allItems(f)[0]?.id ?? '', grams: Number.NaN }]);
     expect(
-      await store.commit('sc', 'nothing', 'working', 'sc', { formula: f, plan: {} }, { formula: bad, plan: {} }),
+      await store.change(kinds.formula, 'sc', 'nothing', { formula: f, plan: {} }, { formula: bad, plan: {} }),
     ).toBeFalse();
     expect((await store.database.working.get('sc'))?.formula).toEqual(f);
   });

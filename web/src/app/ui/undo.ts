@@ -3,6 +3,7 @@ import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-i
 import { NavigationEnd, Router, type ActivatedRouteSnapshot } from '@angular/router';
 import { filter, switchMap } from 'rxjs';
 import { Notices } from '../data/notices';
+import type { Command } from '../data/records';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 
@@ -51,24 +52,25 @@ export class Undo {
     if (this.scope() === 'own') return this.undoOwn();
     const doc = this.doc();
     const c = doc === null ? null : await (this.scope() === 'formula' ? this.desk.undo() : this.store.undo(doc));
-    this.say('Undone', c?.label);
+    this.say('Undone', c);
   }
 
   async redo(): Promise<void> {
     const doc = this.doc();
     const c = doc === null ? null : await (this.scope() === 'formula' ? this.desk.redo() : this.store.redo(doc));
-    this.say('Done again', c?.label);
+    this.say('Done again', c);
   }
 
   private undoOwn(): void {
     const label = this.own()?.label();
     if (label) this.own()?.undo();
-    this.say('Undone', label);
+    this.say('Undone', label ? { label } : null);
   }
 
-  private say(done: 'Undone' | 'Done again', label: string | null | undefined): void {
+  private say(done: 'Undone' | 'Done again', step: Partial<Command> | null): void {
     const nothing = done === 'Undone' ? 'Nothing to undo here.' : 'Nothing to redo here.';
-    this.notices.say(label ? `${done}: ${label}` : nothing, undefined, 'undo');
+    const where = step && this.store.elsewhere(step) ? ' (made in another tab)' : '';
+    this.notices.say(step ? `${done}: ${step.label}${where}` : nothing, undefined, 'undo');
   }
 }
 

@@ -9,6 +9,7 @@ import { base } from '../ui/testing/muffins';
 import { all, host, until } from '../ui/testing/page';
 import { treeOf } from './tree';
 import { Versions } from './versions';
+import { kinds } from '../data/kinds';
 
 const cake: Formula = { ...base, id: 'cake', title: 'Cake' };
 const withFlour = (grams: number): Formula => applyChanges(cake, [{ itemId: allItems(cake)[0]?.id ?? '', grams }]);
@@ -48,11 +49,13 @@ describe('the page of versions', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
     store = await openKitchen();
-    await store.commit('cake', 'read', 'working', 'cake', null, { formula: cake, plan: {} });
+    await store.change(kinds.formula, 'cake', 'read', null, { formula: cake, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('cake');
     await store.freeze(cake, 'as read');
-    await store.freeze(withFlour(300), 'more flour', 'cake@1', ['more plain flour: it holds up']);
+    await store.write('a version', (w) =>
+      w.freeze(withFlour(300), 'more flour', 'cake@1', ['more plain flour: it holds up']),
+    );
     await store.freeze(withFlour(220), 'less flour', 'cake@1');
     fixture = TestBed.createComponent(Versions);
     fixture.componentRef.setInput('id', 'cake');

@@ -5,6 +5,7 @@ import { differences, same } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { switchMap } from 'rxjs';
 import type { VersionRecord } from '../data/records';
+import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Judgement } from '../desk/judgement';
@@ -107,6 +108,6 @@ export class Versions {
     const was = { name: v.name ?? '', note: v.note ?? '' };
     const is = { name: name.trim(), note: note.trim() };
     if (same(was, is)) return;
-    void this.store.commit(this.id(), `name version ${v.n}`, 'versions', v.id, was, is);
+    void this.store.change(kinds.version, v.id, `name version ${v.n}`, was, is);
   }
 }

@@ -7,6 +7,7 @@ import { base, lineOf } from '../../ui/testing/muffins';
 import { all, host, press, until } from '../../ui/testing/page';
 import { Proposals } from './proposals';
 import { ProposalsBar } from './proposals-bar';
+import { kinds } from '../../data/kinds';
 
 /** Far too much soda for its acid. */
 const off: Formula = {
@@ -28,7 +29,7 @@ describe('proposals on the Bench', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: [Proposals] });
     store = await openKitchen();
-    await store.commit('muffins', 'read', 'working', 'muffins', null, { formula: off, plan: {} });
+    await store.change(kinds.formula, 'muffins', 'read', null, { formula: off, plan: {} });
     desk = TestBed.inject(Desk);
     await desk.pickUp('muffins');
     p = TestBed.inject(Proposals);

@@ -106,6 +106,9 @@ export class Proposals {
     });
   }
 
+  /** The formula that what is shown was worked out for. */
+  private solvedFor: Formula | null = null;
+
   open(): void {
     this.reset();
     this.asked.set(new Set());
@@ -119,6 +122,7 @@ export class Proposals {
     this.mode.set('line');
     const f = this.desk.formula();
     if (!f) return;
+    this.solvedFor = f;
     this.unsolved.set(replacements(f, itemId, this.pantry.kitchen()));
     this.solveMore();
   }
@@ -183,6 +187,7 @@ export class Proposals {
       ...[...limits].map(([itemId, l]): Wish => ({ kind: 'amount', itemId, ...l })),
     ];
     this.busy.set(true);
+    this.solvedFor = f;
     this.requests.next(
       preset
         ? this.solving.adapt(f, preset, kitchen, { wishes, locked })
@@ -237,20 +242,13 @@ export class Proposals {
   }
 
   private ghost(p: Proposal): void {
-    const f = this.desk.formula();
+    const f = this.solvedFor;
     if (!f) return;
     const taken = p.lines.filter((l) => this.taken().has(l.id));
     const some = taken.length < p.lines.length;
-    this.desk.ghost.set({
-      id: p.id,
-      words: some ? taken.map((l) => l.words).join('; ') || p.words : p.words,
-      formula: withLines(
-        f,
-        p,
-        taken.map((l) => l.id),
-      ),
-      reasons: taken.map((l) => `${l.words}: ${l.reason}`),
-    });
+    const words = some ? taken.map((l) => l.words).join('; ') || p.words : p.words;
+    const to = withLines(f, p, taken.map((l) => l.id)); // prettier-ignore
+    this.desk.tryOut(p.id, words, to, taken.map((l) => `${l.words}: ${l.reason}`), f); // prettier-ignore
   }
 
   /** Keeps what is shown; it goes away once it is on disk. */

@@ -10,6 +10,7 @@ import type { Link } from '../../devices/device';
 import { muffinBake } from '../../ui/testing/muffins';
 import { host, until } from '../../ui/testing/page';
 import { Counter } from '../counter';
+import { kinds } from '../../data/kinds';
 
 /** The page's clock that only goes on, in hand: how much further it is than it would be by itself, ms. */
 let ahead = 0;
@@ -39,7 +40,7 @@ export class AtWork {
       ],
     });
     const store = await openKitchen();
-    for (const b of bakes) await store.commit(b.id, 'read', 'working', b.id, null, { formula: b.formula, plan: {} });
+    for (const b of bakes) await store.change(kinds.formula, b.id, 'read', null, { formula: b.formula, plan: {} });
     const makings = TestBed.inject(Makings);
     for (let i = 0; i < 100 && !makings.ready(); i++) await new Promise((r) => setTimeout(r, 20));
     await makings.begin(bakes, null);

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { defaultKitchen } from '@orvin/core';
+import { defaultKitchen, type BakeRecord } from '@orvin/core';
 import { KitchenDatabase } from '../database';
+import { kinds } from '../kinds';
 import { Store } from '../store';
 import { newId } from '../ids';
 
@@ -8,7 +9,7 @@ import { newId } from '../ids';
 export async function openKitchen(): Promise<Store> {
   const store = TestBed.inject(Store);
   await store.open(`test-${newId()}`);
-  await store.database.meta.put({ key: 'kitchen', value: defaultKitchen, revision: 1 });
+  await store.put(kinds.kitchen, 'kitchen', defaultKitchen);
   return store;
 }
 
@@ -18,3 +19,7 @@ export async function closeKitchen(store: Store): Promise<void> {
   store.close();
   await new KitchenDatabase(name).delete();
 }
+
+/** Puts a bake into the log as it is. */
+export const logged = (store: Store, bake: BakeRecord): Promise<boolean> =>
+  store.change(kinds.bake, bake.id, `log ${bake.title}`, null, bake);
