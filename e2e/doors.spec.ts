@@ -19,7 +19,7 @@ test('from another device in the house, over plain http, all of it works that ne
   baseURL,
 }) => {
   const port = Number(new URL(baseURL ?? '').port) + 7;
-  const server = await served('--lan', `--port=${port}`);
+  const server = await served('--lan', '--name=kitchen.example', '--code=482915', `--port=${port}`);
   // as a name that is not this machine's own, which browsers do not take for a secure address
   const args = [...chromiumArgs, '--host-resolver-rules=MAP kitchen.example 127.0.0.1'];
   const browser = await chromium.launch({ executablePath: browserPath() ?? undefined, args });
@@ -27,6 +27,14 @@ test('from another device in the house, over plain http, all of it works that ne
     const page = await browser.newPage({ baseURL: `http://kitchen.example:${port}` });
     const thrown: string[] = [];
     page.on('pageerror', (e) => thrown.push(e.message));
+    // nobody comes in without the code that stands where the server was started
+    await page.goto('/shelf');
+    await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible();
+    await page.getByLabel('Code').fill('111111');
+    await page.getByRole('button', { name: 'pair' }).click();
+    await expect(page.getByRole('status')).toContainText('not the code');
+    await page.getByLabel('Code').fill('482 915');
+    await page.getByRole('button', { name: 'pair' }).click();
     await sampleKitchen(page);
     expect(await page.evaluate(() => [isSecureContext, typeof crypto.randomUUID])).toEqual([false, 'undefined']);
     await paste(page, 'Plain scones\n300 g plain flour\n60 g butter\n150 ml milk\n12 g baking powder');

@@ -101,7 +101,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   expect(first.bakes.map((b) => [b.minutes, b.outcome])).toEqual([[actual, 'good']]);
   await page.getByRole('button', { name: 'clear this kitchen…' }).click();
   await page.getByRole('button', { name: 'clear it' }).click();
-  await expect(page.getByText('That kitchen is gone from this device')).toBeVisible();
+  await expect(page.getByText('That kitchen is in the bin')).toBeVisible();
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'kitchen.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(first)) });

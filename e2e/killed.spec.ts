@@ -1,6 +1,6 @@
 import { expect, test } from './src/test';
 import { onDisk } from './src/databases';
-import { Profile } from './src/killed';
+import { Profile } from './src/killed.mjs';
 import { gramsField, larder, sampleBench, sampleKitchen } from './src/steps';
 
 /** When a browser is killed after the press that began it, ms: before, within and after the work. */

@@ -8,7 +8,7 @@ const port = Number(process.env['ORVIN_PORT'] ?? 4380);
 /** As many at a time as there are processors. */
 const busy = Math.max(1, Math.min(4, availableParallelism()));
 /** Journeys that mostly wait, for the devices' own clock or until everything is kept for offline: beside the others. */
-const waiting = ['devices.spec.ts', 'offline.spec.ts'];
+const waiting = ['devices.spec.ts', 'offline.spec.ts', 'updates.spec.ts'];
 
 /** The journeys drive the built application on its real server in an installed Chromium. */
 export default defineConfig({

@@ -122,6 +122,8 @@ export {
   takenUp,
   takesBack,
   timeOf,
+  heldEven,
+  JUMP_MS,
   type By,
   type Happening,
   type MadeBake,

@@ -1,5 +1,5 @@
 import type { Happening, MadeBake, Making, Step } from '../src/index.js';
-import { alarmsOf, counting, defaultKitchen, doneTasks, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, takenUp, teaches, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
+import { alarmsOf, counting, defaultKitchen, doneTasks, heldEven, nextFirst, pausedSince, probeIn, SET_OUT, standingOfBake, steps, takenUp, teaches, timeOf, type BakeRecord } from '../src/index.js'; // prettier-ignore
 import { checkMaking } from '../src/format/index.js';
 import { demo, madeOf } from './support/make.js';
 
@@ -101,6 +101,22 @@ describe('what devices add to a making', () => {
     expect(timeOf(later, t0 + 24 * 60 * MIN)).toBe(t0 + 7 * MIN);
     expect(timeOf(later, t0 + 24 * 60 * MIN + 1000)).toBe(t0 + 7 * MIN + 1000);
     expect(takenUp(making([]), t0, t0 + MIN)).toEqual(making([]));
+  });
+
+  it('goes on evenly when the device’s clock is set back, whichever tab sees to it, and that is no trial', () => {
+    const hour = 60 * MIN;
+    // the device shows an hour less than a moment ago
+    const real = t0 + 20 * MIN - hour;
+    const held = heldEven(making([]), real, t0 + 20 * MIN);
+    expect(timeOf(held, real + 5 * MIN)).toBe(t0 + 25 * MIN);
+    expect(held.clock?.even).toBeTrue();
+    expect(checkMaking(JSON.parse(JSON.stringify(held))).ok).toBeTrue();
+    // another tab notices a little later, and changes nothing
+    expect(heldEven(held, real + 900, t0 + 20 * MIN + 900)).toBe(held);
+    // one that runs faster goes on as fast, and stays a trial
+    const fast = heldEven({ ...making([]), clock: { realAt: t0, at: t0, pace: 10 } }, t0 - hour, t0 + MIN);
+    expect(timeOf(fast, t0 - hour + 1000)).toBe(t0 + MIN + 10_000);
+    expect(fast.clock?.even).toBeUndefined();
   });
 
   it('a bake in a simulated oven, or by a faster clock, teaches nothing; a simulated scale does no harm', () => {

@@ -31,6 +31,5 @@ export const workerPolicy = Object.entries({ ...policy, scriptSrc: ["'self'", "'
  */
 export const FILE = /^\/(?:[^/]*\.[^/]*|(?:demo|icons|media|sight|wasm)\/.*)$/;
 
-/** Files whose name does not change with their content, and which must therefore be asked for each time. */
-export const UNHASHED =
-  /^\/(?:index\.html|ngsw\.json|ngsw-worker\.js|manifest\.webmanifest|favicon\.svg|demo\/.*|icons\/.*|sight\/.*|wasm\/.*|)$/;
+/** Files whose name carries a hash of what is in them: scripts and styles at the top, and the fonts. */
+export const HASHED = /^\/(?:[\w.-]+-[\w-]{8}\.(?:js|css)|media\/[\w.-]+-[\w-]{8}\.\w+)$/;

@@ -79,13 +79,15 @@ export type Happening = { readonly at: number } & (
 );
 
 /**
- * A clock that runs faster, for trying out: at the real instant `realAt` it showed `at`, and since then it has gone
- * `pace` times as fast.
+ * A clock of a making's own: at the instant `realAt` of the device's clock it showed `at`, and since then it has gone `pace`
+ * times as fast. It runs faster for trying out; and it goes on evenly when the device's clock is set back, which is `even`:
+ * what is measured by it then is as true as by any clock.
  */
 export interface TrialClock {
   readonly realAt: number;
   readonly at: number;
   readonly pace: number;
+  readonly even?: true;
 }
 
 /** What is being made: the bakes, and all that has happened, oldest first. Its instants are of its own clock. */
@@ -226,6 +228,22 @@ export const timeOf = (making: Pick<Making, 'clock'> | null, real: number): numb
   const c = making?.clock;
   return c ? c.at + (real - c.realAt) * c.pace : real;
 };
+
+/** A clock that is put right by the network is shifted by less, ms. */
+export const JUMP_MS = 1500;
+
+/**
+ * A making after the device's clock was set back: its own goes on from `at`, which is what it would show by now. One whose
+ * clock is right already, as another tab has seen to it, stays as it is.
+ *
+ * @param real what the device's clock shows now, ms since 1970
+ */
+export function heldEven(making: Making, real: number, at: number): Making {
+  if (timeOf(making, real) > at - JUMP_MS) return making;
+  const { clock } = making;
+  const even = clock === undefined || clock.even === true;
+  return { ...making, clock: { realAt: real, at, pace: clock?.pace ?? 1, ...(even && { even }) } };
+}
 
 /**
  * A making that was put into a file at `exportedAt` and is taken up now: a clock that ran faster does not run on while it

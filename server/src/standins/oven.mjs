@@ -64,6 +64,11 @@ export class SimulatedOven {
     };
   }
 
+  /** Whether a cake is in it already. @param {string} id */
+  holds(id) {
+    return this.bake?.id === id && this.outS === null;
+  }
+
   /**
    * A cake goes in with the probe in it; the same cake again changes nothing.
    *
@@ -72,7 +77,7 @@ export class SimulatedOven {
    * @returns {string | null} what is wrong with it
    */
   putIn(bake, elapsedS) {
-    if (this.bake?.id === bake.id && this.outS === null) {
+    if (this.holds(bake.id)) {
       this.inS = Math.max(this.inS, elapsedS);
       return null;
     }

@@ -18,7 +18,14 @@ const time = Joi.string().pattern(/^(?:[01]\d|2[0-3]):[0-5]\d$/);
 export const day = Joi.object({
   bakes: Joi.array().items(id).required(),
   without: Joi.array().items(id),
-  serve: Joi.object({ date: date.required(), time: time.required() }).unknown(true).allow(null).required(),
+  serve: Joi.object({
+    date: date.required(),
+    time: time.required(),
+    later: Joi.boolean().description('of a time that comes twice as the clock goes back, the second'),
+  })
+    .unknown(true)
+    .allow(null)
+    .required(),
   pins: Joi.object()
     .pattern(Joi.string(), Joi.object({ at: instant.required() }).unknown(true))
     .required(),
@@ -128,6 +135,7 @@ export const making = Joi.object({
     realAt: instant.required(),
     at: instant.required(),
     pace: Joi.number().positive().max(1000).required(),
+    even: Joi.valid(true).description('the device’s clock was set back, and this one went on evenly'),
   }).unknown(true),
   bakes: Joi.array()
     .items(

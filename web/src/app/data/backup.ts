@@ -60,7 +60,7 @@ export class Backup {
   async whole(): Promise<KitchenFile> {
     await this.store.settled();
     const db = this.store.database;
-    return withEdits(await kitchenFileOf(db, Date.now()), db.name, this.store.edits);
+    return withEdits(await kitchenFileOf(db, Date.now()), db.name, this.store.edits.fit());
   }
 
   async exportKitchen(): Promise<void> {

@@ -116,6 +116,13 @@ export class Edits {
     return this.state().edits.reduce((v, { edit }) => (at(edit) === place ? (edit as Edit<T>).change(v) : v), value);
   }
 
+  /** What could not be stored for want of room or the like; all of it fits its format. */
+  fit(): Edits {
+    const only = new Edits();
+    only.update((s) => ({ ...s, edits: this.state().edits.filter((e) => e.where === 'stuck') }));
+    return only;
+  }
+
   /** A list of records of a kind with what could not be stored, by key. */
   overAll<T>(db: string, kind: Kind<T>, list: readonly T[], keyOf: (value: T) => string): readonly T[] {
     const mine = this.stuck().filter((e) => e.db === db && e.kind.name === kind.name);

@@ -36,7 +36,7 @@ export class Notices {
    */
   async trouble(e: unknown, what: string): Promise<void> {
     // for whoever looks into it: the words below leave out what a baker has no use for
-    console.warn(what, e);
+    console.error(what, e);
     const { words, remedy, full } = storageTrouble(e);
     const room = full ? await roomWords() : '';
     const all = [words, room, `Not stored: ${what}.`].filter((w) => w !== '').join(' ');

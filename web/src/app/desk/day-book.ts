@@ -170,8 +170,28 @@ export class DayBook {
     this.now.set(this.makings.now());
   }
 
-  instant(serve: { readonly date: string; readonly time: string }): number {
-    return DateTime.fromISO(`${serve.date}T${serve.time}`, { zone: this.zone() }).toMillis();
+  instant(serve: NonNullable<DayDoc['serve']>): number {
+    const all = this.instants(serve);
+    return (serve.later ? all.at(-1) : all[0]) ?? NaN;
+  }
+
+  /** The instants of a wall-clock time, earliest first: two in the hour that comes twice. */
+  private instants({ date, time }: Pick<NonNullable<DayDoc['serve']>, 'date' | 'time'>): number[] {
+    const at = DateTime.fromISO(`${date}T${time}`, { zone: this.zone() });
+    return at.getPossibleOffsets().map((t) => t.toMillis());
+  }
+
+  /** Whether the serving time comes twice, since the clock goes back in that night; which of them is meant, then. */
+  readonly twice = computed<'first' | 'second' | null>(() => {
+    const serve = this.doc().serve;
+    if (!serve || this.instants(serve).length < 2) return null;
+    return serve.later ? 'second' : 'first';
+  });
+
+  /** Says which of two is meant. */
+  async second(is: boolean): Promise<void> {
+    const serve = this.doc().serve;
+    if (serve) await this.change(is ? 'the second of them' : 'the first of them', { serve: { date: serve.date, time: serve.time, ...(is && { later: true }) } }); // prettier-ignore
   }
 
   at(ms: number): DateTime {
@@ -186,9 +206,10 @@ export class DayBook {
     this.serveTrial.set(null);
     if (at === null) return void (await this.change('as soon as can be', { serve: null }));
     const t = this.at(at);
-    await this.change(`ready at ${t.toFormat('HH:mm')}`, {
-      serve: { date: t.toISODate() ?? '', time: t.toFormat('HH:mm') },
-    });
+    const wall = { date: t.toISODate() ?? '', time: t.toFormat('HH:mm') };
+    const [first, second] = this.instants(wall);
+    const later = first !== undefined && second !== undefined && Math.abs(at - second) < Math.abs(at - first);
+    await this.change(`ready at ${wall.time}`, { serve: { ...wall, ...(later && { later }) } });
   }
 
   async add(id: string): Promise<void> {

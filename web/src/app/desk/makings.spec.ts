@@ -121,6 +121,27 @@ describe('what is in hand at the counter', () => {
     await told(() => makings.making()?.bakes[0]?.id === 'loaf');
   });
 
+  it('is timed on when the clock of the device is set back, in another tab and after a reload too', async () => {
+    const [a, b] = [1, 2].map(() => TestBed.runInInjectionContext(() => new Makings())) as [Makings, Makings];
+    await told(() => a.ready() && b.ready());
+    await a.begin([bake], null);
+    await a.add({ kind: 'timer', timerId: 't', name: 'glaze', minutes: 5 });
+    await told(() => b.alarms().length > 0);
+    const due = a.alarms()[0]?.at ?? 0;
+    const real = Date.now.bind(Date);
+    a.now();
+    const now = spyOn(Date, 'now').and.callFake(() => real() - 3_600_000);
+    const left = (m: Makings): number => Math.round((due - m.now()) / 60_000);
+    expect(left(a)).toBe(5);
+    await told(() => b.making()?.clock !== undefined);
+    expect(left(b)).toBe(5);
+    await store.settled();
+    const again = TestBed.runInInjectionContext(() => new Makings());
+    await told(() => again.ready());
+    expect(left(again)).toBe(5);
+    now.and.callFake(real);
+  });
+
   it('that cannot be read is kept aside and said', async () => {
     await store.database.meta.put({ key: 'making', value: { id: 'x', bakes: 'none' }, revision: 1 });
     const makings = TestBed.inject(Makings);

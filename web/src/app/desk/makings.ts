@@ -5,6 +5,7 @@ import {
   counting,
   doneTasks,
   fitTins,
+  heldEven,
   nextFirst,
   scale,
   standingOfBake,
@@ -30,6 +31,7 @@ import { asLogged, Store } from '../data/store';
 import type { Writing } from '../data/writing';
 import { recordOf } from './bake-record';
 import { Desk } from './desk';
+import { WallClock } from './wall-clock';
 import { newId } from '../data/ids';
 
 type Without<T> = T extends unknown ? Omit<T, 'at'> : never;
@@ -46,6 +48,7 @@ export class Makings {
   private readonly store = inject(Store);
   private readonly desk = inject(Desk);
   private readonly notices = inject(Notices);
+  private readonly wall = inject(WallClock);
   private readonly doc = new LiveDocument(this.store, kinds.making);
   /** The kitchen whose making has been read and checked. */
   private readonly checked = signal<string | null>(null);
@@ -79,12 +82,23 @@ export class Makings {
 
   /** What the clock of what is in hand shows, ms: the real time, unless it runs faster for trying out. */
   now(): number {
-    return timeOf(this.making(), Date.now());
+    const back = this.wall.setBack();
+    const making = this.making();
+    if (back > 0 && making) this.goOnEvenly(making, back);
+    return timeOf(this.making(), this.wall.now());
+  }
+
+  /** The device's clock was set back: what is being made goes on by its own, in every tab and after a reload. */
+  private goOnEvenly(making: Making, back: number): void {
+    const real = this.wall.now();
+    const at = timeOf(making, real + back);
+    void this.write((m) => m && heldEven(m, real, at));
+    this.notices.say('The clock of this device was set back; the timers go on as they were.', undefined, 'clock');
   }
 
   /** Lets the clock of what is in hand run so many times as fast from now on. */
   async pace(pace: number): Promise<void> {
-    const real = Date.now();
+    const real = this.wall.now();
     await this.write((m) => m && { ...m, clock: { realAt: real, at: timeOf(m, real), pace } });
   }
 
@@ -155,7 +169,7 @@ export class Makings {
       outcome,
       notes,
     });
-    const simulated = [...s.simulated, ...(m.clock ? (['clock'] as const) : [])];
+    const simulated = [...s.simulated, ...(m.clock && !m.clock.even ? (['clock'] as const) : [])];
     const observed: NonNullable<BakeRecord['observed']> = {
       beganAt: m.beganAt,
       intoOvenAt: s.intoOvenAt,

@@ -1,10 +1,12 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { SwUpdate } from '@angular/service-worker';
-import { filter } from 'rxjs';
+import { filter, fromEvent, interval, merge } from 'rxjs';
 import { kinds } from '../data/kinds';
 import { LiveDocument } from '../data/live-document';
 import { Store } from '../data/store';
+
+const HOUR_MS = 3_600_000;
 
 /** Says when a newer Orvin is ready. Nothing reloads by itself. */
 @Injectable({ providedIn: 'root' })
@@ -23,6 +25,13 @@ export class Updates {
         takeUntilDestroyed(),
       )
       .subscribe(() => this.ready.set(true));
+    // a tab may stand open for days, and only a page that is loaded asks by itself
+    merge(interval(HOUR_MS), fromEvent(document, 'visibilitychange').pipe(filter(() => !document.hidden)))
+      .pipe(
+        filter(() => this.sw.isEnabled),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => void this.sw.checkForUpdate().catch(() => false));
   }
 
   apply(): void {
