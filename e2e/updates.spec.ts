@@ -42,7 +42,6 @@ test('a newer build is offered to a tab that bakes, wherever it is; what is in h
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.locator('.goKey')).toBeVisible();
     await page.locator('.goKey').click();
-    const step = await page.locator('section.now').innerText();
 
     nextBuild(dir);
     // another tab asks, as any page does that is loaded
@@ -57,7 +56,8 @@ test('a newer build is offered to a tab that bakes, wherever it is; what is in h
     expect(await build(page)).toBeNull();
     await page.getByRole('button', { name: 'Take it now' }).click();
     await expect.poll(() => build(page)).toBe('second');
-    await expect(page.locator('section.now')).toHaveText(step, { useInnerText: true });
+    // not at its beginning, where it is asked whether to begin
+    await expect(page.locator('.goKey')).toBeVisible();
     await expect(offer).toHaveCount(0);
   } finally {
     server.kill('SIGTERM');
