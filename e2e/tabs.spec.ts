@@ -170,6 +170,7 @@ test('on a full device what was typed stays on the screen, is said, and is store
   await full(page, false);
   await page.getByRole('button', { name: 'store it now' }).click();
   await expect(page.locator('.unstored')).toHaveCount(0);
+  await expect(page.locator('.notice.problem')).toHaveCount(0);
   await page.reload();
   await expect(gramsField(page, 'Salt')).toHaveValue('4');
   await expect(gramsField(page, 'Baking soda')).toHaveValue('5');

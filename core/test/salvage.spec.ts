@@ -37,6 +37,14 @@ const taken = (text: string): Extract<ReturnType<typeof readFile>, { kind: 'kitc
 };
 
 describe('a kitchen’s file that does not fit', () => {
+  it('is not led astray by names that every object has of itself', () => {
+    for (const name of ['toString', 'constructor', 'hasOwnProperty', 'valueOf']) {
+      const read = taken(spoilt([['kitchen', 'stock', name], 'x'], [['kitchen', 'measures', name], { a: 1 }]));
+      expect(checkKitchenFile(JSON.parse(JSON.stringify(read.value))).ok).toBeTrue();
+      expect(read.amiss.map((p) => p.place)).toEqual([`kitchen › stock › ${name}`]);
+    }
+  });
+
   it('is taken whole where it does', () => {
     expect(taken(JSON.stringify(whole))).toEqual({ kind: 'kitchen', value: whole, amiss: [] });
   });

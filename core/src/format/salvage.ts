@@ -13,8 +13,12 @@ import type { KitchenFile } from './types.js';
 type Path = readonly (string | number)[];
 type Loose = Record<string | number, unknown>;
 const isObject = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x);
+/** What is at a place of a value; what every object has of itself, such as `toString`, is nothing of its. */
 const at = (from: unknown, path: Path): unknown =>
-  path.reduce<unknown>((x, key) => (typeof x === 'object' && x !== null ? (x as Loose)[key] : undefined), from);
+  path.reduce<unknown>(
+    (x, key) => (typeof x === 'object' && x !== null && Object.hasOwn(x, key) ? (x as Loose)[key] : undefined),
+    from,
+  );
 const copy = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T;
 
 /** Deepest a record goes; each round takes a fault at least one step up. */

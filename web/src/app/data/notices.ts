@@ -10,6 +10,9 @@ export interface Notice {
   readonly about?: string;
 }
 
+/** What notices of failed writes are about. */
+const TROUBLES = new Set<string>();
+
 /** Short messages at the foot of the screen; problems stay until put away. */
 @Injectable({ providedIn: 'root' })
 export class Notices {
@@ -41,8 +44,14 @@ export class Notices {
     const room = full ? await roomWords() : '';
     const all = [words, room, `Not stored: ${what}.`].filter((w) => w !== '').join(' ');
     // one at a time: what is on the screen only is listed at the foot of it
+    TROUBLES.add(words);
     this.list.update((l) => l.filter((n) => n.about !== words));
     this.add({ kind: 'problem', words: all, remedy, about: words, ...(this.rescue && { action: this.rescue }) });
+  }
+
+  /** All that was told of is stored by now. */
+  settled(): void {
+    this.list.update((l) => l.filter((n) => n.about === undefined || !TROUBLES.has(n.about)));
   }
 
   drop(id: number): void {

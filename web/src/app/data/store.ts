@@ -263,6 +263,7 @@ export class Store {
             return out;
           });
           this.edits.landed(edits, written);
+          if (this.edits.stuck().length === 0) this.notices.settled();
           return true;
         } catch (e) {
           this.edits.move(edits, 'stuck');

@@ -15,7 +15,7 @@ import { BinPart } from './bin-part';
   imports: [BinPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-data.html',
-  styleUrl: './larder.scss',
+  styleUrls: ['./larder.scss', './own-data.scss'],
 })
 export class OwnData {
   private readonly desk = inject(Desk);
