@@ -76,6 +76,30 @@ test('a formula taken off the shelf can be put back, and one that is gone says s
   await expect(page.getByRole('heading', { name: 'This formula is not in this kitchen' })).toBeVisible();
 });
 
+test('what was removed lies in the bin and is put back from there, also when undo is past it', async ({ page }) => {
+  await sampleKitchen(page);
+  await page.getByRole('button', { name: 'Take Rye and pear loaf off the shelf' }).click();
+  await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toHaveCount(0);
+  await larder(page, 'Tins');
+  const down = page.getByRole('button', { name: 'take it down' });
+  const card = page.locator('section.card', { has: down });
+  const name = (await card.getAttribute('aria-label')) ?? '';
+  await down.click();
+  await expect(card).not.toHaveAttribute('aria-label', name);
+  await larder(page, 'Your data');
+  await page.reload();
+  for (const what of [name, 'Rye and pear loaf']) {
+    const back = page.getByRole('button', { name: `Put back ${what}`, exact: true });
+    await back.click();
+    await expect(back).toHaveCount(0);
+  }
+  await expect(page.getByRole('heading', { name: 'Nothing in the bin' })).toBeVisible();
+  await hang(page, 'Shelf');
+  await expect(page.getByRole('link', { name: /Rye and pear loaf/ })).toBeVisible();
+  await larder(page, 'Tins');
+  await expect(page.getByRole('button', { name }).first()).toBeVisible();
+});
+
 test('one formula travels as a file and comes back the same', async ({ page }) => {
   const wrong = complaints(page);
   await sampleKitchen(page, '/bench/buckwheat-cocoa-squares');

@@ -56,8 +56,10 @@ function spoil(file, all) {
   if (typeof parent !== 'object' || parent === null) return;
   const how = upTo(10);
   if (how < 5) parent[last] = structuredClone(oneOf(ODD));
-  else if (how < 7) Array.isArray(parent) ? parent.splice(Number(last), 1) : delete parent[last];
-  else if (how < 8) {
+  else if (how < 7) {
+    if (Array.isArray(parent)) parent.splice(Number(last), 1);
+    else delete parent[last];
+  } else if (how < 8) {
     if (Array.isArray(parent)) parent.push(structuredClone(parent[Number(last)]));
   } else if (how < 9) {
     const from = oneOf(all).reduce((o, k) => o?.[k], file);
@@ -103,7 +105,7 @@ for (let n = 0; n < files; n++) {
       if (read.amiss.length > 0 && sample.length < opened && upTo(3) === 0) sample.push({ n, text });
     } else if (read.kind === 'problem' && !read.problems[0]?.words) amiss(`${n}: refused without a word`);
   } catch (e) {
-    amiss(`${n}: ${e instanceof Error ? e.stack : e}`);
+    amiss(`${n}: ${e instanceof Error ? e.stack : String(e)}`);
   }
   if (n % 2000 === 1999) console.log(`${n + 1} files: ${JSON.stringify(counts)}, ${wrong.length} wrong`);
 }

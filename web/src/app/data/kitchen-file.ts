@@ -2,11 +2,11 @@ import type { Kitchen, Learned, Making } from '@orvin/core';
 import { defaultKitchen, takenUp } from '@orvin/core/first';
 import type { KitchenFile, PhotoEntry, VersionRecord } from '@orvin/core/format';
 import type { KitchenDatabase } from './database';
-import { kinds } from './kinds';
+import { kinds, type Kind } from './kinds';
 import type { PhotoRecord, ReckonedRecord, ThumbRecord, WorkingRecord } from './records';
 
-/** What is kept under a name of its own and travels with its kitchen: the day, what is being made, the shopping list. */
-const LOOSE = Object.values(kinds).flatMap((k) => (k.file && k.file !== 'kitchen' ? [k.file] : []));
+/** What a kitchen has one of and what travels with it: its profile, the day, what is being made, the shopping list. */
+const SINGLE = (Object.values(kinds) as readonly Kind<unknown>[]).flatMap((kind) => (kind.file ? [{ kind, file: kind.file }] : [])); // prettier-ignore
 /** Bakes that are written at once. */
 const AT_ONCE = 500;
 
@@ -26,9 +26,8 @@ export async function kitchenFileOf(
   now: number,
   photos?: readonly PhotoEntry[],
 ): Promise<KitchenFile> {
-  const [kitchen, loose, working, versions, bakes, series] = await Promise.all([
-    db.meta.get('kitchen'),
-    db.meta.bulkGet([...LOOSE]),
+  const [single, working, versions, bakes, series] = await Promise.all([
+    Promise.all(SINGLE.map(({ kind, file }) => db.table(kind.table).get(file))),
     db.working.toArray(),
     db.versions.toArray(),
     db.bakes.toArray(),
@@ -38,7 +37,9 @@ export async function kitchenFileOf(
     format: 'orvin.kitchen',
     version: 1,
     exportedAt: now,
-    kitchen: kitchen?.value as Kitchen,
+    ...(Object.fromEntries(
+      SINGLE.flatMap(({ kind, file }, i) => (single[i] ? [[file, kind.of(single[i] as never)]] : [])),
+    ) as Pick<KitchenFile, 'kitchen'>),
     // whatever else a record holds came in with an import and goes out again; id, revision and date are this device's
     formulas: working.map(
       ({ id: _id, revision: _revision, updatedAt: _updatedAt, ...rest }) => rest as KitchenFile['formulas'][number],
@@ -46,7 +47,6 @@ export async function kitchenFileOf(
     versions: versions.map(({ revision: _revision, ...v }: VersionRecord & { readonly revision?: number }) => v),
     bakes: bakes.map((b) => b.bake),
     series: series.map((s) => s.series),
-    ...Object.fromEntries(LOOSE.flatMap((key, i) => (loose[i]?.value ? [[key, loose[i].value]] : []))),
     ...(photos && { photos }),
   };
 }
@@ -74,14 +74,15 @@ export async function fillKitchen(
     ...(file.making && { making: takenUp(file.making, file.exportedAt, now) satisfies Making }),
   };
   await db.transaction('rw', [db.meta, db.working, db.versions, db.bakes, db.series], async () => {
-    await db.meta.put({ key: 'kitchen', value: file.kitchen, revision: 1 });
-    for (const key of LOOSE) if (loose[key]) await db.meta.put({ key, value: loose[key], revision: 1 });
+    const put = <T>(kind: Kind<T>, value: T) =>
+      db.table(kind.table).put({ ...kind.row(value, kind.only ?? '', undefined, now), revision: 1 });
+    for (const { kind, file: name } of SINGLE) if (loose[name]) await put(kind, loose[name]);
     await db.working.bulkPut(workingOf(file, now));
     await db.versions.bulkPut([...file.versions]);
     for (let i = 0; i < file.bakes.length; i += AT_ONCE)
       await db.bakes.bulkPut(file.bakes.slice(i, i + AT_ONCE).map((bake) => ({ id: bake.id, bake, revision: 1 })));
     await db.series.bulkPut((file.series ?? []).map((s) => ({ id: s.id, at: s.at, series: s, revision: 1 })));
-    if (taught) await db.meta.put({ key: 'learned', value: { learned: taught.learned }, revision: 1 });
+    if (taught) await put(kinds.learned, { learned: taught.learned });
   });
 }
 

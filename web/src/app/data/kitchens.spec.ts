@@ -5,6 +5,7 @@ import { ZipMaker } from '../compute/zip';
 import { Archive } from './archive';
 import { Backup } from './backup';
 import { Kitchens } from './kitchens';
+import { Notices } from './notices';
 import { Store } from './store';
 import { kinds } from './kinds';
 
@@ -111,6 +112,32 @@ describe('the kitchens on a device', () => {
       new Uint8Array(photo?.bytes ?? new ArrayBuffer(1)),
     );
     expect(await store.database.thumbs.count()).toBe(await store.database.photos.count());
+  });
+
+  it('come from a zip without the photos that are missing or damaged in it, which are named', async () => {
+    await kitchens.start();
+    const whole = await TestBed.inject(Backup).whole();
+    const [bake] = whole.bakes;
+    const photo = (id: string, file: string) => ({
+      id,
+      bakeId: bake?.id ?? '',
+      type: 'image/png',
+      width: 3,
+      height: 3,
+      file,
+    });
+    const photos = [photo('here', 'photos/here.png'), photo('gone', 'photos/gone.png'), photo('bad', 'photos/bad.png')];
+    const zip = new ZipMaker();
+    await zip.add('photos/here.png', new Uint8Array([1, 2, 3]), true);
+    await zip.add('photos/bad.png', new Uint8Array([7, 7, 7, 200, 7, 7, 7]), true);
+    await zip.add('kitchen.json', new TextEncoder().encode(JSON.stringify({ ...whole, photos })), false);
+    const raw = new Uint8Array(await (await zip.done()).arrayBuffer());
+    raw[raw.indexOf(200)] = 201;
+    expect(await TestBed.inject(Archive).restore(new Blob([raw]))).toBeTrue();
+    expect(await store.database.photos.toCollection().primaryKeys()).toEqual(['here']);
+    const said = TestBed.inject(Notices).list().map((n) => `${n.words} ${n.remedy ?? ''}`).join(' '); // prettier-ignore
+    expect(said).toContain(`photos/gone.png: this photo of ${bake?.title} is not in the zip`);
+    expect(said).toContain(`photos/bad.png: this photo of ${bake?.title} is damaged`);
   });
 
   it('leave nothing open to nobody when the last one goes', async () => {
