@@ -71,7 +71,9 @@ export class App {
   protected readonly undo = inject(Undo);
   protected readonly updates = inject(Updates);
   protected readonly store = inject(Store);
-  protected readonly looseWords = computed(() => this.store.edits.stuck().map((e) => e.label).join(', ')); // prettier-ignore
+  /** What is on the screen of this kitchen only. */
+  protected readonly loose = computed(() => this.store.edits.stuck().filter((e) => e.db === this.store.name()));
+  protected readonly looseWords = computed(() => this.loose().map((e) => e.label).join(', ')); // prettier-ignore
   protected readonly hooks = hooks;
   /** On a phone, whether the whole rail is let down. */
   protected readonly all = signal(false);

@@ -37,13 +37,9 @@ export class Bins {
     });
   }
 
-  /** Removes the oldest thing; null when there is nothing. */
-  async removeOldest(): Promise<BinRow | null> {
-    return this.store.guarded('emptying the bin', async (db) => {
-      const oldest = await db.bin.orderBy('at').first();
-      if (oldest) await removeRows(db, [oldest.id]);
-      return oldest ?? null;
-    });
+  /** What has lain there longest; null when there is nothing. */
+  async oldest(): Promise<BinRow | null> {
+    return (await this.store.database.bin.orderBy('at').first()) ?? null;
   }
 }
 

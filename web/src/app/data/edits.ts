@@ -58,6 +58,11 @@ export class Edits {
     this.update((s) => ({ ...s, edits: [...s.edits, { edit, where: 'waiting' }] }));
   }
 
+  /** Whether an edit is still to be stored. */
+  has(edit: Edit): boolean {
+    return this.state().edits.some((e) => e.edit === edit);
+  }
+
   /** Those of a database that are to be stored next, in their order; from now on they are on their way. */
   take(db: string): readonly Edit[] {
     const next = this.state().edits.filter((e) => e.edit.db === db && (e.where === 'waiting' || e.where === 'stuck'));

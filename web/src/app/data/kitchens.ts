@@ -102,6 +102,8 @@ export class Kitchens {
   /** Opens a kitchen; false when there is nothing in its database any more, which is said. */
   async enter(entry: KitchenEntry): Promise<boolean> {
     const db = this.store.made(entry.db);
+    // what was asked for in the kitchen that is left belongs to it
+    await this.store.settled();
     try {
       await db.opened();
     } catch (e) {
@@ -233,7 +235,10 @@ export class Kitchens {
       await this.notices.trouble(e, entry.name);
       return false;
     }
-    if (this.store.name() !== db.name) this.store.take(db);
+    if (this.store.name() !== db.name) {
+      await this.store.settled();
+      this.store.take(db);
+    }
     await this.entered(entry);
     return true;
   }

@@ -43,12 +43,15 @@ export class RoomWatch {
     );
   }
 
+  /** Removes for good what has lain in the bin longest, a kitchen or what was one's of this one; its title. */
   private async removeOldest(): Promise<string | null> {
     const kitchen = this.registry.binned().at(-1);
-    const row = await this.bins.removeOldest();
-    if (row) return row.title;
-    if (kitchen) await this.registry.purge(kitchen.id);
-    return kitchen?.name ?? null;
+    const row = await this.bins.oldest();
+    if (kitchen && (row === null || (kitchen.since ?? 0) < row.at)) {
+      await this.registry.purge(kitchen.id);
+      return kitchen.name;
+    }
+    return row && (await this.bins.remove([row])) ? row.title : null;
   }
 
   private async estimate(): Promise<Room | null> {

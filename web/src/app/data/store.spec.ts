@@ -162,6 +162,20 @@ describe('the store', () => {
     sub.unsubscribe();
   });
 
+  it('keeps a change of the kitchen it was made in when another is opened before it is stored', async () => {
+    const other = `test-${newId()}`;
+    const db = await store.made(other).opened();
+    const late = store.change(kinds.formula, 'oat', 'flour', doc(base), doc(set(base, 0, 311)));
+    store.take(db);
+    expect(await late).toBeFalse();
+    expect(await store.database.working.count()).toBe(0);
+    await store.open(name);
+    await store.settled();
+    expect(grams(await now(), 0)).toBe(311);
+    expect(store.edits.any()).toBeFalse();
+    await new KitchenDatabase(other).delete();
+  });
+
   it('turns a failed write into words, and the screen goes on', async () => {
     store.database.close();
     expect(await store.change(kinds.formula, 'oat', 'x', doc(base), doc(set(base, 0, 1)))).toBeFalse();

@@ -121,7 +121,11 @@ export class Store {
     this.shut.set(null);
     this.open$.next(db);
     this.opened.set(db.name);
-    if (old !== db) old?.close();
+    if (old && old !== db) {
+      old.close();
+      // what was not stored by now is kept until that kitchen is open again
+      this.edits.halt(old.name);
+    }
     // what could not be stored when this kitchen was open before may have room now
     if (this.edits.stuck().some((e) => e.db === db.name)) void this.storeNow();
   }
@@ -275,7 +279,7 @@ export class Store {
       }
     });
     if (done === null) this.edits.halt(this.name() ?? '');
-    return done === true && (wanted === null || !this.edits.stuck().includes(wanted));
+    return done === true && (wanted === null || !this.edits.has(wanted));
   }
 
   /** Tries again to store what is on the screen only; whether all of it is on the disk now. */
