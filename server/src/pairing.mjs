@@ -1,7 +1,7 @@
 import { randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
 import { Bucket } from './rate.mjs';
 import { turnAway } from './headers.mjs';
-import { policy } from './policy.mjs';
+import { NONCE, policy } from './policy.mjs';
 
 const COOKIE = 'orvin-paired';
 /** Tries of all devices together: so many at once, and so many a second. With a million codes that is 16 years of trying. */
@@ -22,14 +22,25 @@ const page = (words) => `<!doctype html>
     <meta charset="utf-8" />
     <title>Pair with Orvin</title>
     <meta name="viewport" content="width=device-width, initial-scale=1" />
+    <style nonce="${NONCE}">
+      body { margin: 0; min-height: 100vh; display: grid; place-items: center; background: #edf2f7; color: #0f172a; font: 1.1rem/1.5 system-ui, sans-serif; border-top: 7px solid #1d3f94; box-sizing: border-box; }
+      main { max-width: 26rem; margin: 1rem; padding: 1.5rem; background: #fff; border: 2px solid #1d3f94; border-radius: 14px; }
+      h1 { margin: 0; font-size: 1.5rem; }
+      label { display: block; font-weight: 600; }
+      input, button { font: inherit; min-height: 3rem; box-sizing: border-box; border: 1.5px solid #1d3f94; border-radius: 10px; padding: 0 0.8rem; }
+      input { width: 100%; margin: 0.3rem 0 0.8rem; letter-spacing: 0.15em; }
+      button { width: 100%; background: #1d3f94; color: #fff; font-weight: 600; }
+    </style>
   </head>
   <body>
+    <main>
     <h1>Pair this device</h1>
     <p role="status">${words}</p>
     <form method="post" action="/pair">
       <label>Code <input name="code" autocomplete="one-time-code" maxlength="24" required autofocus /></label>
       <button>pair</button>
     </form>
+    </main>
   </body>
 </html>
 `;
