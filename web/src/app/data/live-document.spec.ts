@@ -40,6 +40,25 @@ describe('a record that is changed step by step', () => {
     expect((await store.database.meta.get('shopping'))?.value).toEqual(list('scones', 'loaf', 'muffins'));
   });
 
+  it('shows each change on top of those before, though nobody looked between one’s landing and the next', async () => {
+    await press('scones');
+    await until(() => shown() === 'scones');
+    for (const id of ['loaf', 'muffins', 'rolls']) {
+      const before = shown();
+      const writing = press(id);
+      // looked at while it is on its way, and not again until the next is
+      await Promise.resolve();
+      expect(shown()).toBe(`${before} ${id}`);
+      await writing;
+      const next = press(`${id}-two`);
+      for (let i = 0; i < 5; i++) {
+        await new Promise((r) => setTimeout(r));
+        expect(shown()).toBe(`${before} ${id} ${id}-two`);
+      }
+      await next;
+    }
+  });
+
   it('shows what undo leaves, down to nothing at all', async () => {
     await press('scones');
     await press('loaf');

@@ -31,21 +31,24 @@ export class LiveDocument<T> {
     const { edits } = store;
     this.key = signal<string | null>(kind.only ?? null);
     this.told = toSignal(toObservable(this.key).pipe(switchMap((key) => store.record$(kind, key))));
-    this.base = linkedSignal<{ told: Told<T> | null; flying: boolean }, Told<T> | null>({
+    this.base = linkedSignal<{ known: Told<T> | null; told: Told<T> | null; flying: boolean }, Told<T> | null>({
       source: () => {
         const [db, key, told] = [store.name(), this.key(), this.told()];
-        const known = db === null || key === null ? null : edits.knownOf(db, kind, key);
-        const mine = told && told.db === db && told.key === key ? told : null;
-        const newest = known && db !== null && (mine?.revision ?? 0) < known.revision ? { db, key, ...known } : mine;
+        if (db === null || key === null) return { known: null, told: null, flying: false };
+        const known = edits.knownOf(db, kind, key);
         return {
-          told: newest ?? (known && db !== null ? { db, key, ...known } : null),
-          flying: db !== null && key !== null && edits.flying(db, kind, key),
+          known: known && { db, key, ...known },
+          told: told && told.db === db && told.key === key ? told : null,
+          flying: edits.flying(db, kind, key),
         };
       },
-      // what is told while changes are on their way may hold them or not: it is taken over once that is known
-      computation: ({ told, flying }, previous) => {
+      // what is told while changes are on their way may hold them or not: it is taken over once that is known. What this tab
+      // wrote before them counts then, whether or not anybody has looked at it since
+      computation: ({ known, told, flying }, previous) => {
         const was = previous?.value ?? null;
-        return flying && was && was.db === told?.db && was.key === told.key ? was : told;
+        const here =
+          was && (known ?? told) && was.db === (known ?? told)?.db && was.key === (known ?? told)?.key ? was : null;
+        return flying ? (newer(known, here) ?? told) : newer(told, known);
       },
     });
     this.value = computed<T | null>(() => {
@@ -91,4 +94,9 @@ export class LiveDocument<T> {
     const how = typeof change === 'function' ? (change as Edit<T>['change']) : rebased(this.kind, this.value(), change);
     return this.store.edit(this.kind, key, label, how, { ...(along && { along }) });
   }
+}
+
+/** The newer of two states of a record, the first of two that are as new. */
+function newer<T>(a: Told<T> | null, b: Told<T> | null): Told<T> | null {
+  return a && b ? (b.revision > a.revision ? b : a) : (a ?? b);
 }

@@ -6,6 +6,7 @@ import type { MadeBake, Step, Weight } from '@orvin/core';
 import type { Store } from '../../data/store';
 import { closeKitchen, openKitchen } from '../../data/testing/kitchen';
 import { Makings } from '../../desk/makings';
+import { WallClock } from '../../desk/wall-clock';
 import type { Link } from '../../devices/device';
 import { muffinBake } from '../../ui/testing/muffins';
 import { host, until } from '../../ui/testing/page';
@@ -18,6 +19,8 @@ function clockInHand(): void {
   ahead = 0;
   const real = performance.now.bind(performance);
   spyOn(performance, 'now').and.callFake(() => real() + ahead);
+  // the device's clock was not set back: this one is let run ahead
+  spyOn(WallClock.prototype, 'setBack').and.returnValue(0);
 }
 const turn = (): Promise<void> => new Promise((r) => setTimeout(r));
 
