@@ -56,11 +56,3 @@ async function removeRows(db: KitchenDatabase, ids: readonly string[]): Promise<
   });
   return true;
 }
-
-/** How many bytes the photos of the bin's rows take. */
-export async function binBytes(db: KitchenDatabase): Promise<number> {
-  let bytes = 0;
-  const rows = await db.bin.toArray();
-  for (const p of await db.photos.bulkGet(rows.flatMap(photosOf))) bytes += p?.bytes.byteLength ?? 0;
-  return bytes + JSON.stringify(rows).length;
-}

@@ -121,7 +121,10 @@ export class Registry {
   /** A database that is in no list: with a kitchen in it, it goes into the bin, where it can be taken back; else away. */
   private async found(name: string, now: number): Promise<void> {
     const db = new KitchenDatabase(name);
-    const kitchen = await db.opened().then(() => db.meta.get('kitchen'), () => undefined); // prettier-ignore
+    // one that cannot be opened here, or was written by a newer Orvin, is nobody's to remove
+    const there = await db.opened().catch(() => null);
+    if (!there) return;
+    const kitchen = await db.meta.get('kitchen');
     const title = (kitchen?.value as { name?: string } | undefined)?.name;
     db.close();
     const entry: KitchenEntry = { id: name.slice(PREFIX.length), name: title ?? name, db: name, demo: false, createdAt: now }; // prettier-ignore

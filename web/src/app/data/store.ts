@@ -206,7 +206,7 @@ export class Store {
       redo: await db.commands.where('[doc+undone]').equals([doc, 1]).first(),
     }));
     return combineLatest([stored, this.edits.stuck$]).pipe(
-      map(([h, stuck]) => ({ ...h, undo: stuck.findLast((e) => e.scope === doc) ?? h.undo })),
+      map(([h, stuck]) => ({ ...h, undo: stuck.findLast((e) => e.scope === doc && e.db === this.name()) ?? h.undo })),
     );
   }
 

@@ -4,7 +4,7 @@ import type { KitchenDatabase } from './database';
 import { formats } from './formats';
 import { shortId } from './ids';
 import { kindAt, kinds, rebased, type Kind, type Part } from './kinds';
-import type { BinRow, Command, VersionRecord } from './records';
+import type { BinRow, Command, PhotoRecord, ThumbRecord, VersionRecord } from './records';
 
 const MAX_COMMANDS = 300;
 
@@ -19,7 +19,7 @@ export interface Written<T> {
 }
 
 /** The tables that a change may touch. */
-export const stepTables = (db: KitchenDatabase) => [db.working, db.bakes, db.meta, db.versions, db.series, db.commands, db.bin]; // prettier-ignore
+export const stepTables = (db: KitchenDatabase) => [db.working, db.bakes, db.meta, db.versions, db.series, db.commands, db.bin, db.photos, db.thumbs]; // prettier-ignore
 
 type Row = { readonly revision?: number } | undefined;
 
@@ -91,6 +91,12 @@ export class Writing {
     const revision = (was?.revision ?? 0) + 1;
     await table.put({ ...kind.row(value, key, was, this.now), revision });
     return { value, revision };
+  }
+
+  /** Keeps a photo and its small picture; the step that it belongs to names it. */
+  async photo(photo: PhotoRecord, thumb: ThumbRecord): Promise<void> {
+    await this.db.photos.put(photo);
+    await this.db.thumbs.put(thumb);
   }
 
   /** Takes back the last step of a document that counts, or does the last again that was taken back. */
