@@ -49,9 +49,9 @@ describe('the bin of a kitchen', () => {
   afterEach(() => closeKitchen(store));
 
   const lying = async (): Promise<string[]> => (await store.database.bin.toArray()).map((r) => `${r.what} ${r.title}`).sort(); // prettier-ignore
-  const photo = (id: string): Promise<boolean> => {
+  const photo = (id: string): Promise<unknown> => {
     const own = { id, bakeId: 'b', type: 'image/png', bytes: new ArrayBuffer(9) };
-    return store.addPhoto({ ...own, width: 3, height: 3 }, own);
+    return store.write('a photo', (w) => w.photo({ ...own, width: 3, height: 3 }, own));
   };
   const photos = async (): Promise<string[]> => (await store.database.photos.toCollection().primaryKeys()).sort();
   const row = async (what: string) => {

@@ -9,7 +9,7 @@ import { Edits, type Edit } from './edits';
 import { newId } from './ids';
 import { kindAt, kinds, rebased, type Kind } from './kinds';
 import { Notices } from './notices';
-import type { Command, Doc, MetaRecord, PhotoRecord, ThumbRecord, VersionRecord, WorkingRecord } from './records';
+import type { Command, Doc, MetaRecord, VersionRecord, WorkingRecord } from './records';
 import { Unfit, Writing, type Written } from './writing';
 
 /** A kitchen that is being written, as it will be read. */
@@ -348,18 +348,6 @@ export class Store {
     return this.edit(kinds.bake, bake.id, `log ${bake.title}`, () => bake, {
       along: (w) => asLogged(w, bake, of, from),
     });
-  }
-
-  /** Keeps a photo and its small picture; the bake names it in a change of its own, which can be undone. */
-  async addPhoto(photo: PhotoRecord, thumb: ThumbRecord): Promise<boolean> {
-    const work = async (db: KitchenDatabase): Promise<true> => {
-      await db.transaction('rw', [db.photos, db.thumbs], async () => {
-        await db.photos.put(photo);
-        await db.thumbs.put(thumb);
-      });
-      return true;
-    };
-    return (await this.guarded('a photo', work)) !== null;
   }
 
   /** Runs writes one after another; the one place where a failed one is put into words. */

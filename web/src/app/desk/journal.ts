@@ -5,6 +5,8 @@ import { Shrinking } from '../compute/shrinking';
 import { newId } from '../data/ids';
 import { kinds } from '../data/kinds';
 import { Notices } from '../data/notices';
+import type { PhotoRecord, ThumbRecord } from '../data/records';
+import { RoomWatch } from '../data/room';
 import { Store } from '../data/store';
 
 const PICTURES = /^image\/(?:jpeg|png|webp|avif|gif|bmp|heic|heif)$/;
@@ -16,6 +18,7 @@ const MOST_BYTES = 60e6;
 export class Journal {
   private readonly store = inject(Store);
   private readonly notices = inject(Notices);
+  private readonly room = inject(RoomWatch);
   private readonly shrinking = inject(Shrinking);
 
   change(bake: BakeRecord, label: string, next: Partial<BakeRecord>): Promise<boolean> {
@@ -44,6 +47,7 @@ export class Journal {
   /** Makes photos small and adds them to a bake; says which could not be read. Resolves to how many were added. */
   async addPhotos(bake: BakeRecord, files: readonly File[]): Promise<number> {
     const ids: string[] = [];
+    const made: (readonly [PhotoRecord, ThumbRecord])[] = [];
     for (const file of files) {
       if (!PICTURES.test(file.type) || file.size > MOST_BYTES) {
         this.notices.problem(
@@ -61,18 +65,24 @@ export class Journal {
         continue;
       }
       const id = newId();
-      if (
-        await this.store.addPhoto(
-          { id, bakeId: bake.id, ...o.value.photo },
-          { id, bakeId: bake.id, type: o.value.thumb.type, bytes: o.value.thumb.bytes },
-        )
-      )
-        ids.push(id);
+      made.push([
+        { id, bakeId: bake.id, ...o.value.photo },
+        { id, bakeId: bake.id, type: o.value.thumb.type, bytes: o.value.thumb.bytes },
+      ]);
+      ids.push(id);
     }
-    if (ids.length > 0)
-      await this.change(bake, ids.length === 1 ? 'add a photo' : `add ${ids.length} photos`, {
-        photos: [...(bake.photos ?? []), ...ids],
-      });
-    return ids.length;
+    if (ids.length === 0) return 0;
+    // with the bake that names them, or not at all: what nothing names is tidied away
+    const label = ids.length === 1 ? 'add a photo' : `add ${ids.length} photos`;
+    const named = (now: BakeRecord | null): BakeRecord | null =>
+      now && { ...now, photos: [...(now.photos ?? []), ...ids] };
+    const done = await this.store.edit(kinds.bake, bake.id, label, named, {
+      along: async (w, _now, next) => {
+        for (const [photo, thumb] of made) await w.photo(photo, thumb);
+        return next;
+      },
+    });
+    void this.room.look();
+    return done ? ids.length : 0;
   }
 }

@@ -31,10 +31,10 @@ describe('a photo of a bake', () => {
       ['two', 'blue'],
     ] as const)
       // prettier-ignore
-      await store.addPhoto(
+      await store.write('a photo', (w) => w.photo(
         { id, bakeId: 'b', type: 'image/svg+xml', width: 4, height: 3, bytes: svg(colour) },
         { id, bakeId: 'b', type: 'image/svg+xml', bytes: svg(`dark${colour}`) },
-      );
+      ));
   });
   afterEach(() => closeKitchen(store));
 
