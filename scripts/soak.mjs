@@ -1,205 +1,124 @@
 // Random bakers in two tabs of a browser that is killed again and again: npm run soak -- --minutes=10 [--kills=500]
-// [--edits=5000] [--seed=1]. It ends when one of them is reached. After each kill what is on the disk is held against a model
-// of all that was shown as stored, and the databases against the list of kitchens.
+// [--edits=5000] [--seed=1] [--only=bench,log]. It ends when all that is asked for has been reached, or the minutes are over.
+// After each kill what is on the disk is held against a model of all that was shown as stored, and the databases against the
+// list of kitchens.
 import { Profile } from '../e2e/src/killed.mjs';
 import { chance } from '../server/src/standins/chance.mjs';
-import { Model } from './lib/model.mjs';
 import { ensureBuilt } from './lib/ready.mjs';
 import { serve } from './lib/serve.mjs';
+import { LINES, lookAt } from './soak/disk.mjs';
+import { learn } from './soak/kitchens.mjs';
+import { Model } from './soak/model.mjs';
+import { names, places } from './soak/places.mjs';
 
-const argument = (name, usual) => Number(process.argv.find((a) => a.startsWith(`--${name}=`))?.split('=')[1] ?? usual);
-const minutes = argument('minutes', 5);
-const most = { kills: argument('kills', Infinity), edits: argument('edits', Infinity) };
-const seed = argument('seed', Date.now() % 1e6);
-const dice = chance(seed);
+const given = (name, usual) => process.argv.find((a) => a.startsWith(`--${name}=`))?.split('=')[1] ?? usual;
+const minutes = Number(given('minutes', 5));
+const wanted = { kills: Number(given('kills', Infinity)), edits: Number(given('edits', Infinity)) };
+const only = given('only', '').split(',').filter(Boolean);
+const seed = given('seed', Date.now() % 1e6);
+const dice = chance(Number(seed));
 const upTo = (n) => Math.floor(dice.even(0, n));
 const oneOf = (list) => list[upTo(list.length)];
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 const PORT = 4397;
+/** How long what was cut off may take to be finished after a start, ms. */
+const SWEPT_MS = 10_000;
 
-/** The lines that are changed: ids of their ingredients, and what they are called on the Bench. */
-const LINES = {
-  'rye-and-pear-loaf': { 'plain-flour': 'Plain flour', 'rye-flour': 'Rye flour' },
-  'oat-and-rhubarb-muffins': { 'plain-flour': 'Plain flour', salt: 'Fine salt' },
-  'cardamom-yogurt-round': { 'plain-flour': 'Plain flour', yogurt: 'Plain yogurt' },
-};
-/** How long a press may take until it is shown as stored, ms: far more than it does. */
-const PATIENCE = 30_000;
-
-/** What is on the disk, read past the application. */
-function look(lines) {
-  const done = (r) =>
-    new Promise((yes, no) => {
-      r.onsuccess = () => yes(r.result);
-      r.onerror = () => no(r.error);
-    });
-  const open = async (name) => {
-    const asked = indexedDB.open(name);
-    asked.onupgradeneeded = () => asked.transaction.abort();
-    return done(asked).catch(() => null);
-  };
-  return (async () => {
-    const names = (await indexedDB.databases()).map((d) => d.name);
-    const registry = await open('orvin');
-    const entries = registry ? await done(registry.transaction('kitchens').objectStore('kitchens').getAll()) : [];
-    const current = registry
-      ? (await done(registry.transaction('settings').objectStore('settings').get('current')))?.value
-      : null;
-    registry?.close();
-    const unlisted = names.filter((n) => n.startsWith('orvin-kitchen-') && !entries.some((e) => e.db === n));
-    const partial = [];
-    let grams = null;
-    for (const e of entries) {
-      const db = names.includes(e.db) ? await open(e.db) : null;
-      const has = db?.objectStoreNames.contains('meta') ?? false;
-      const whole = has && (await done(db.transaction('meta').objectStore('meta').get('kitchen'))) !== undefined;
-      if (!whole || e.state === 'filling' || e.state === 'leaving')
-        partial.push(`${e.name} (${e.state ?? 'listed'}${whole ? '' : ', without its kitchen'})`);
-      if (e.id === current && whole) {
-        const rows = await done(db.transaction('working').objectStore('working').getAll());
-        grams = rows.flatMap((w) => {
-          const wanted = lines[w.id];
-          const items = w.formula.groups.flatMap((g) => g.items);
-          return wanted
-            ? [[w.id, Object.keys(wanted).map((i) => [i, items.find((x) => x.ingredient === i)?.grams])]]
-            : [];
-        });
-      }
-      db?.close();
-    }
-    return { unlisted, partial, grams };
-  })();
+const counts = { kills: 0, lost: 0, unlisted: 0, partial: 0, stalled: 0 };
+const visits = new Map();
+const say = () =>
+  `${counts.kills} kills, ${model.acknowledged} changes shown as stored, ${counts.lost} lost or made up, ` +
+  `${counts.unlisted} databases in no list, ${counts.partial} kitchens left by half, ${counts.stalled} presses that came to nothing`;
+function note(list) {
+  counts.lost += list.length;
+  for (const l of list) console.error(`after kill ${counts.kills}: ${l}`);
 }
-const found = (grams) => new Map((grams ?? []).map(([id, g]) => [id, new Map(g)]));
 
-/** A tab on the Bench of a formula. */
-async function bench(page, id) {
-  await page.goto(`/bench/${id}`);
-  await page.locator('orvin-row').first().waitFor();
-}
-const field = (page, name) => page.getByLabel(`${name}, grams; any unit can be typed`);
+/** A place to go, by how often they go there. */
+function placeFor(r) {
+  const able = Object.entries(places).filter(([n, p]) => (only.length === 0 || only.includes(n)) && (p.can?.(r) ?? true));
+  const all = able.flatMap(([n, p]) => Array.from({ length: p.weight }, () => n));
+  return oneOf(all.length > 0 ? all : ['kitchens']);
+} // prettier-ignore
 
-/** One press, until it is shown as stored. */
-async function act(model, page, id) {
-  const line = oneOf(Object.keys(LINES[id]));
-  const name = LINES[id][line];
-  const what = upTo(10);
-  if (what < 2 && model.steps.get(id).length > 0) {
-    const a = model.begin({ kind: 'undo', id });
-    await page.locator('button[aria-label^="Undo"]').click();
-    await page
-      .getByText(/^Undone/)
-      .first()
-      .waitFor({ timeout: PATIENCE, polling: 40 });
-    const s = model.steps.get(id).at(-1);
-    await page.waitForFunction(
-      ([n, x]) => Number(document.querySelector(`input[aria-label^="${n}, grams"]`)?.value ?? x) === x,
-      [LINES[id][s.line], s.from],
-      { timeout: PATIENCE },
+let model = new Model(new Map());
+/** Some presses at one place in two tabs; the last is cut off at any moment of it. Resolves to the place. */
+async function round(browser) {
+  const db = model.world.get('current');
+  const r = { model, db, upTo, oneOf };
+  r.id = oneOf(names(r, 'stands').filter((id) => id in LINES));
+  const name = placeFor(r);
+  const place = places[name];
+  visits.set(name, (visits.get(name) ?? 0) + 1);
+  r.pages = [await browser.page(), await browser.page()];
+  r.look = async () => note(model.settle((await lookAt(r.pages[0])).world));
+  const caught = (work) =>
+    work.then(
+      () => null,
+      (e) => e,
     );
-    return model.landed(a);
+  const presses = place.presses ?? [3, 6];
+  const last = presses[0] + upTo(presses[1] - presses[0]);
+  let failed = await caught(Promise.all(r.pages.map((page) => place.go({ ...r, page }))));
+  // until a baker can do nothing more there
+  for (let i = 0; failed === null && i <= last && (place.can?.(r) ?? true); i++) {
+    r.page = oneOf(r.pages);
+    const work = caught(place.act(r));
+    if (i < last) failed = await work;
+    else {
+      await pause(upTo(place.longest ?? 120));
+      await browser.kill();
+      await work;
+      return place;
+    }
   }
-  const to = 40 + upTo(400);
-  if (to === model.grams.get(id).get(line)) return;
-  const a = model.begin({ kind: 'set', id, line, to });
-  await field(page, name).fill(String(to));
-  await field(page, name).press('Enter');
-  await page
-    .locator(`button[aria-label$="→ ${to} g"][aria-label^="Undo ${name}"]`)
-    .waitFor({ timeout: PATIENCE, polling: 40 });
-  model.landed(a);
+  if (failed) {
+    counts.stalled++;
+    console.error(
+      `${name}: ${failed.message}`,
+      model.flying.map((a) => a.what),
+    );
+    for (const p of r.pages) console.error(await p.evaluate(() => `${document.querySelector('main')?.innerText.slice(0, 600)}\n-- ${document.querySelector('.notices')?.innerText}`).catch(String)); // prettier-ignore
+  }
+  await browser.kill();
+  return place;
 }
 
-/** Both tabs at once, at lines of their own; the order of the two steps is nobody's to say. */
-async function together(model, pages, id) {
-  const lines = Object.keys(LINES[id]);
-  const acts = lines.map((line) => model.begin({ kind: 'set', id, line, to: 40 + upTo(400) }));
-  await Promise.all(
-    acts.map(async (a, i) => {
-      const page = pages[i];
-      await field(page, LINES[id][a.line]).fill(String(a.to));
-      await field(page, LINES[id][a.line]).press('Enter');
-    }),
-  );
-  await Promise.all(
-    pages.flatMap((page) =>
-      acts.map((a) =>
-        page.waitForFunction(
-          ([n, x]) => Number(document.querySelector(`input[aria-label^="${n}, grams"]`)?.value) === x,
-          [LINES[id][a.line], a.to],
-          { timeout: PATIENCE, polling: 40 },
-        ),
-      ),
-    ),
-  );
-  // in the other tab only what is on the disk is seen
-  for (const a of acts) model.landed(a);
-  model.steps.get(id).length = 0;
-}
-
-const counts = { kills: 0, edits: 0, lost: 0, unlisted: 0, partial: 0, rounds: 0 };
-const wrong = [];
-const until = Date.now() + minutes * 60_000;
 await ensureBuilt();
 const server = await serve(PORT);
 const profile = new Profile();
+const until = Date.now() + minutes * 60_000;
 try {
   let browser = await profile.start(server.base);
   let page = await browser.page();
   await page.goto('/shelf');
   await page.getByText('Hollin Lane').first().waitFor();
-  await page.goto('/health');
-  const model = new Model(found((await page.evaluate(look, LINES)).grams));
+  await learn(page, lookAt);
+  model = new Model((await lookAt(page)).world);
   await page.close();
-  console.log(`Seed ${seed}: ${[...model.grams].map(([id, g]) => `${id} ${[...g].join(' ')}`).join('; ')}`);
-  while (Date.now() < until && counts.kills < most.kills && model.acknowledged < most.edits) {
-    counts.rounds++;
-    const id = oneOf(Object.keys(LINES));
-    const pages = [await browser.page(), await browser.page()];
-    await Promise.all(pages.map((p) => bench(p, id)));
-    const presses = 4 + upTo(14);
-    const fatal = presses - 1;
-    for (let i = 0; i < presses; i++) {
-      const work = (upTo(8) === 0 ? together(model, pages, id) : act(model, oneOf(pages), id)).then(
-        () => null,
-        (e) => e,
-      );
-      // the last press is cut off at any moment of it
-      if (i === fatal) await pause(upTo(120));
-      const failed = i === fatal ? null : await work;
-      if (i === fatal) {
-        await browser.kill();
-        await work;
-        break;
-      }
-      if (failed) {
-        for (const p of pages) console.error(await p.evaluate(() => [...document.querySelectorAll('input[aria-label*=", grams"]')].map((f) => `${f.getAttribute('aria-label')?.split(',')[0]} ${f.value}`).join('; ') + document.querySelector('.notices')?.textContent)); // prettier-ignore
-        throw failed;
-      }
-    }
+  console.log(`Seed ${seed}: ${model.world.size} things to be minded`);
+  while (Date.now() < until && (counts.kills < wanted.kills || model.acknowledged < wanted.edits)) {
+    const place = await round(browser);
     counts.kills++;
     browser = await profile.start(server.base);
     page = await browser.page();
-    await page.goto('/health');
-    const left = await page.evaluate(look, LINES);
-    const lost = model.settle(found(left.grams));
-    if (lost.length > 0) wrong.push(...lost.map((l) => `after kill ${counts.kills}: ${l}`));
-    counts.lost += lost.length;
+    await page.goto(place.atStart ? '/shelf' : '/health');
+    let left = await lookAt(page);
+    for (const end = Date.now() + SWEPT_MS; place.atStart && left.partial.length > 0 && Date.now() < end;) {
+      await pause(100);
+      left = await lookAt(page);
+    }
+    note(model.settle(left.world));
     counts.unlisted += left.unlisted.length;
+    counts.partial += left.partial.length;
     await page.close();
-    if (counts.kills % 25 === 0)
-      console.log(
-        `${counts.kills} kills, ${model.acknowledged} edits, ${counts.lost} lost, ${counts.unlisted} unlisted`,
-      );
+    if (counts.kills % 25 === 0) console.log(say());
   }
-  counts.edits = model.acknowledged;
   await browser.kill();
 } finally {
   profile.remove();
   server.stop();
 }
-for (const w of wrong) console.error(w);
-console.log(
-  `${counts.kills} kills, ${counts.edits} edits shown as stored, ${counts.lost} lost, ${counts.unlisted} databases in no list`,
-);
-process.exitCode = counts.lost + counts.unlisted > 0 ? 1 : 0;
+console.log([...visits].map(([n, x]) => `${n} ${x}`).join(', '));
+console.log(say());
+process.exitCode = counts.lost + counts.unlisted + counts.partial + counts.stalled > 0 ? 1 : 0;

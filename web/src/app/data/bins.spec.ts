@@ -10,33 +10,14 @@ import { Notices } from './notices';
 import { Registry } from './registry';
 import { RoomWatch } from './room';
 import type { Store } from './store';
-import { closeKitchen, logged, openKitchen } from './testing/kitchen';
+import { bakeOf, closeKitchen, logged, openKitchen } from './testing/kitchen';
 
 const DAY = 86_400_000;
 const f: Formula = {
   ...readRecipe('Oat scones\n300 g plain flour\n15 g baking powder\n60 g butter\n180 g milk').formula,
   id: 'oat',
 };
-const bake = (photos: readonly string[]): BakeRecord => ({
-  id: 'b',
-  formulaId: 'oat',
-  versionId: null,
-  title: 'Oat scones',
-  family: 'scone',
-  densityGPerMl: 1.1,
-  rise: 1.8,
-  at: 1,
-  tin: { tin: defaultKitchen.tins[0] as never, count: 1 },
-  batterG: 500,
-  ovenId: 'oven',
-  ovenC: 200,
-  fan: false,
-  predicted: null,
-  minutes: 18,
-  outcome: 'good',
-  notes: '',
-  photos,
-});
+const bake = (photos: readonly string[]): BakeRecord => bakeOf('b', { photos });
 
 describe('the bin of a kitchen', () => {
   let store: Store;
@@ -62,7 +43,7 @@ describe('the bin of a kitchen', () => {
 
   it('keeps a formula that was taken away until it is put back, from there or by undo', async () => {
     const doc = { formula: f, plan: {} };
-    await store.change(kinds.formula, 'oat', 'away', doc, null, 'shelf');
+    await store.change(kinds.formula, 'oat', 'away', doc, null);
     expect(await lying()).toEqual(['formula Oat scones']);
     await store.undo('shelf');
     expect(await lying()).toEqual([]);
@@ -70,9 +51,20 @@ describe('the bin of a kitchen', () => {
     expect(await bins.putBack(await row('formula'))).toBeTrue();
     expect((await store.read(kinds.formula, 'oat')).value?.formula).toEqual(f);
     expect(await lying()).toEqual([]);
-    // which is a step as well
-    await store.undo('oat');
+    // which is a step as well, of the Shelf: its Bench is no place to take itself away
+    expect(await store.undo('oat')).toBeNull();
+    await store.undo('shelf');
     expect((await store.read(kinds.formula, 'oat')).value).toBeNull();
+  });
+
+  it('takes a formula that was just read away again from the Shelf, not from its Bench', async () => {
+    await store.shelve({ ...f, id: 'new' }, 'as read');
+    expect(await store.undo('new')).toBeNull();
+    expect((await store.undo('shelf'))?.label).toContain('read');
+    expect((await store.read(kinds.formula, 'new')).value).toBeNull();
+    expect(await lying()).toEqual(['formula Oat scones']);
+    await store.redo('shelf');
+    expect((await store.read(kinds.formula, 'new')).value?.formula.id).toBe('new');
   });
 
   it('keeps a tin and an ingredient of one’s own, and puts each back among those that are there now', async () => {
@@ -199,6 +191,23 @@ describe('the list of kitchens', () => {
     done();
     await working;
     expect(registry.listed().some((e) => e.db === busy)).toBeTrue();
+  });
+
+  it('leaves alone what a newer Orvin wrote, and what cannot be read now', async () => {
+    const [newer, broken] = [name(), name()];
+    for (const db of [newer, broken]) await fill(db);
+    for (const [db, version] of [[newer, 990], [broken, 30]] as const) {
+      const raised = indexedDB.open(db, version);
+      await new Promise((done) => (raised.onsuccess = raised.onerror = done));
+      raised.result.close();
+    } // prettier-ignore
+    const real = KitchenDatabase.prototype.opened;
+    spyOn(KitchenDatabase.prototype, 'opened').and.callFake(function (this: KitchenDatabase) {
+      return this.name === broken ? Promise.reject(new DOMException('it cannot be read', 'UnknownError')) : real.call(this);
+    }); // prettier-ignore
+    await registry.sweep();
+    expect([await there(newer), await there(broken)]).toEqual([true, true]);
+    expect(registry.binned().some((e) => e.db === newer || e.db === broken)).toBeFalse();
   });
 
   it('puts what nobody knew of into the bin, and what lay there long enough away', async () => {

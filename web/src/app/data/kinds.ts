@@ -30,6 +30,8 @@ export interface Kind<T> {
   readonly only?: string;
   /** The document whose undo takes its changes back; left out where a change is no step. */
   readonly scope?: (key: string) => string;
+  /** The document whose undo takes it back where a record comes or goes as a whole; its own when left out. */
+  readonly whole?: string;
   /** Whether it fits its open format; looked at before it is written. */
   check?(f: Formats, value: T): Checked<unknown>;
   /** The value in a row, as it is read today, whatever wrote it. */
@@ -72,6 +74,8 @@ const formula: Kind<Doc> = {
   name: 'formula',
   table: 'working',
   scope: (key) => key,
+  // what is no longer there has no Bench on which to take that back
+  whole: 'shelf',
   check: (f, value) => f.checkFormula(value.formula),
   of: ({ formula, plan }: WorkingRecord) => ({ formula, plan }),
   row: (value, id, was, updatedAt) => ({ ...was, ...value, id, updatedAt }),
@@ -176,6 +180,10 @@ const all: readonly Kind<unknown>[] = Object.values(kinds);
 /** The kind of a record by where it lies. */
 export const kindAt = (table: TableName, key: string): Kind<unknown> =>
   all.find((k) => k.table === table && (k.only === undefined ? table !== 'meta' : k.only === key)) ?? pile;
+
+/** The document whose undo takes a change of a record back; undefined where it is no step. */
+export const scopeOf = (kind: Pick<Kind<never>, 'scope' | 'whole'>, key: string, whole: boolean): string | undefined =>
+  (whole ? kind.whole : undefined) ?? kind.scope?.(key);
 
 /** A change that was made on `base`, made on what is there now. */
 export function rebased<T>(kind: Kind<T>, base: T | null, next: T | null): (now: T | null) => T | null {

@@ -54,6 +54,8 @@ export class Kitchens {
   private begun: Promise<void> | null = null;
   readonly current = signal<KitchenEntry | null>(null);
   readonly all = this.registry.listed;
+  /** The kitchen that could not be opened at the start, since a newer Orvin wrote it. */
+  readonly refused = signal<KitchenEntry | null>(null);
   /** Databases that were seen whole while they were open here. */
   private seenWhole: string | null = null;
 
@@ -107,9 +109,9 @@ export class Kitchens {
     try {
       await db.opened();
     } catch (e) {
-      if (e instanceof NewerDatabase) this.store.shut.set('newer');
-      else await this.notices.trouble(e, entry.name);
-      return e instanceof NewerDatabase;
+      if (e instanceof NewerDatabase) return this.newerThanThis(entry);
+      await this.notices.trouble(e, entry.name);
+      return false;
     }
     if ((await db.meta.get('kitchen')) === undefined) {
       db.close();
@@ -120,6 +122,17 @@ export class Kitchens {
     this.store.take(db);
     await this.entered(entry);
     return true;
+  }
+
+  /** A newer Orvin wrote it: the one that is open stays; with none open, whether that is a place to stop. */
+  private newerThanThis(entry: KitchenEntry): boolean {
+    if (this.store.name() === null) {
+      this.refused.set(entry);
+      this.store.shut.set('newer');
+      return true;
+    }
+    this.notices.problem(`${entry.name} was kept by a newer Orvin, in a way that this one does not know.`, 'Reload this page, and open it then. What is open stays open.'); // prettier-ignore
+    return false;
   }
 
   private async entered(entry: KitchenEntry): Promise<void> {

@@ -8,7 +8,7 @@ import { KitchenDatabase, NewerDatabase, SCHEMA_1, SCHEMA_2, SCHEMA_3 } from './
 import { Notices, storageTrouble } from './notices';
 import type { Doc } from './records';
 import { Store } from './store';
-import { logged } from './testing/kitchen';
+import { bakeOf, logged } from './testing/kitchen';
 import { newId } from './ids';
 import { kinds } from './kinds';
 
@@ -95,7 +95,7 @@ describe('the store', () => {
   it('undoes taking away, and brings back what there was', async () => {
     await store.change(kinds.formula, 'oat', 'away', doc(base), null);
     expect(await now()).toBeUndefined();
-    await store.undo('oat');
+    await store.undo('shelf');
     expect(await now()).toEqual(base);
   });
 
@@ -122,25 +122,7 @@ describe('the store', () => {
   });
 
   it('streams bakes newest first', async () => {
-    const bake = (id: string, at: number): BakeRecord => ({
-      id,
-      formulaId: 'oat',
-      versionId: null,
-      title: 'Oat scones',
-      family: 'scone',
-      densityGPerMl: 1.1,
-      rise: 1.8,
-      at,
-      tin: { tin: defaultKitchen.tins[0] as never, count: 1 },
-      batterG: 500,
-      ovenId: 'oven',
-      ovenC: 200,
-      fan: false,
-      predicted: null,
-      minutes: 18,
-      outcome: 'good',
-      notes: '',
-    });
+    const bake = (id: string, at: number): BakeRecord => bakeOf(id, { at });
     await logged(store, bake('a', 1));
     await logged(store, bake('b', 2));
     expect((await firstValueFrom(store.bakes$)).map((b) => b.id)).toEqual(['b', 'a']);

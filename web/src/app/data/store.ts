@@ -7,7 +7,7 @@ import { bakesOf } from './bake-list';
 import { KitchenDatabase } from './database';
 import { Edits, type Edit } from './edits';
 import { newId } from './ids';
-import { kindAt, kinds, rebased, type Kind } from './kinds';
+import { kindAt, kinds, rebased, scopeOf, type Kind } from './kinds';
 import { Notices } from './notices';
 import type { Command, Doc, MetaRecord, VersionRecord, WorkingRecord } from './records';
 import { Unfit, Writing, type Written } from './writing';
@@ -236,7 +236,7 @@ export class Store {
     scope?: string,
   ): Promise<boolean> {
     // prettier-ignore
-    return this.edit(kind, key, label, rebased(kind, base, next), { ...(scope !== undefined && { scope }) });
+    return this.edit(kind, key, label, rebased(kind, base, next), { scope: scope ?? scopeOf(kind, key, base === null || next === null) });
   }
 
   /** The same, told by what becomes of whatever is there. */

@@ -3,7 +3,7 @@ import { same } from '@orvin/core/first';
 import type { KitchenDatabase } from './database';
 import { formats } from './formats';
 import { shortId } from './ids';
-import { kindAt, kinds, rebased, type Kind, type Part } from './kinds';
+import { kindAt, kinds, rebased, scopeOf, type Kind, type Part } from './kinds';
 import type { BinRow, Command, PhotoRecord, ThumbRecord, VersionRecord } from './records';
 
 const MAX_COMMANDS = 300;
@@ -53,19 +53,20 @@ export class Writing {
    * Changes a record as a step that its document's undo takes back.
    *
    * @param change what becomes of it, from what is there; null for nothing
-   * @param scope the document whose undo it is, where not the kind's own; null where it is no step
+   * @param own the document whose undo it is, where not the kind's own; null where it is no step
    */
   async change<T>(
     kind: Kind<T>,
     key: string,
     label: string,
     change: (now: T | null) => T | null,
-    scope: string | null = kind.scope?.(key) ?? null,
+    own?: string | null,
   ): Promise<Written<T>> {
     const { value: before, revision } = await this.read(kind, key);
     const after = change(before);
     if (same(before, after)) return { value: before, revision };
-    if (scope !== null) {
+    const scope = own === undefined ? scopeOf(kind, key, before === null || after === null) : own;
+    if (scope !== undefined && scope !== null) {
       await this.db.commands.where('[doc+undone]').equals([scope, 1]).delete();
       await this.db.commands.add({ doc: scope, at: this.now, label, table: kind.table, key, before, after, undone: 0, tab: this.tab }); // prettier-ignore
       await this.trim(scope);

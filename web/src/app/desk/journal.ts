@@ -40,7 +40,8 @@ export class Journal {
     await this.store.change(kinds.bake, bake.id, `remove ${bake.title}`, bake, null);
     this.notices.say('The bake is out of the log, and what it taught with it.', {
       label: 'put it back',
-      run: () => void this.store.undo('log'),
+      // as a step of its own: another bake may have been logged since
+      run: () => void this.store.change(kinds.bake, bake.id, `put back ${bake.title}`, null, bake),
     });
   }
 

@@ -3,10 +3,12 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { BIN_DAYS, Bins } from '../data/bins';
 import { Kitchens } from '../data/kitchens';
 import { Notices, megabytes } from '../data/notices';
-import type { BinRow } from '../data/records';
+import { kinds } from '../data/kinds';
+import type { BakeRecord, BinRow } from '../data/records';
 import { Registry } from '../data/registry';
 import { RoomWatch } from '../data/room';
 import { Desk } from '../desk/desk';
+import { dateWords } from '../ui/when';
 
 const DAY_MS = 86_400_000;
 
@@ -15,6 +17,8 @@ interface Lying {
   readonly id: string;
   readonly what: string;
   readonly title: string;
+  /** Its title, and what tells it from others of that title. */
+  readonly called: string;
   readonly at: number;
   readonly row: BinRow | null;
 }
@@ -39,8 +43,8 @@ export class BinPart {
   protected readonly sure = signal<Lying | 'all' | null>(null);
   protected readonly list = computed<readonly Lying[]>(() =>
     [
-      ...this.rows().map((row): Lying => ({ id: row.id, what: row.what, title: row.title, at: row.at, row })),
-      ...this.registry.binned().map((k): Lying => ({ id: k.id, what: 'kitchen', title: k.name, at: k.since ?? 0, row: null })), // prettier-ignore
+      ...this.rows().map((row) => this.lying(row)),
+      ...this.registry.binned().map((k): Lying => ({ id: k.id, what: 'kitchen', title: k.name, called: k.name, at: k.since ?? 0, row: null })), // prettier-ignore
     ].sort((a, b) => b.at - a.at),
   );
   protected readonly room = computed(() => {
@@ -50,6 +54,14 @@ export class BinPart {
 
   constructor() {
     void this.watch.look();
+  }
+
+  private lying(row: BinRow): Lying {
+    const { id, title, at, what } = row;
+    if (row.table !== kinds.bake.table || row.part) return { id, title, called: title, at, what, row };
+    const bake = row.value as BakeRecord;
+    const which = `${what} of ${dateWords(bake.at, this.desk.kitchen().locale.zone)}, ${bake.minutes} min`;
+    return { id, title, called: `${title}, ${which}`, at, what: which, row };
   }
 
   protected left(l: Lying): string {

@@ -4,9 +4,11 @@ import { Backup } from '../data/backup';
 import { BIN_DAYS } from '../data/bins';
 import { Kitchens } from '../data/kitchens';
 import { Notices } from '../data/notices';
+import type { KitchenEntry } from '../data/records';
 import { Desk } from '../desk/desk';
 import { Intake } from '../shelf/intake';
 import { Theme } from '../ui/theme';
+import { dateWords, timeWords } from '../ui/when';
 import { BinPart } from './bin-part';
 
 /** The baker's own data: what keeps it safe, other kitchens on this device, and the light it is looked at in. */
@@ -32,6 +34,15 @@ export class OwnData {
 
   constructor() {
     void navigator.storage?.persisted?.().then((p) => this.persisted.set(p));
+  }
+
+  /** What a kitchen of this device is; of several that are called the same, when each was begun. */
+  protected about(e: KitchenEntry): string {
+    const open = e.id === this.kitchens.current()?.id;
+    const twin = this.kitchens.all().some((x) => x !== e && x.name === e.name);
+    const { zone } = this.kitchen().locale;
+    const begun = `begun ${dateWords(e.createdAt, zone)}, ${timeWords(e.createdAt, zone)}`;
+    return [...(open ? ['open'] : []), ...(e.demo ? ['the sample'] : []), ...(twin ? [begun] : [])].join(', ');
   }
 
   protected async keepSafe(): Promise<void> {

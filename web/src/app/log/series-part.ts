@@ -185,7 +185,10 @@ export class SeriesPart {
   }
   protected async remove(s: Series): Promise<void> {
     if (!(await this.change(`remove the small batches of ${s.title}`, s.id, () => null))) return;
-    this.notices.say('The series is removed.', { label: 'put it back', run: () => void this.store.undo('log') });
+    this.notices.say('The series is removed.', {
+      label: 'put it back',
+      run: () => void this.store.change(kinds.series, s.id, `put back the small batches of ${s.title}`, null, s),
+    });
   }
   /** Takes a batch to the shelf as a formula of its own, so that the counter can make it. */
   protected async shelve(s: Series, label: string): Promise<void> {

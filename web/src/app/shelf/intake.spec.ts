@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { defaultKitchen } from '@orvin/core';
 import { readRecipe, settle, write } from '@orvin/core/reading';
+import { kinds } from '../data/kinds';
 import { Notices } from '../data/notices';
 import type { Store } from '../data/store';
 import { closeKitchen, openKitchen } from '../data/testing/kitchen';
@@ -110,6 +111,54 @@ describe('taking recipes in', () => {
     expect((await shelf()).length).toBe(p?.shelved ?? -1);
     expect(await store.database.versions.count()).toBe(p?.shelved ?? -1);
     expect(await store.database.meta.where('key').startsWith('pile:').count()).toBe(p?.doubtful ?? -1);
+  });
+
+  describe('while another tab is at it', () => {
+    let left: { count: number; busy: boolean } = { count: 0, busy: false };
+    let done: () => void;
+    let other: Promise<unknown>;
+    beforeEach(() => {
+      const sub = many.left$.subscribe((l) => (left = l));
+      other = navigator.locks.request(`${store.name()}/taking`, () => new Promise<void>((r) => (done = r)));
+      void other.finally(() => sub.unsubscribe());
+    });
+    const until = async (is: () => boolean): Promise<void> => {
+      for (let i = 0; i < 500 && !is(); i++) await new Promise((r) => setTimeout(r, 10));
+      expect(is()).withContext(JSON.stringify(left)).toBeTrue();
+    };
+
+    it('what comes in waits, is not said to be cut short, and is taken in afterwards', async () => {
+      const all = intake.files([file('many.txt', several(4))], defaultKitchen);
+      await until(() => left.count === 4 && left.busy);
+      expect(many.importing()).toBeFalse();
+      expect(await shelf()).toEqual([]);
+      done();
+      await Promise.all([all, other]);
+      expect((await shelf()).length).toBe(3);
+      expect(many.progress()).toEqual(jasmine.objectContaining({ done: 4, total: 4, running: false }));
+    });
+
+    it('what that tab leaves, however it ended, is offered', async () => {
+      await store.put(kinds.taking, 'taking:1', { given: { text: sure(1) }, n: 0, total: 1 });
+      await until(() => left.count === 1 && left.busy);
+      done();
+      await other;
+      const sub = many.left$.subscribe((l) => (left = l));
+      await until(() => left.count === 1 && !left.busy);
+      sub.unsubscribe();
+      await many.goOn(defaultKitchen);
+      expect(await shelf()).toEqual(['Plain scones 1']);
+    });
+  });
+
+  it('takes in what another tab brings while it is at it', async () => {
+    const all = intake.files([file('many.txt', several(12))], defaultKitchen);
+    while ((many.progress()?.done ?? 0) < 2) await new Promise((r) => setTimeout(r, 5));
+    await store.put(kinds.taking, 'taking:zz', { given: { text: sure(99) }, n: 0, total: 1 });
+    await all;
+    expect(await shelf()).toContain('Plain scones 99');
+    expect(await store.keys('taking:')).toEqual([]);
+    expect(many.progress()).toEqual(jasmine.objectContaining({ done: 13, total: 13, running: false }));
   });
 
   it('opens one text file for reading, and refuses one that is far too large', async () => {

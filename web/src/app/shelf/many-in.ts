@@ -1,5 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import type { Kitchen } from '@orvin/core';
+import { Observable, map, of, switchMap } from 'rxjs';
 import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Reader } from './reader';
@@ -37,8 +38,10 @@ export class ManyIn {
   readonly progress = signal<Progress | null>(null);
   readonly importing = computed(() => this.progress()?.running ?? false);
   private stop = false;
-  /** Keys of the recipes that are still to be taken in, in their order. */
-  readonly left$ = this.store.keys$(TAKING);
+  /** How many recipes are still to be taken in, and whether a tab is at it just now. */
+  readonly left$ = this.store.keys$(TAKING).pipe(
+    switchMap((keys) => (keys.length === 0 ? of(false) : busy(this.lock())).pipe(map((busy) => ({ count: keys.length, busy })))),
+  ); // prettier-ignore
 
   /** Takes in recipes: those without a doubt go on the shelf, the others wait in the pile. */
   async begin(texts: readonly Given[], kitchen: Kitchen): Promise<void> {
@@ -49,27 +52,39 @@ export class ManyIn {
     if (written) await this.goOn(kitchen);
   }
 
-  /** Takes in what is left of recipes that came in together. */
+  /** Takes in what is left of recipes that came in together; while another tab is at it, waits. */
   async goOn(kitchen: Kitchen): Promise<void> {
     if (this.importing()) return;
     this.stop = false;
-    await alone(`${this.store.name()}/taking`, () => this.all(kitchen));
+    await alone(this.lock(), () => this.all(kitchen));
+  }
+
+  private lock(): string {
+    return `${this.store.name()}/taking`;
   }
 
   private async all(kitchen: Kitchen): Promise<void> {
-    const keys = await this.store.keys(TAKING);
-    const total = keys.length === 0 ? 0 : ((await this.read(keys[0] as string))?.total ?? keys.length);
+    const db = this.store.name();
+    let keys = await this.store.keys(TAKING);
+    // another tab has taken them in
+    if (keys.length === 0) return;
+    let total = (await this.read(keys[0] as string))?.total ?? keys.length;
     const counts = { shelved: 0, doubtful: 0, failed: 0, elsewhere: 0 };
     let done = Math.max(0, total - keys.length);
     const say = (running: boolean): void => this.progress.set({ ...counts, done, total, running, stopped: this.stop });
-    say(true);
-    for (const key of keys) {
-      if (this.stop) break;
-      const became = await this.one(key, kitchen);
-      if (became === null) break;
-      counts[became]++;
-      done++;
+    const going = (): boolean => !this.stop && this.store.name() === db;
+    // what came in meanwhile is taken in as well
+    for (; keys.length > 0 && going(); keys = going() ? await this.store.keys(TAKING) : []) {
+      total = Math.max(total, done + keys.length);
       say(true);
+      for (const key of keys) {
+        if (!going()) break;
+        const became = await this.one(key, kitchen);
+        if (became === null) return say(false);
+        counts[became]++;
+        done++;
+        say(true);
+      }
     }
     say(false);
   }
@@ -118,10 +133,25 @@ export class ManyIn {
   }
 }
 
-/** Does work that one tab does at a time; where another is at it, nothing. */
+/** Does work that one tab does at a time, after those that are at it. */
 async function alone(name: string, work: () => Promise<void>): Promise<void> {
   // over plain http there is nobody to ask for a lock; nothing is taken in twice all the same
-  if (navigator.locks)
-    await navigator.locks.request(name, { ifAvailable: true }, async (lock) => void (lock && (await work()))); // prettier-ignore
+  if (navigator.locks) await navigator.locks.request(name, work);
   else await work();
+}
+
+/** Whether a tab is at such work; false again once none is, however it ended. */
+function busy(name: string): Observable<boolean> {
+  if (!navigator.locks) return of(false);
+  return new Observable((told) => {
+    const stop = new AbortController();
+    const ask = async (): Promise<void> => {
+      const is = (await navigator.locks.query()).held?.some((l) => l.name === name) ?? false;
+      told.next(is);
+      if (is) await navigator.locks.request(name, { mode: 'shared', signal: stop.signal }, () => told.next(false));
+    };
+    // it is not asked any more
+    ask().catch(() => undefined);
+    return () => stop.abort();
+  });
 }

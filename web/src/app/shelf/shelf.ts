@@ -46,7 +46,7 @@ export class Shelf {
     toObservable(this.many.importing).pipe(switchMap((busy) => (busy ? NEVER : this.store.working$))),
   );
   private readonly bakes = toSignal(this.store.bakes$);
-  protected readonly left = toSignal(this.many.left$, { initialValue: [] });
+  protected readonly left = toSignal(this.many.left$, { initialValue: { count: 0, busy: false } });
   protected readonly pile = toSignal(this.intake.pile$, { initialValue: [] });
   protected readonly text = signal('');
   protected readonly problem = signal('');
@@ -145,11 +145,11 @@ export class Shelf {
     if (!record) return;
     if (this.desk.id() === s.id) this.desk.putDown();
     const doc = { formula: record.formula, plan: record.plan };
-    await this.store.change(kinds.formula, s.id, `take away "${s.title}"`, doc, null, 'shelf');
+    await this.store.change(kinds.formula, s.id, `take away "${s.title}"`, doc, null);
     this.notices.say(`${s.title} is off the shelf.`, {
       label: 'put it back',
       // as a step of its own: another may have been taken away since
-      run: () => void this.store.change(kinds.formula, s.id, `put back "${s.title}"`, null, doc, 'shelf'),
+      run: () => void this.store.change(kinds.formula, s.id, `put back "${s.title}"`, null, doc),
     });
   }
 }

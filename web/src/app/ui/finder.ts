@@ -37,7 +37,7 @@ import { Panels } from './panels';
         @for (hit of hits(); track hit.id; let i = $index) {
           <li>
             <button type="button" [class.on]="i === at()" (click)="go(hit.id)">
-              <b>{{ hit.title }}</b> <span class="quiet">{{ hit.about }}</span>
+              <b>{{ hit.title }}</b>&ngsp;<span class="quiet">{{ hit.about }}</span>
             </button>
           </li>
         } @empty {

@@ -10,7 +10,7 @@ import { Desk } from '../desk/desk';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<section class="sheet" role="alertdialog" aria-labelledby="shut-what" aria-describedby="shut-why">
     @if (why() === 'newer') {
-      <h2 id="shut-what">A newer Orvin has taken this kitchen over</h2>
+      <h2 id="shut-what">A newer Orvin has taken {{ name() }} over</h2>
       <p id="shut-why">
         It runs in another tab, or did, and keeps the kitchen in a way that this one does not know. Nothing more is
         written from here.
@@ -32,13 +32,12 @@ import { Desk } from '../desk/desk';
     <div class="presses">
       @if (why() === 'newer') {
         <button type="button" class="press first" (click)="reload()">reload</button>
-      } @else {
-        @for (k of others(); track k.id) {
-          <button type="button" class="press" (click)="open(k.id)">open {{ k.name }}</button>
-        }
-        @if (binned()) {
-          <button type="button" class="press" (click)="takeBack()">take it back</button>
-        }
+      }
+      @for (k of others(); track k.id) {
+        <button type="button" class="press" (click)="open(k.id)">open {{ k.name }}</button>
+      }
+      @if (why() === 'gone' && binned()) {
+        <button type="button" class="press" (click)="takeBack()">take it back</button>
       }
     </div>
   </section>`,
@@ -50,9 +49,10 @@ export class ShutPanel {
   private readonly kitchens = inject(Kitchens);
   private readonly registry = inject(Registry);
   private readonly desk = inject(Desk);
-  protected readonly name = computed(() => this.kitchens.current()?.name ?? 'This kitchen');
-  protected readonly others = computed(() => this.kitchens.all().filter((k) => k.id !== this.kitchens.current()?.id));
-  protected readonly binned = computed(() => this.registry.binned().some((k) => k.id === this.kitchens.current()?.id));
+  private readonly taken = computed(() => this.kitchens.current() ?? this.kitchens.refused());
+  protected readonly name = computed(() => this.taken()?.name ?? 'this kitchen');
+  protected readonly others = computed(() => this.kitchens.all().filter((k) => k.id !== this.taken()?.id));
+  protected readonly binned = computed(() => this.registry.binned().some((k) => k.id === this.taken()?.id));
   protected readonly loose = computed(() => this.store.edits.stuck().map((e) => e.label));
 
   protected reload(): void {

@@ -7,6 +7,8 @@ const shapes = {
   year: { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' },
   /** `Thursday 26 November 2026` */
   long: { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' },
+  /** `07:20` */
+  time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 
 /** By zone and shape: a formatter is dear to make and cheap to use. */
@@ -19,6 +21,9 @@ export function dateWords(at: number, zone: string, shape: keyof typeof shapes =
   made.set(key, format);
   return format.format(at).replaceAll(',', '');
 }
+
+/** The time of day in words, in the kitchen's time zone. */
+export const timeWords = (at: number, zone: string): string => dateWords(at, zone, 'time');
 
 /** The calendar day at an instant, in a time zone, counted from 1970. */
 function dayOf(at: number, zone: string): number {
