@@ -87,7 +87,9 @@ async function round(browser) {
 await ensureBuilt();
 const server = await serve(PORT);
 const profile = new Profile();
-const until = Date.now() + minutes * 60_000;
+let until = Date.now() + minutes * 60_000;
+// ends after the kill that is under way, with what has been counted
+process.once('SIGINT', () => (until = 0));
 try {
   let browser = await profile.start(server.base);
   let page = await browser.page();

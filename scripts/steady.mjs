@@ -36,7 +36,8 @@ try {
     await page.evaluate(async (to) => {
       history.pushState(null, '', `/${to}`);
       dispatchEvent(new PopStateEvent('popstate', { state: null }));
-      await new Promise((r) => setTimeout(r, 60));
+      // long enough for a view to be drawn
+      await new Promise((r) => setTimeout(r, 200));
     }, view);
     if (n % Math.ceil(changes / 10) === 0) {
       // always at the same place

@@ -6,7 +6,7 @@ import { PATIENCE } from './patience.mjs';
 const fresh = { sample: [], empty: [] };
 const PRESSES = { sample: 'load the sample kitchen', empty: 'start an empty kitchen' };
 /** More than these are not made. */
-const MOST = 4;
+const MOST = 3;
 
 const inState = (world, state) =>
   [...world].filter(([k, v]) => k.startsWith('at|') && v === state).map(([k]) => k.slice(3));
@@ -38,7 +38,7 @@ const NAME = /Hollin Lane|My kitchen/;
 /** What can be done, each with what becomes of the world; one kitchen at a time lies in the bin. */
 const acts = {
   sample: { can: (here) => here.length < MOST, stages: () => made('sample'), run: (r) => make(r, 'sample') },
-  empty: { can: (here) => here.length < MOST - 1, stages: () => made('empty'), run: (r) => make(r, 'empty') },
+  empty: { can: (here) => here.length < MOST, stages: () => made('empty'), run: (r) => make(r, 'empty') },
   open: {
     can: (here) => here.length > 1,
     stages: () => [(w) => [someOpen(w)]],

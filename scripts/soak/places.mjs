@@ -296,7 +296,7 @@ let recipes = 0;
 const many = {
   weight: 1,
   longest: 1500,
-  can: (r) => now(r, 'shelf') > 0 && now(r, 'shelf') < 120,
+  can: (r) => now(r, 'shelf') > 0 && now(r, 'shelf') < 40,
   go: shelf.go,
   async act(r) {
     const { page, model } = r;

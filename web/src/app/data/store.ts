@@ -394,6 +394,8 @@ export async function asLogged(w: Writing, bake: BakeRecord, of: Formula, from?:
 /** Stores one edit, with what else belongs to it. */
 async function stored(w: Writing, e: Edit): Promise<Written<unknown>> {
   const { kind, key, label, scope } = e;
+  // another tab has taken it away meanwhile: what was typed outlives that, as a step on what comes out of the bin
+  if ((await w.read(kind, key)).value === null && e.change(null) !== null) await w.putBack(w.inBin(kind, key));
   if (!e.along) return w.change(kind, key, label, e.change, scope ?? null);
   const { value } = await w.read(kind, key);
   const next = await e.along(w, value, e.change(value));

@@ -107,4 +107,21 @@ describe('one formula in two tabs', () => {
       { numRuns: 12 },
     );
   });
+
+  for (const first of ['takes it away', 'changes it'] as const)
+    it(`is on the shelf or in the bin with what was typed, where one tab ${first} before it hears of the other`, async () => {
+      await both([], async ({ tabs, onDisk }) => {
+        const [a, b] = tabs as [ReturnType<typeof tab>, ReturnType<typeof tab>];
+        const typed = { formula: applyChanges(base, [{ itemId: ids[0] ?? '', grams: 431 }]), plan: {} };
+        const away = (): Promise<boolean> => a.store.change(kinds.formula, 'oat', 'away', { formula: base, plan: {} }, null); // prettier-ignore
+        const change = (): Promise<boolean> => b.doc.change('431 g', typed);
+        const order = first === 'takes it away' ? [away, change] : [change, away];
+        for (const press of order) expect(await press()).toBeTrue();
+        const bin = (await a.store.database.bin.toArray()).map((r) => gramsOf((r.value as Doc).formula)[0]);
+        expect([(await onDisk())[0], ...bin].filter((g) => g !== undefined)).toEqual([431]);
+        // and undo of each document takes its own back
+        await a.store.undo(first === 'takes it away' ? 'oat' : 'shelf');
+        expect((await onDisk())[0]).toBe(first === 'takes it away' ? 300 : 431);
+      });
+    });
 });

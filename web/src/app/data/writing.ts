@@ -148,6 +148,11 @@ export class Writing {
     return id;
   }
 
+  /** Where a whole record lies in the bin. */
+  inBin(kind: { readonly name: string }, key: string): string {
+    return `${kind.name}:${key}`;
+  }
+
   /** Puts something back from the bin, as a step; false when it is not there any more. */
   async putBack(id: string): Promise<boolean> {
     const row = await this.db.bin.get(id);
@@ -174,7 +179,7 @@ export class Writing {
   private async throwAway<T>(kind: Kind<T>, key: string, before: T | null, after: T | null): Promise<void> {
     const { bin, parts } = kind;
     const at = { table: kind.table, key, at: this.now };
-    const id = `${kind.name}:${key}`;
+    const id = this.inBin(kind, key);
     if (bin && before !== null && after === null) await this.db.bin.put({ ...at, id, what: bin.what, title: bin.title(before), value: before }); // prettier-ignore
     if (bin && before === null && after !== null) await this.db.bin.delete(id);
     if (!parts || after === null || before === null) return;
