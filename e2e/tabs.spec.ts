@@ -136,6 +136,13 @@ test.describe('in a profile of its own', () => {
     await typed(page, 'Salt', '9');
     await expect(page.getByRole('button', { name: 'reload' })).toBeVisible();
     expect(await salt()).toBe(4);
+    // the next start finds the same, says the same, and can be left for another kitchen
+    await page.getByRole('button', { name: 'reload' }).click();
+    await expect(page.getByRole('alertdialog')).toContainText('newer Orvin has taken Hollin Lane over');
+    await expect(page.locator('.not-started')).toHaveCount(0);
+    expect(await salt()).toBe(4);
+    await goTo(page, '/larder?part=data');
+    await expect(page.getByRole('button', { name: 'reload' })).toBeVisible();
   });
 });
 

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Dexie } from 'dexie';
 import { firstValueFrom } from 'rxjs';
+import { Desk } from '../desk/desk';
 import { ZipMaker } from '../compute/zip';
 import { Archive } from './archive';
 import { Backup } from './backup';
@@ -52,6 +53,34 @@ describe('the kitchens on a device', () => {
         .map((k) => k.name)
         .sort(),
     ).toEqual(['Hollin Lane', 'Ours']);
+  });
+
+  it('of a newer Orvin stay shut, at the start and later; others can be opened', async () => {
+    await kitchens.startEmpty('Theirs');
+    const theirs = kitchens.current();
+    await kitchens.startEmpty('Ours');
+    const ours = kitchens.current();
+    const raise = (db: string): Promise<void> =>
+      new Promise((done, no) => {
+        const asked = indexedDB.open(db, 990);
+        asked.onsuccess = () => (asked.result.close(), done());
+        asked.onerror = () => no(new Error(db));
+      });
+    await raise(theirs?.db ?? '');
+    // what is open stays open
+    await kitchens.switchTo(theirs?.id ?? '');
+    expect([kitchens.current()?.name, store.shut()]).toEqual(['Ours', null]);
+    expect(TestBed.inject(Notices).list().at(-1)?.words).toContain('Theirs was kept by a newer Orvin');
+    store.close();
+    await raise(ours?.db ?? '');
+    TestBed.resetTestingModule();
+    [kitchens, store] = [TestBed.inject(Kitchens), TestBed.inject(Store)];
+    await kitchens.start();
+    expect([store.shut(), kitchens.refused()?.name, store.name()]).toEqual(['newer', 'Ours', null]);
+    await TestBed.inject(Desk).resume();
+    await kitchens.startEmpty('A third');
+    expect([store.shut(), kitchens.current()?.name]).toEqual([null, 'A third']);
+    expect((await Dexie.getDatabaseNames()).filter((n) => n.startsWith('orvin-kitchen-')).length).toBe(3);
   });
 
   it('come back whole from their file, into a database of their own', async () => {

@@ -104,6 +104,8 @@ export class Desk {
 
   /** Takes up again what was in hand before the reload, unless a view has taken something up already. */
   async resume(): Promise<void> {
+    // none could be opened, which is on the screen
+    if (this.store.name() === null) return;
     const id = (await this.store.read(kinds.inHand, 'inHand')).value;
     const there = id !== null && (await this.store.read(kinds.formula, id)).value !== null;
     // a view may have taken something up while it was being looked for
