@@ -10,7 +10,7 @@ import { ZipMaker, openZip, type Unread } from './zip';
 /** Photos that go through memory at once. */
 const AT_ONCE = 8;
 /** More than any kitchen's text takes, and any photo, bytes: a small zip can unpack to a thousand times its size. */
-const MOST_TEXT = 300e6;
+const MOST_TEXT = 90e6;
 const MOST_PHOTO = 60e6;
 const KITCHEN = 'kitchen.json';
 const ENDINGS: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/webp': 'webp', 'image/png': 'png', 'image/svg+xml': 'svg' }; // prettier-ignore
@@ -53,7 +53,14 @@ const WRONG: Readonly<Record<Unread, string>> = {
   missing: 'is not in the zip',
   'too large': `is larger than ${MOST_PHOTO / 1e6} MB`,
   damaged: 'is damaged',
+  taken: 'is named for another photo as well',
 };
+/** What can still be stored on this device, bytes. */
+async function room(): Promise<number> {
+  const { quota, usage } = (await navigator.storage?.estimate?.()) ?? {};
+  return quota === undefined ? Infinity : quota - (usage ?? 0);
+}
+const NO_ROOM = fail('There is no room on this device for all of it.', 'Make room, or open it on another device; the kitchen that is open stays as it is.'); // prettier-ignore
 
 async function read(file: Blob, now: number, name: string, tell: Tell): Promise<Restored | null> {
   const damaged = fail('This zip file breaks off or is damaged.', 'Take another copy of the backup; nothing was changed here.'); // prettier-ignore
@@ -71,6 +78,8 @@ async function read(file: Blob, now: number, name: string, tell: Tell): Promise<
   if (parsed.kind !== 'kitchen') return fail('What is in this zip is not a whole kitchen.', 'Choose the file that “back up everything” made.'); // prettier-ignore
 
   const k = parsed.value;
+  // told before anything of it is unpacked
+  if (zip.sizeOf([...new Set((k.photos ?? []).map((p) => p.file))]) > (await room())) return NO_ROOM;
   const db = await new KitchenDatabase(name).opened();
   try {
     await fillKitchen(db, k, now);
@@ -93,10 +102,7 @@ async function read(file: Blob, now: number, name: string, tell: Tell): Promise<
     return { ok: true, name: k.kitchen.name, photos, amiss };
   } catch (e) {
     const full = e instanceof Error && /quota/i.test(`${e.name} ${e.message}`);
-    return fail(
-      full ? 'There is no room on this device for all of it.' : 'The backup could not be read to its end.',
-      full ? 'Make room, or open it on another device; the kitchen that is open stays as it is.' : 'Take another copy of it; the kitchen that is open stays as it is.', // prettier-ignore
-    );
+    return full ? NO_ROOM : fail('The backup could not be read to its end.', 'Take another copy of it; the kitchen that is open stays as it is.'); // prettier-ignore
   } finally {
     db.close();
   }

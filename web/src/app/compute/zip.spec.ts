@@ -24,6 +24,9 @@ describe('a zip', () => {
     for (const [name, content] of Object.entries(files))
       expect(await zip?.read(name, MOST)).toEqual({ bytes: content });
     expect(words((await zip?.read('photos/1-b.jpg', MOST)) as Content)).toBe('missing');
+    // none is given out twice: a file that many ask for unpacks once
+    expect(words((await zip?.read('kitchen.json', MOST)) as Content)).toBe('taken');
+    expect(zip?.sizeOf([...zip.names, 'photos/1-b.jpg'])).toBe(Object.values(files).reduce((n, f) => n + f.length, 0));
   });
 
   it('unpacks nothing that is larger than is asked for, or than it says it is', async () => {

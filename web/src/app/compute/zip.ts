@@ -7,14 +7,17 @@ configure({ useWebWorkers: false, useCompressionStream: true });
 const JOIN_BYTES = 8e6;
 
 /** Why a file in a zip is not given out. */
-export type Unread = 'missing' | 'too large' | 'damaged';
+export type Unread = 'missing' | 'too large' | 'damaged' | 'taken';
 export type Content = { readonly bytes: Uint8Array<ArrayBuffer> } | { readonly wrong: Unread };
 
 /** The files of a zip by name; each is read by itself, so that a large zip never stands in memory. */
 export interface OpenZip {
   readonly names: readonly string[];
+  /** What some of its files come to when they are unpacked, by the directory, bytes. */
+  sizeOf(names: readonly string[]): number;
   /**
-   * What a file holds, when it is there whole: its checksum is right and it is as long as the directory says.
+   * What a file holds, when it is there whole: its checksum is right and it is as long as the directory says. Each is given
+   * out once.
    *
    * @param most larger ones are not unpacked at all, bytes
    */
@@ -27,11 +30,15 @@ export async function openZip(file: Blob): Promise<OpenZip | null> {
   const entries = await reader.getEntries().catch(() => null);
   if (!entries) return null;
   const files = new Map(entries.flatMap((e) => (e.directory ? [] : [[e.filename, e] as const])));
+  const taken = new Set<string>();
   return {
     names: [...files.keys()],
+    sizeOf: (names) => names.reduce((sum, n) => sum + (files.get(n)?.uncompressedSize ?? 0), 0),
     async read(name, most) {
       const e = files.get(name);
       if (!e) return { wrong: 'missing' };
+      if (taken.has(name)) return { wrong: 'taken' };
+      taken.add(name);
       if (e.uncompressedSize > most) return { wrong: 'too large' };
       const bytes = await unpacked(e).catch(() => null);
       return bytes ? { bytes } : { wrong: 'damaged' };

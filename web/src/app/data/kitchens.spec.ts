@@ -155,7 +155,7 @@ describe('the kitchens on a device', () => {
       height: 3,
       file,
     });
-    const photos = [photo('here', 'photos/here.png'), photo('gone', 'photos/gone.png'), photo('bad', 'photos/bad.png')];
+    const photos = [photo('here', 'photos/here.png'), photo('gone', 'photos/gone.png'), photo('bad', 'photos/bad.png'), photo('again', 'photos/here.png')]; // prettier-ignore
     const zip = new ZipMaker();
     await zip.add('photos/here.png', new Uint8Array([1, 2, 3]), true);
     await zip.add('photos/bad.png', new Uint8Array([7, 7, 7, 200, 7, 7, 7]), true);
@@ -167,6 +167,7 @@ describe('the kitchens on a device', () => {
     const said = TestBed.inject(Notices).list().map((n) => `${n.words} ${n.remedy ?? ''}`).join(' '); // prettier-ignore
     expect(said).toContain(`photos/gone.png: this photo of ${bake?.title} is not in the zip`);
     expect(said).toContain(`photos/bad.png: this photo of ${bake?.title} is damaged`);
+    expect(said).toContain(`photos/here.png: this photo of ${bake?.title} is named for another photo as well`);
   });
 
   it('leave nothing open to nobody when the last one goes', async () => {
