@@ -94,9 +94,11 @@ export const kitchens = {
     // the other tab may have been shut by what was done here
     r.page = r.pages[0];
     const { world } = r.model;
+    // what is open is known from the screen: which one the next start opens is written down a little later
+    const [, at] = (await openAt(r.page)).split(' ');
     const [here, binned] = [inState(world, 'here'), inState(world, 'binned')];
     const what = r.oneOf(Object.keys(acts).filter((name) => acts[name].can(here, binned)));
-    const stages = acts[what].stages(world.get('current'), binned);
+    const stages = acts[what].stages(here.sort()[Number(at)], binned);
     const a = r.model.begin({ what: `${what} (${here.length} here, ${binned.length} in the bin)`, stages });
     await acts[what].run(r);
     r.model.landed(a);
