@@ -72,8 +72,21 @@ test('a formula taken off the shelf can be put back, and one that is gone says s
   await expect(loaf).toHaveCount(0);
   await page.getByRole('button', { name: 'put it back' }).click();
   await expect(loaf).toBeVisible();
-  await goTo(page, '/bench/nobody-baked-this');
-  await expect(page.getByRole('heading', { name: 'This formula is not in this kitchen' })).toBeVisible();
+  const gone = page.getByRole('heading', { name: 'This formula is not in this kitchen' });
+  for (const view of ['bench', 'tins', 'versions', 'beside', 'card', 'label']) {
+    await goTo(page, `/${view}/nobody-baked-this`);
+    await expect(gone).toHaveCount(1);
+    await expect(page.getByRole('link', { name: 'To the Shelf' })).toBeVisible();
+  }
+  // what lies in the bin can be had back from there
+  await hang(page, 'Shelf');
+  await page.getByRole('button', { name: 'Take Rye and pear loaf off the shelf' }).click();
+  await expect(loaf).toHaveCount(0);
+  await goTo(page, '/tins/rye-and-pear-loaf');
+  await expect(gone).toBeVisible();
+  await page.getByRole('button', { name: 'put it back' }).first().click();
+  await expect(gone).toHaveCount(0);
+  await expect(page.getByText(/^likely \d+/)).toBeVisible();
 });
 
 test('what was removed lies in the bin and is put back from there, also when undo is past it', async ({ page }) => {

@@ -10,6 +10,7 @@ import { Desk } from './desk/desk';
 import { Ahead } from './ui/ahead';
 import { FinderPanel } from './ui/finder';
 import { KeysPanel } from './ui/keys';
+import { MissingPart } from './ui/missing-part';
 import { Panels } from './ui/panels';
 import { ShutPanel } from './ui/shut';
 import { Theme } from './ui/theme';
@@ -55,7 +56,7 @@ function aheadOf(routes: Routes): (() => unknown)[] {
 /** The rail with the views hung on it, the view, what is said at the foot, and the overlays. */
 @Component({
   selector: 'orvin-root',
-  imports: [RouterOutlet, RouterLink, WhyPanel, KeysPanel, FinderPanel, ShutPanel],
+  imports: [RouterOutlet, RouterLink, WhyPanel, KeysPanel, FinderPanel, MissingPart, ShutPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './app.html',
@@ -74,6 +75,8 @@ export class App {
   /** What is on the screen of this kitchen only. */
   protected readonly loose = computed(() => this.store.edits.stuck().filter((e) => e.db === this.store.name()));
   protected readonly looseWords = computed(() => this.loose().map((e) => e.label).join(', ')); // prettier-ignore
+  /** The view is of a formula that is not there. */
+  protected readonly missing = computed(() => this.undo.scope() === 'formula' && this.desk.missing());
   protected readonly hooks = hooks;
   /** On a phone, whether the whole rail is let down. */
   protected readonly all = signal(false);
