@@ -98,7 +98,7 @@ export const kitchens = {
     const [, at] = (await openAt(r.page)).split(' ');
     const [here, binned] = [inState(world, 'here'), inState(world, 'binned')];
     const what = r.oneOf(Object.keys(acts).filter((name) => acts[name].can(here, binned)));
-    const stages = acts[what].stages(here.sort()[Number(at)], binned);
+    const stages = acts[what].stages([...here].sort((a, b) => (a < b ? -1 : 1))[Number(at)], binned);
     const a = r.model.begin({ what: `${what} (${here.length} here, ${binned.length} in the bin)`, stages });
     await acts[what].run(r);
     r.model.landed(a);

@@ -85,7 +85,7 @@ describe('one formula in two tabs', () => {
       fc.asyncProperty(presses, (list) =>
         both(list, async ({ tabs, onDisk }) => {
           const disk = String(await onDisk());
-          for (const t of tabs) await until(() => String(t.grams()) === disk, () => `${t.grams()} for ${disk}`); // prettier-ignore
+          for (const t of tabs) await until(() => String(t.grams()) === disk, () => `${String(t.grams())} for ${disk}`); // prettier-ignore
         }),
       ),
       { numRuns: 12 },
@@ -100,7 +100,8 @@ describe('one formula in two tabs', () => {
           const last = gramsOf(base).map((g, i) => list.findLast((p) => p.tab * 2 + p.line === i)?.grams ?? g);
           expect(await onDisk()).toEqual(last);
           // whichever tab takes them back
-          for (let i = 0; (await tabs[i % 2]?.store.undo('oat')) != null; i++) if (i > 60) throw new Error('no end');
+          for (let i = 0; ((await tabs[i % 2]?.store.undo('oat')) ?? null) !== null; i++)
+            if (i > 60) throw new Error('no end');
           expect(await onDisk()).toEqual(gramsOf(base));
         });
       }),
