@@ -50,7 +50,7 @@ describe('the desk', () => {
     expect(desk.before()?.lift.mmolPer100gBase.typical).toBeCloseTo(lift, 9);
     desk.setGrams(flour(), 320, 'flour 250 → 320 g');
     await store.settled();
-    expect(await store.database.commands.where('doc').equals('loaf').count()).toBe(2);
+    expect(await store.database.commands.where('doc').equals('loaf').count()).toBe(1);
     expect((await store.database.working.get('loaf'))?.formula).toEqual(desk.formula() as Formula);
   });
 
