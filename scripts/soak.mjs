@@ -13,7 +13,10 @@ import { names, places } from './soak/places.mjs';
 
 const given = (name, usual) => process.argv.find((a) => a.startsWith(`--${name}=`))?.split('=')[1] ?? usual;
 const minutes = Number(given('minutes', 5));
-const wanted = { kills: Number(given('kills', Infinity)), edits: Number(given('edits', Infinity)) };
+const wanted = { kills: Number(given('kills', 0)), edits: Number(given('edits', 0)) };
+/** Whether all that was asked for has been reached; where nothing was, the minutes count. */
+const reached = () =>
+  wanted.kills + wanted.edits > 0 && counts.kills >= wanted.kills && model.acknowledged >= wanted.edits;
 const only = given('only', '').split(',').filter(Boolean);
 const seed = given('seed', Date.now() % 1e6);
 const dice = chance(Number(seed));
@@ -99,7 +102,7 @@ try {
   model = new Model((await lookAt(page)).world);
   await page.close();
   console.log(`Seed ${seed}: ${model.world.size} things to be minded`);
-  while (Date.now() < until && (counts.kills < wanted.kills || model.acknowledged < wanted.edits)) {
+  while (Date.now() < until && !reached()) {
     const place = await round(browser);
     counts.kills++;
     browser = await profile.start(server.base);

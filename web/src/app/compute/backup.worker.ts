@@ -2,6 +2,7 @@ import { readFile, type PhotoEntry } from '@orvin/core/format';
 import type { Problem } from '@orvin/core';
 import { expose } from 'comlink';
 import { KitchenDatabase } from '../data/database';
+import { estimate } from '../data/estimate';
 import { fillKitchen, kitchenFileOf, usualKitchen } from '../data/kitchen-file';
 import type { PhotoRecord, ThumbRecord } from '../data/records';
 import type { BackupJobs, BackupProgress, Restored } from './backup-jobs';
@@ -55,11 +56,6 @@ const WRONG: Readonly<Record<Unread, string>> = {
   damaged: 'is damaged',
   taken: 'is named for another photo as well',
 };
-/** What can still be stored on this device, bytes. */
-async function room(): Promise<number> {
-  const { quota, usage } = (await navigator.storage?.estimate?.()) ?? {};
-  return quota === undefined ? Infinity : quota - (usage ?? 0);
-}
 const NO_ROOM = fail('There is no room on this device for all of it.', 'Make room, or open it on another device; the kitchen that is open stays as it is.'); // prettier-ignore
 
 async function read(file: Blob, now: number, name: string, tell: Tell): Promise<Restored | null> {
@@ -79,7 +75,9 @@ async function read(file: Blob, now: number, name: string, tell: Tell): Promise<
 
   const k = parsed.value;
   // told before anything of it is unpacked
-  if (zip.sizeOf([...new Set((k.photos ?? []).map((p) => p.file))]) > (await room())) return NO_ROOM;
+  const room = await estimate();
+  const photoBytes = zip.sizeOf([...new Set((k.photos ?? []).map((p) => p.file))]);
+  if (room && photoBytes > room.quota - room.usage) return NO_ROOM;
   const db = await new KitchenDatabase(name).opened();
   try {
     await fillKitchen(db, k, now);

@@ -1,4 +1,5 @@
 import { Injectable, signal } from '@angular/core';
+import { estimate } from './estimate';
 
 export interface Notice {
   readonly id: number;
@@ -67,10 +68,8 @@ export class Notices {
 
 /** How much of its room is taken, in words; empty where the browser does not tell. */
 export async function roomWords(): Promise<string> {
-  // over plain http there is no one to ask
-  const { usage, quota } = (await navigator.storage?.estimate?.().catch(() => null)) ?? {};
-  if (usage === undefined || !quota) return '';
-  return `It holds ${megabytes(usage)} of the ${megabytes(quota)} that the browser allows here.`;
+  const room = await estimate();
+  return room ? `It holds ${megabytes(room.usage)} of the ${megabytes(room.quota)} that the browser allows here.` : '';
 }
 export const megabytes = (bytes: number): string =>
   bytes < 1e9 ? `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;

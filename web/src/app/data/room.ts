@@ -1,16 +1,12 @@
 import { Injectable, inject, signal } from '@angular/core';
 import { Bins } from './bins';
+import { estimate, type Room } from './estimate';
 import { Notices, megabytes } from './notices';
 import { Registry } from './registry';
 
 /** From this share of what the browser allows on it is told, and from that the bin is emptied. */
 const TELL = 0.8;
 const EMPTY = 0.9;
-
-export interface Room {
-  readonly usage: number;
-  readonly quota: number;
-}
 
 /** How much of the room that the browser allows is taken; tells of it before a write fails. */
 @Injectable({ providedIn: 'root' })
@@ -55,9 +51,7 @@ export class RoomWatch {
   }
 
   private async estimate(): Promise<Room | null> {
-    // over plain http there is no one to ask
-    const { usage, quota } = (await navigator.storage?.estimate?.().catch(() => null)) ?? {};
-    const room = usage === undefined || !quota ? null : { usage, quota };
+    const room = await estimate();
     this.room.set(room);
     return room;
   }
