@@ -72,11 +72,10 @@ export {
   predictBake,
   statedBake,
   withRange,
-  type BakeInput,
   type BakePrediction,
-  type Known,
   type PlanMark,
 } from './bake/predict.js';
+export type { BakeInput, Composition, Known, Layer } from './bake/bake-input.js';
 export { bakeInputOf } from './bake/input.js';
 export type { Cover } from './bake/oven.js';
 export { coverAtFirst, laterStages, nextStage, putBy, statedSetting, withSetting, withStages } from './bake/stages.js';

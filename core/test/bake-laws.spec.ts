@@ -17,7 +17,8 @@ import {
 import { browningPace, browningWords } from '../src/bake/browning.js';
 import { airAfter, airAtStart } from '../src/bake/oven.js';
 import { simulate } from '../src/bake/run.js';
-import { setupOf, typicalComposition } from '../src/bake/setup.js';
+import { typicalComposition } from '../src/bake/composition.js';
+import { setupOf } from '../src/bake/setup.js';
 import { round23 as round } from './support/heat.js';
 import { demoKitchen } from './support/make.js';
 import { size } from './support/runs.js';

@@ -1,5 +1,5 @@
 import type { Kitchen } from '../formula/types.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import { degreesMore } from '../quantity/degrees.js';
 import { gaussNewton } from './least-squares.js';
 import { materials } from './materials.js';

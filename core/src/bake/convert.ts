@@ -3,7 +3,8 @@ import type { Kitchen } from '../formula/types.js';
 import { dialStep } from '../quantity/degrees.js';
 import { outlineOf } from '../tin/geometry.js';
 import type { Browning } from './browning.js';
-import { predictBake, type BakeInput, type BakePrediction } from './predict.js';
+import type { BakeInput } from './bake-input.js';
+import { predictBake, type BakePrediction } from './predict.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 

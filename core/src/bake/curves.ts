@@ -1,7 +1,7 @@
 import type { Kitchen, Tin } from '../formula/types.js';
 import { evenNormal, type Dimension } from './even.js';
 import { ON, PER_BAKE, plainCurve, type Curve } from './plain-body.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import type { Sample } from './record.js';
 import { simulate, type Run, type Setup } from './run.js';
 import { setupOf } from './setup.js';

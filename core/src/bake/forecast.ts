@@ -3,7 +3,7 @@ import type { Band, Kitchen } from '../formula/types.js';
 import { curvesOf, type LikelyCurve } from './curves.js';
 import { stageAt } from './oven.js';
 import { PER_BAKE } from './plain-body.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import {
   aroundStem,
   PROBE_LAG_S,

@@ -1,34 +1,16 @@
-import { assess, type Assessment } from '../balance/assess.js';
+import { assess } from '../balance/assess.js';
+import { familyFor } from '../balance/families.js';
 import type { Formula, Kitchen } from '../formula/types.js';
-import { linesOf } from '../leavening/parts.js';
 import type { TinFit } from '../tin/fit.js';
+import type { BakeInput } from './bake-input.js';
+import { compositionOf, doneAtC } from './composition.js';
+import { layersOf } from './layers.js';
 import { learnedFactor } from './learned.js';
-import type { BakeInput } from './predict.js';
-
-/** Mass fractions of a batter that conduct, store and colour: all water, all fat, sugar, milk's and egg's solids. */
-export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment): BakeInput['composition'] {
-  let [all, water, fat, sugar, milk] = [0, 0, 0, 0, 0];
-  for (const { ingredient, grams } of linesOf(formula, kitchen)) {
-    const c = ingredient.per100;
-    all += grams;
-    water += (grams * c.water) / 100;
-    fat += (grams * c.fat) / 100;
-    sugar += (grams * c.sugar) / 100;
-    if (ingredient.role === 'egg' || ingredient.allergens.includes('milk'))
-      milk += (grams * (100 - c.water - c.fat)) / 100;
-  }
-  if (!(all > 0)) return undefined;
-  return {
-    water: water / all,
-    fat: fat / all,
-    sugar: sugar / all,
-    milk: milk / all,
-    leftSoda: a.ledger.leftSodaGPer100gBatter.typical,
-  };
-}
+import { totalsOf } from '../balance/totals.js';
+import { linesOf } from '../leavening/parts.js';
 
 /**
- * What the bake model needs of a formula in one of its tins: weight, density, rise, composition and heat.
+ * What the bake model needs of a formula in one of its tins: weight, density, rise, composition, what is laid on it, and heat.
  * @param fit of the formula in the tin, from `fitTins`
  */
 export function bakeInputOf(
@@ -38,6 +20,8 @@ export function bakeInputOf(
 ): BakeInput & { readonly densityGPerMl: number; readonly rise: number } {
   const a = assess(formula, kitchen);
   const composition = compositionOf(formula, kitchen, a);
+  const layers = layersOf(formula, kitchen, a.totals.batterG > 0 ? fit.batterG / a.totals.batterG : 0);
+  const family = familyFor(formula.family, totalsOf(linesOf(formula, kitchen)), formula.title);
   return {
     batterG: fit.batterG,
     tin: fit.tin,
@@ -47,7 +31,8 @@ export function bakeInputOf(
     fan: formula.bake?.fan ?? false,
     ...(formula.bake?.stages && { stages: formula.bake.stages }),
     ...(formula.bake?.hotTin && { hotTin: true }),
-    ...(composition && { composition }),
+    ...(composition && { composition, doneC: doneAtC(family, composition) }),
+    ...(layers.length > 0 && { layers }),
     densityGPerMl: a.batter.densityGPerMl * learnedFactor(kitchen, 'dense', formula.id),
     rise: fit.rise,
     formulaId: formula.id,

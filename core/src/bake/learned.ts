@@ -1,6 +1,6 @@
 import type { Kitchen, Learned, Rack, Tin } from '../formula/types.js';
 import { sumOf } from './normal.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import type { Reckoned } from './reckon.js';
 
 /**

@@ -1,3 +1,5 @@
+import { parameters } from './materials.js';
+
 /**
  * Physical laws of the bake model; docs/science/bake.md gives the equations. SI units throughout, temperatures in °C
  * unless a name ends in K.
@@ -62,9 +64,10 @@ export function conductivity(c: Crumb, t: number): number {
   const diffusivity = 2.12e-5 * Math.pow(kelvin / 273, 1.81);
   const pv = Math.min(c.aw * psat(t), 0.999 * c.pressure);
   const enhancement = Math.min(20, c.pressure / (c.pressure - pv));
-  const kp =
-    0.026 + c.beta * latentHeat(t) * diffusivity * (M_WATER / (R_GAS * kelvin)) * c.aw * dpsat(t) * enhancement;
   const eps = 1 - (1 - c.eps0) / expansion(c, t);
+  const realised = c.beta * Math.pow(2 * (1 - eps), parameters.wetWalls);
+  const kp =
+    0.026 + realised * latentHeat(t) * diffusivity * (M_WATER / (R_GAS * kelvin)) * c.aw * dpsat(t) * enhancement;
   return (c.kS * (2 * c.kS + kp - 2 * eps * (c.kS - kp))) / (2 * c.kS + kp + eps * (c.kS - kp));
 }
 

@@ -1,12 +1,12 @@
 import { familyOf } from '../balance/families.js';
 import type { Problem } from '../errors.js';
-import type { BakeStage, FamilyId, Kitchen, Rack, Tin } from '../formula/types.js';
-import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
+import type { Kitchen } from '../formula/types.js';
+import type { BakeInput, Known } from './bake-input.js';
 import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
 import { browningWords, type Browning } from './browning.js';
 import { heatAdvice, planOf, type PlanMark } from './plan.js';
 import { allStages } from './stages.js';
-import { degreesIn } from '../quantity/degrees.js';
+import { problemsOf } from './problems.js';
 import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
 import { calibrationFor } from './calibration.js';
@@ -15,58 +15,6 @@ import { rangeFrom, sampleTimes, Z80 } from './sample.js';
 import { setupOf } from './setup.js';
 
 export type { PlanMark } from './plan.js';
-
-export interface Known {
-  readonly tin: Tin;
-  readonly batterG: number;
-  readonly ovenC: number;
-  readonly minutes: number;
-}
-
-export interface BakeInput {
-  /** Batter in one tin, all its cups together, g. */
-  readonly batterG: number;
-  readonly tin: Tin;
-  readonly count?: number;
-  readonly family: FamilyId;
-  /** Dial temperature, °C. */
-  readonly ovenC: number;
-  readonly fan?: boolean;
-  readonly ovenId?: string;
-  /** Where it stands in the oven; the middle when left out. */
-  readonly rack?: Rack;
-  /** Whose batter it is, for what the log has taught of it. */
-  readonly formulaId?: string;
-  readonly startC?: number;
-  /** What the oven has really reached when the tin goes in, °C; when left out, the dial. */
-  readonly ovenReachedC?: number;
-  /** Whether the empty tin was heated in the oven first. */
-  readonly hotTin?: boolean;
-  /**
-   * Mass fractions of all water, flour's own too, of fat, and of what colours a crust: sugar, and milk's and egg's
-   * solids; left-over soda in g per 100 g. Without it the family's ordinary batter is taken.
-   */
-  readonly composition?: {
-    readonly water: number;
-    readonly fat: number;
-    readonly sugar?: number;
-    readonly milk?: number;
-    readonly leftSoda?: number;
-  };
-  readonly densityGPerMl?: number;
-  readonly rise?: number;
-  readonly stages?: readonly BakeStage[];
-  /** A time the baker trusts, for instance the recipe's own. */
-  readonly known?: Known;
-  /** What known bakes have taught already (`calibrate`); it takes the place of `known`. */
-  readonly calibration?: Calibration;
-  /** How many samples make the range; without any it is stated from the documented errors. At least 8. */
-  readonly samples?: number;
-  /** Shifts the samples' design; results repeat for the same seed. */
-  readonly seed?: number;
-  /** Whether the temperatures through the middle are wanted too. */
-  readonly section?: boolean;
-}
 
 export interface BakePrediction {
   /** 80 % range and the likely time; all 0 when a problem makes a bake impossible. */
@@ -92,66 +40,14 @@ export interface BakePrediction {
   readonly problems: readonly Problem[];
 }
 
-function problemsOf(input: BakeInput, kitchen?: Kitchen): Problem[] {
-  const out = [...tinProblems(input.tin)];
-  const add = (id: string, words: string, remedy: string): void => void out.push({ id, place: 'bake', words, remedy });
-  if (!(Number.isFinite(input.batterG) && input.batterG > 0))
-    add('no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
-  const done = familyOf(input.family).doneC[0];
-  const hottest = Math.max(input.ovenC, ...(input.stages ?? []).map((s) => s.ovenC));
-  if (!Number.isFinite(input.ovenC)) add('no-heat', 'The oven has no temperature.', 'Type one, in °C or °F.');
-  else if (input.ovenC < done + 15)
-    add(
-      'oven-cold',
-      `At ${degreesIn(kitchen?.display.temperature, input.ovenC)} the middle would never reach ${degreesIn(kitchen?.display.temperature, done)} in good time.`,
-      'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.',
-    );
-  else if (hottest > 320)
-    add(
-      'oven-hot',
-      `${degreesIn(kitchen?.display.temperature, hottest)} is beyond a home oven.`,
-      'If it was meant in Fahrenheit, type F after it.',
-    );
-  if (input.hotTin && (input.tin.material === 'glass' || input.tin.material === 'ceramic'))
-    add(
-      'hot-glass',
-      `Cold batter in a hot ${input.tin.material === 'glass' ? 'glass' : 'ceramic'} tin can crack it.`,
-      'Fill this one cold, or take one of metal.',
-    );
-  if (!out.some((x) => fatal.has(x.id))) {
-    const o = outlineOf(input.tin);
-    const height = heightFor(input.tin, input.batterG / (input.densityGPerMl ?? 1));
-    if (height > 300 || (!o.free && height > o.depth * 3))
-      add('too-deep', `The batter would stand ${Math.round(height)} mm deep.`, 'Take more tins, or a bigger one.');
-    if (height < 2) add('too-thin', 'The batter would be thinner than 2 mm.', 'Take a smaller tin, or make more.');
-  }
-  return out;
-}
-
-/** Problems that leave no bake to simulate; the others are warnings beside a result. */
-const fatal = new Set([
-  'no-batter',
-  'no-heat',
-  'oven-cold',
-  'oven-hot',
-  'too-deep',
-  'too-thin',
-  'tin-size',
-  'tin-tube',
-  'tin-large',
-  'tin-deep',
-  'tin-shallow',
-  'tin-small',
-]);
-
 /**
  * Predicts time and heat for one tin from geometry and physics; docs/science/bake.md has the model. Known times scale
  * one factor on heat transfer. Synchronous; some 5 ms for a round and 30 ms for a loaf, several times that with known
  * times or samples, so that it belongs in a worker.
  */
 export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction {
-  const problems = problemsOf(input, kitchen);
-  if (problems.some((x) => fatal.has(x.id))) return nothing(problems);
+  const { stops, doubts: problems } = problemsOf(input, kitchen);
+  if (stops.length > 0) return nothing([...stops, ...problems]);
   const calibration = calibrationOf(input, kitchen);
   const asked: BakeInput = calibration ? { ...input, calibration } : input;
   const setup = setupOf(asked, kitchen);
@@ -162,7 +58,7 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
       {
         id: 'never-done',
         place: 'bake',
-        words: 'The middle is not done within six hours.',
+        words: 'The middle is not done within twelve hours.',
         remedy: 'Turn the oven up, or divide the batter over more tins.',
       },
     ]);

@@ -1,5 +1,5 @@
 import type { Kitchen } from '../formula/types.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 

@@ -1,10 +1,12 @@
 import type { Tin } from '../formula/types.js';
-import { areaAt, heightFor, outlineOf, type Outline } from '../tin/geometry.js';
+import { areaAt, capacityFactor, heightFor, outlineOf, type Outline } from '../tin/geometry.js';
+import { cutAt, wallsFor } from './faces.js';
 import { browningRate, DARK, IN_TIN, type Browning } from './browning.js';
 import { boxGrid, roundGrid, type Grid } from './grid.js';
-import { linings, materials, parameters as p } from './materials.js';
-import { airAfter, airAtStart, covers, stageAt, type Cover, type OvenStage } from './oven.js';
-import { airPressure, evaporationFor, heatCapacity, matrixConductivity, tabulate, type SurfaceLaw } from './physics.js';
+import { parameters as p } from './materials.js';
+import { airAfter, airAtStart, stageAt, type Cover, type OvenStage } from './oven.js';
+import { waterActivity } from './composition.js';
+import { airPressure, heatCapacity, matrixConductivity, tabulate } from './physics.js';
 import { middleCell, readOut, surfaces } from './readings.js';
 import {
   begin,
@@ -16,10 +18,9 @@ import {
   temperatureOf,
   type Model,
   type State,
-  type Wall,
   type Walls,
 } from './state.js';
-import { cupSides, TRAY_M2 } from './tray.js';
+import { TRAY_M2 } from './tray.js';
 import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */
@@ -32,6 +33,8 @@ export interface Setup {
   /** Mass fractions of all water (flour's own too) and of fat. */
   readonly water: number;
   readonly fat: number;
+  /** Mass fraction of sugar, for its hold on water. */
+  readonly sugar: number;
   readonly startC: number;
   readonly doneC: number;
   readonly stages: readonly OvenStage[];
@@ -79,7 +82,8 @@ export interface Run {
   readonly section: Section | null;
 }
 
-const MAX_S = 6 * 3600;
+/** No bake is followed for longer, s; a loaf in a barely hot oven overnight still is. */
+export const MAX_S = 12 * 3600;
 
 function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
   const mm = heightM * 1000;
@@ -89,7 +93,7 @@ function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
   if (o.kind === 'round') {
     const inner = o.tube / 2000;
     // one radius whose disc has the mean plan area up to the batter's surface, so that the volume is right
-    const area = (areaAt(o, 0) + 4 * areaAt(o, mm / 2) + areaAt(o, mm)) / 6e6;
+    const area = (capacityFactor(setup.tin) * (areaAt(o, 0) + 4 * areaAt(o, mm / 2) + areaAt(o, mm))) / 6e6;
     const radius = Math.sqrt(area / Math.PI + inner * inner);
     const height = wanted / (Math.PI * (radius * radius - inner * inner));
     // rings and pieces that stand free are heated from more sides, and need more cells to come within 2 %
@@ -104,89 +108,18 @@ function gridFor(setup: Setup, o: Outline, heightM: number): Grid {
   return boxGrid(length * k, width * k, heightM, cells(8), cells(8), cells(14), q, o.free ? 'open' : 'tin');
 }
 
-/** Share of the oven that the surface sees past the rim; tin walls above it glow back, so half the blocked part counts. */
-function rimView(depthBelow: number, across: number): number {
-  if (depthBelow <= 0) return 1;
-  const x = (2 * depthBelow) / across;
-  const m = 2 + x * x;
-  const seen = (m - Math.sqrt(m * m - 4)) / 2;
-  return 1 - 0.5 * (1 - seen);
-}
-
-/** Cuts reach so deep into a scored top, share of its height, and their faces take so much of the oven's heat: they open as it rises, and see the oven from within a groove. Judgements. */
-const SCORE_DEEP = { cross: 0.5, wedges: 0.5, slashes: 0.25 } as const;
-const SCORE_LENGTHS = { cross: 2, wedges: 3, slashes: 2 } as const;
-const GROOVE_SEES = 0.4;
-
-/**
- * By how much scoring adds to the surface through which heat comes in, over that of the top and the side: both faces of each cut,
- * a width of the dough long, as the groove sees the oven.
- */
-function scoredMore(tin: Setup['tin'], o: Outline, risenMm: number): number {
-  if (!tin.scored || !o.free) return 1;
-  const across = Math.sqrt((4 * areaAt(o, 0)) / Math.PI);
-  const faces = 2 * SCORE_LENGTHS[tin.scored] * across * SCORE_DEEP[tin.scored] * risenMm;
-  return 1 + (GROOVE_SEES * faces) / (areaAt(o, 0) + Math.PI * across * risenMm);
-}
-
-/** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
-const FIN_REACH_MM = 60;
-/** Bare wall that counts beside thin batter, in heights of its side; what more comes down spreads into the base. A judgement. */
-const FIN_MOST = 1.5;
-
-/** The faces as they are with the batter risen `risen` times, under a cover. */
-function wallsFor(
-  setup: Setup,
-  o: Outline,
-  grid: Grid,
-  g: number,
-  heightMm: number,
-  risen: number,
-  cover: Cover,
-): Walls {
-  const hc = (setup.fan ? p.hcFan : p.hcStill) * (setup.convection ?? 1);
-  const material = materials[setup.tin.material];
-  const over = covers[cover];
-  const more = scoredMore(setup.tin, o, heightMm * risen);
-  const air = (view: number): SurfaceLaw => ({
-    h: g * more * hc * view * over.h,
-    eps: g * more * p.epsTop * view * over.eps,
-    // a fan dries the surface sooner, but closes it sooner too; the film is taken as a still oven's
-    evaporation: evaporationFor(g * more * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
-  });
-  // the bare wall above the batter is heated too and passes what it takes down to it
-  const cup = setup.tin.shape === 'cup';
-  const bare = o.free || cup ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
-  const fin = 1 + material.fin * Math.min(bare, FIN_REACH_MM / (heightMm * risen), FIN_MOST);
-  const metal = (share: number): Wall => ({
-    law: { h: g * share * hc, eps: g * share * material.eps * (setup.emissivity ?? 1), evaporation: 0 },
-    capacity: material.capacity,
-    resistance: material.resistance + linings[setup.tin.lining ?? 'none'],
-  });
-  const view = o.free ? 1 : rimView(o.depth - heightMm * risen, Math.min(o.top, o.top2));
-  const bareTop: Wall = { law: air(1), capacity: 0, resistance: 0 };
-  const { above } = cutAt(grid, o.depth / risen);
-  return {
-    base: metal(1),
-    tin: metal(cup ? cupSides(o, material.fin) : fin),
-    'inner tin': metal(p.innerFace * fin),
-    open: { law: air(view), capacity: 0, resistance: 0 },
-    'at rim': between(metal(1), bareTop, above),
-    'above rim': bareTop,
-  };
-}
-
 export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   const o = outlineOf(setup.tin);
   const heightMm = heightFor(setup.tin, setup.batterG / setup.densityGPerMl);
   const grid = gridFor(setup, o, heightMm / 1000);
   const rho = setup.densityGPerMl * 1000;
   const boilable = Math.max(0.08, setup.water - p.boundWater);
+  const aw = waterActivity(setup);
   const tables = tabulate({
     kS: matrixConductivity(setup.water, setup.fat),
     beta: p.beta * (setup.vapour ?? 1),
-    aw: p.aw,
-    eps0: Math.min(0.4, Math.max(0.05, 1 - rho / p.matrixDensity)),
+    aw,
+    eps0: Math.min(0.75, Math.max(0.05, 1 - rho / p.matrixDensity)),
     rise: setup.rise,
     rho,
     cp: heatCapacity(setup.water, setup.fat),
@@ -199,7 +132,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   const model: Model = {
     grid,
     tables,
-    aw: p.aw,
+    aw,
     mc: p.mc,
     waterKgM3: rho * boilable,
     startC: setup.startC,
@@ -212,31 +145,6 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   } finally {
     end(state);
   }
-}
-
-/** A wall that is `share` of the second kind. */
-function between(a: Wall, b: Wall, share: number): Wall {
-  const mix = (x: number, y: number): number => x + (y - x) * share;
-  return {
-    law: {
-      h: mix(a.law.h, b.law.h),
-      eps: mix(a.law.eps, b.law.eps),
-      evaporation: mix(a.law.evaporation, b.law.evaporation),
-    },
-    capacity: mix(a.capacity, b.capacity),
-    resistance: mix(a.resistance, b.resistance),
-  };
-}
-
-/** The row of the raw batter that a height in mm cuts, and the share of it that lies above. */
-function cutAt(grid: Grid, mm: number): { row: number; above: number } {
-  let top = 0;
-  for (let z = 0; z < grid.nz; z++) {
-    const dz = 1000 * (grid.dz[z] as number);
-    if (top + dz > mm) return { row: z, above: (top + dz - mm) / dz };
-    top += dz;
-  }
-  return { row: grid.nz, above: 0 };
 }
 
 /** A step and the next look at how far the batter has risen, s. */

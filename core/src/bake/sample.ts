@@ -2,7 +2,7 @@ import { familyOf } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
 import type { Calibration } from './calibrate.js';
 import { evenNormal, type Dimension } from './even.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import { simulate, type Setup } from './run.js';
 import { setupOf } from './setup.js';
 

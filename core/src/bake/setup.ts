@@ -1,32 +1,13 @@
 import { familyOf } from '../balance/families.js';
-import type { FamilyId, Kitchen } from '../formula/types.js';
+import type { Kitchen } from '../formula/types.js';
 import { browningPace } from './browning.js';
-import type { BakeInput } from './predict.js';
+import { doneOf, typicalComposition } from './composition.js';
+import { withLayers } from './layers.js';
+import type { BakeInput } from './bake-input.js';
 import type { Setup } from './run.js';
 import { allStages } from './stages.js';
 
 const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
-
-/** Flour's own water, share of its weight, and egg's solids and fat; general knowledge. */
-const FLOUR_WATER = 0.13;
-const EGG = { water: 0.75, fat: 0.1 } as const;
-
-/**
- * Mass fractions of all water and of fat in a family's ordinary batter, from the middles of its ranges; for bakes of
- * which no more is known.
- */
-export function typicalComposition(id: FamilyId): { water: number; fat: number } {
-  const family = familyOf(id);
-  const [fat, sugar, egg, water] = [family.fat, family.sugar, family.egg, family.water].map(middle) as [
-    number,
-    number,
-    number,
-    number,
-  ];
-  if (!(water < 400 && fat < 400 && sugar < 400)) return { water: 0.38, fat: 0.13 };
-  const all = 100 + fat + sugar + egg * (1 - EGG.water) + water + 4;
-  return { water: (water + 100 * FLOUR_WATER) / all, fat: (fat + egg * EGG.fat + 1.5) / all };
-}
 
 /** What a hot tin loses while it is greased and filled, K. A judgement. */
 const WHILE_FILLED_K = 30;
@@ -38,18 +19,27 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
   const oven = input.ovenId === undefined ? kitchen?.ovens[0] : kitchen?.ovens.find((o) => o.id === input.ovenId);
   const bias = (oven?.biasC ?? 0) + (input.calibration?.biasC ?? 0);
   const stages = allStages(input).map((s) => ({ ...s, ovenC: s.ovenC + bias }));
-  const usual = typicalComposition(input.family);
   const parts = input.composition;
+  const body = withLayers(
+    {
+      batterG: input.batterG,
+      densityGPerMl: input.densityGPerMl ?? middle(family.density),
+      rise: input.rise ?? middle(family.rise),
+      composition: { ...typicalComposition(input.family), ...parts },
+    },
+    input.layers,
+  );
   return {
     tin: input.tin,
-    batterG: input.batterG,
-    densityGPerMl: input.densityGPerMl ?? middle(family.density),
-    rise: input.rise ?? middle(family.rise),
-    water: parts?.water ?? usual.water,
-    fat: parts?.fat ?? usual.fat,
+    batterG: body.batterG,
+    densityGPerMl: body.densityGPerMl,
+    rise: body.rise,
+    water: body.composition.water,
+    fat: body.composition.fat,
+    sugar: body.composition.sugar ?? 0,
     startC: input.startC ?? kitchen?.roomC ?? 21,
     // water boils 1 °C lower for each 300 m, and the crumb's end point with it
-    doneC: middle(family.doneC) - altitudeM / 300 + (input.calibration?.doneK ?? 0),
+    doneC: doneOf(input) - altitudeM / 300 + (input.calibration?.doneK ?? 0),
     stages,
     ...(input.ovenReachedC !== undefined && { reachedC: input.ovenReachedC + bias }),
     ...(input.hotTin && { tinC: Math.min(input.ovenC, input.ovenReachedC ?? Infinity) + bias - WHILE_FILLED_K }),

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import { capacityOf } from '../tin/geometry.js';
-import type { BakeInput } from './predict.js';
+import type { BakeInput } from './bake-input.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 

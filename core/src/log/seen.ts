@@ -1,6 +1,6 @@
 import { stageAt } from '../bake/oven.js';
 import { allStages } from '../bake/stages.js';
-import type { BakeInput } from '../bake/predict.js';
+import type { BakeInput } from '../bake/bake-input.js';
 import type { BakeRecord, Result } from './types.js';
 
 /** What the bake model has to know of a logged bake. */

@@ -1,4 +1,4 @@
-import type { BakeInput } from '../bake/predict.js';
+import type { BakeInput } from '../bake/bake-input.js';
 import type { BakeStage, FamilyId, Rack, TinUse } from '../formula/types.js';
 import type { Marks } from './marks.js';
 import type { SymptomId } from './symptoms.js';

@@ -46,6 +46,9 @@ const titled =
 const counted =
   /(?:^|[,;(]\s*)(?<n>\d{1,2})\s+(?:large |small |standard |mini )?(?<what>muffins|cup\s?cakes|scones|biscuits|buns|rolls|fairy cakes)(?=\s*(?:[,;.)]|$))/i;
 
+/** A sentence of its own at the end, once a time is told: "18-20 minutes. About 20." */
+const bareCount = /\bmin(?:ute)?s?\b[^.;]*[.;]\s+(?:about|approx\.?|around|roughly)\s+(?<n>\d{1,2})\s*[.!]?\s*$/i;
+
 /** "Makes about 5 dozen", "yields 2 1/2 dozen small muffins", "gives a dozen". */
 const dozens = new RegExp(
   String.raw`\b(?:makes|yields?|portions|gives|enough for|recipe makes)\s*:?\s*(?:about\s*|approx\.?\s*|around\s*)?(?:(\d{1,2})?\s*(½|1\/2|\.5)?|(half an?|${spokenPattern}|an?))(?:\s*(?:-|–|to)\s*\d{1,2})?\s*(?:doz\.|dozen\b)(?:\s+(?:large|small|medium|generous|big|thick|mini|standard|good-sized))*\s*([a-z]+)?`,
@@ -69,7 +72,8 @@ function readYield(line: Prose): { pieces: { pieces: number; name?: string }; ma
     yieldWords.exec(line.text) ??
     /\b(?<n>\d{1,3})\s+(?<what>servings|slices|squares|portions|pieces)\b(?!\s+of\b)/i.exec(line.text) ??
     titled.exec(line.text.trim()) ??
-    counted.exec(line.text);
+    counted.exec(line.text) ??
+    bareCount.exec(line.text);
   if (!m) return null;
   // "makes one 20 cm round" counts tins, not pieces
   if (/^\s*\d+(?:[.,]\d+)?\s*-?(?:cm|mm|in\b|inch|")/i.test(line.text.slice(m.index + m[0].length))) return null;

@@ -1,4 +1,4 @@
-import { familyOf, type Family } from '../balance/families.js';
+import type { Family } from '../balance/families.js';
 import type { Problem } from '../errors.js';
 import type { Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -127,7 +127,7 @@ export function batterOf(
   kitchen: Kitchen,
 ): { batterG: number; density: number; rise: number; family: Family } {
   const w = weigh(formula, kitchen);
-  const family = familyOf(formula.family);
+  const { family } = w;
   return {
     batterG: w.totals.batterG,
     density: densityOf(w.totals, family) * learnedFactor(kitchen, 'dense', formula.id),
