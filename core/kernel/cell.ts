@@ -34,9 +34,14 @@ export function dryOf(bake: Bake, cell: usize): f64 {
 /** Temperature of a cell, °C. */
 export function temperature(bake: Bake, cell: usize): f64 {
   const th = thetaOf(bake, cell);
-  // below boiling theta is the temperature
+  // between ice and boiling theta is the temperature
   slope = 1;
-  if (th <= bake.boils) return th;
+  if (th <= bake.boils) {
+    if (th >= bake.freezes) return th;
+    const ice = entry(bake, bake.temperature, th);
+    slope = load<f64>(ice);
+    return slope * th + load<f64>(ice, 8);
+  }
   const x = dryOf(bake, cell);
   const at = shifted(bake, th, x);
   const j = entry(bake, bake.temperature, at);

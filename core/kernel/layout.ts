@@ -6,7 +6,8 @@
 
 @unmanaged
 export class Bake {
-  /** Where boiling begins, °C; how long it lasts and how much the crumb heats up meanwhile, K; where the tables begin, K. */
+  /** Below this there is ice, °C; where boiling begins, °C; how long it lasts and how much the crumb heats up meanwhile, K; where the tables begin, K. */
+  freezes: f64;
   boils: f64;
   plateau: f64;
   rise: f64;
@@ -74,7 +75,10 @@ export class Axis {
   highFace: u64;
 }
 
-/** A kind of face: W/m2K, emissivity, kg/m2sPa, J/m2K, m2K/W. */
+/** Of a face in the oven's air; as in core/src/bake/layout.ts. */
+export const OVEN: f64 = -1000;
+
+/** A kind of face: W/m2K, emissivity, kg/m2sPa, J/m2K, m2K/W; and what lies around it, °C, or `OVEN` where that is the oven's air. */
 @unmanaged
 export class Face {
   h: f64;
@@ -82,6 +86,7 @@ export class Face {
   film: f64;
   capacity: f64;
   resistance: f64;
+  around: f64;
 }
 
 /** The end of one line; its two sinks follow it. */

@@ -1,5 +1,5 @@
 import { dryness, entry, shifted, slope, temperature, thetaOf, dryOf } from './cell';
-import { Axis, Bake, End, Face, Sink, endSize, inner, word, outer } from './layout';
+import { Axis, Bake, End, Face, OVEN, Sink, endSize, inner, word, outer } from './layout';
 
 /** Eliminates the walls at one end of an axis into the rows beside them, and finds where evaporation comes from. */
 export function couple(bake: Bake, axis: Axis, high: bool, dt: f64, air: f64): void {
@@ -8,8 +8,6 @@ export function couple(bake: Bake, axis: Axis, high: bool, dt: f64, air: f64): v
   const half = high ? axis.halfHigh : axis.halfLow;
   const areas = base + usize(high ? axis.areaHigh : axis.areaLow) + usize(row) * word;
   const scale = (load<f64>(areas) * dt) / bake.rhoCp;
-  const ta = air + 273.15;
-  const sky = bake.sigma * ta * ta * ta * ta;
   const own = changetype<Face>(base + usize(high ? axis.highFace : axis.lowFace));
   const starts = base + usize(axis.starts);
   const transport = base + usize(axis.transport);
@@ -29,10 +27,13 @@ export function couple(bake: Bake, axis: Axis, high: bool, dt: f64, air: f64): v
     const growth = sideways ? load<f64>(base + usize(bake.phi) + j) : 1;
     const drop = face.resistance / growth;
     const g = 1 / (half / load<f64>(transport + j) + drop);
+    const around = face.around > OVEN ? face.around : air;
+    const ta = around + 273.15;
+    const sky = bake.sigma * ta * ta * ta * ta;
     const tp = end.t;
     const ts = tp + 273.15;
     const ts3 = face.eps * bake.sigma * ts * ts * ts;
-    const q = face.h * (air - tp) + face.eps * sky - ts3 * ts;
+    const q = face.h * (around - tp) + face.eps * sky - ts3 * ts;
     const hw = (face.h + 4 * ts3) * growth;
     const store = (face.capacity * growth) / dt;
     const inverse = 1 / (store + hw + g);

@@ -32,6 +32,24 @@ export interface Layer {
   readonly sugar: number;
 }
 
+/** How the heat comes to a bake where that is not the plain air around one rack; each for the whole of it. */
+export interface Conditions {
+  /** Stands in hot water to half its height, open to the oven; or covered, so that it steams. */
+  readonly bath?: 'open' | 'covered';
+  /** A tray of boiling water stands in the oven. */
+  readonly steam?: true;
+  /** What carries it, hot when it comes in: a baking stone, or a tray that was left in the oven. */
+  readonly on?: 'stone' | 'hot tray';
+  /** Another tray stands over it, under it, or both. */
+  readonly shaded?: 'above' | 'below' | 'both';
+  /** How much the air moves, 0 of a still oven to 1 of a fan; it takes the place of `fan`. */
+  readonly airflow?: number;
+  /** Minutes from the start at which the door is opened. */
+  readonly openedMin?: readonly number[];
+  /** By how much the thermostat swings either way, K. */
+  readonly swingK?: number;
+}
+
 /** All that the bake model is told. Weights g, lengths mm, temperatures °C, times min. */
 export interface BakeInput {
   /** Batter in one tin, all its cups together, g. */
@@ -52,6 +70,7 @@ export interface BakeInput {
   readonly ovenReachedC?: number;
   /** Whether the empty tin was heated in the oven first. */
   readonly hotTin?: boolean;
+  readonly conditions?: Conditions;
   /** Without it the family's ordinary batter is taken. */
   readonly composition?: Composition;
   /** What lies on, in or under the batter while it bakes. */

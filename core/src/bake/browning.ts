@@ -17,7 +17,7 @@ export interface Browning {
 export const GOLDEN = 1;
 export const DARK = 8;
 /** Below this it is pale. */
-export const PALE = 0.35;
+export const PALE = 0.2;
 
 /** A crust's browning doubles with every so many kelvins; 10 to 12 above 120 °C. A judgement. */
 const DOUBLES_K = 11;

@@ -73,6 +73,14 @@ export function waterActivity({ water, sugar = 0.2 }: Pick<Composition, 'water' 
   return SALTS * (1 - x) * Math.exp(-NORRISH * x * x);
 }
 
+/** Freezing point depression of water, K for a mole of what is dissolved in a kilo of it; and what salts bring, mol/kg. */
+const CRYOSCOPIC = 1.86;
+const SALTS_MOLAL = 0.4;
+
+/** Where the water of a batter begins to freeze, °C: −2 of a dough, −6 of a cake. */
+export const freezesAt = ({ water, sugar = 0.2 }: Pick<Composition, 'water' | 'sugar'>): number =>
+  -CRYOSCOPIC * Math.min(8, Math.max(0, sugar) / MOLAR.sugar / Math.max(0.1, water) + SALTS_MOLAL);
+
 /** Wheat starch in water sets at about 64 °C, and 22 K later for each gram of sugar to a gram of water; general food science. */
 const STARCH_C = 64;
 const STARCH_PER_SUGAR = 22;

@@ -36,6 +36,12 @@ function scoredMore(tin: Setup['tin'], o: Outline, risenMm: number): number {
   return 1 + (GROOVE_SEES * faces) / (areaAt(o, 0) + Math.PI * across * risenMm);
 }
 
+/** By how much a domed top is larger than a flat one: a cap over a disc, an arch over a strip; from how far it has risen, mm. */
+function domedMore({ dome = 0 }: Setup, o: Outline, roseMm: number): number {
+  const over = (4 * dome * Math.max(0, roseMm)) / Math.max(1, Math.min(o.top, o.top2) - o.tube);
+  return 1 + (o.kind === 'box' ? 2 / 3 : 1) * over * over;
+}
+
 /** How far down a thin metal wall conducts usefully, mm: sqrt(k d / h) with k 50–200 W/mK, d 0.6 mm, h 12 W/m2K. */
 const FIN_REACH_MM = 60;
 
@@ -44,6 +50,25 @@ const HOLLOW = 0.9;
 
 /** Tube tins are cast, or pressed from thicker metal than others: 2 to 3 mm of aluminium. General knowledge, not looked up. */
 const TUBE_HEAVIER = 2.5;
+
+/** What is left of the radiation where another tray stands between; a hot tin glows itself. A judgement. */
+const SHADED = 0.55;
+/** Heat capacity, J/m2K, and contact resistance, m2K/W, of what carries a bake: 12 mm of stone, 2 mm of steel. */
+const CARRIERS = {
+  stone: { capacity: 25000, resistance: 0.004 },
+  'hot tray': { capacity: 7000, resistance: 0.002 },
+} as const;
+/** Hot water along a wall, steam over a covered top, W/m2K; and how high the water stands, share of the side. Judgements. */
+const WATER_H = 250;
+const STEAM_TOP = 12;
+const WATER_TO = 0.5;
+
+/** A wall of which the share `wet` stands in water or steam of `bathC` °C; what is left of the oven's air hardly counts beside it. */
+const inWater = (wall: Wall, wet: number, bathC: number): Wall => ({
+  ...wall,
+  law: { h: WATER_H * wet, eps: 0, evaporation: 0 },
+  aroundC: bathC,
+});
 
 /** The walls of a bake at one moment. `g` weakens the oven's heat for its size, heights are in mm. */
 export function wallsFor(
@@ -54,14 +79,16 @@ export function wallsFor(
   heightMm: number,
   risen: number,
   cover: Cover,
+  bathC: number,
 ): Walls {
-  const hc = (setup.fan ? p.hcFan : p.hcStill) * (setup.convection ?? 1);
+  const { bath, on, shaded, airflow = setup.fan ? 1 : 0 } = setup.conditions ?? {};
+  const hc = (p.hcStill + (p.hcFan - p.hcStill) * airflow) * (setup.convection ?? 1);
   const material = materials[setup.tin.material];
   const over = covers[cover];
-  const more = scoredMore(setup.tin, o, heightMm * risen);
+  const more = scoredMore(setup.tin, o, heightMm * risen) * domedMore(setup, o, heightMm * (risen - 1));
   const air = (view: number): SurfaceLaw => ({
     h: g * more * hc * view * over.h,
-    eps: g * more * p.epsTop * view * over.eps,
+    eps: g * more * p.epsTop * view * over.eps * (shaded === 'above' || shaded === 'both' ? SHADED : 1),
     // a fan dries the surface sooner, but closes it sooner too; the film is taken as a still oven's
     evaporation: evaporationFor(g * more * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
   });
@@ -78,11 +105,16 @@ export function wallsFor(
   const mouths = Math.min(material.eps, (HOLLOW * o.tube) / 2 / o.depth);
   const bareTop: Wall = { law: air(1), capacity: 0, resistance: 0 };
   const { above } = cutAt(grid, o.depth / risen);
+  const below = metal(1, 1, material.eps * (shaded === 'below' || shaded === 'both' ? SHADED : 1));
+  const carried = on ? { ...below, capacity: below.capacity + CARRIERS[on].capacity, resistance: below.resistance + CARRIERS[on].resistance } : below; // prettier-ignore
+  const sides = metal(cup ? cupSides(o, material.fin) : fin);
+  const open: Wall = { law: air(rimView(o.depth - heightMm * risen, o)), capacity: 0, resistance: 0 };
   return {
-    base: metal(1),
-    tin: metal(cup ? cupSides(o, material.fin) : fin),
+    base: bath ? inWater(below, 1, bathC) : carried,
+    tin: bath ? inWater(sides, bath === 'open' ? WATER_TO : 1, bathC) : sides,
     'inner tin': metal(fin, p.tubeAir, mouths),
-    open: { law: air(rimView(o.depth - heightMm * risen, o)), capacity: 0, resistance: 0 },
+    // under a cover steam condenses on the lid, not on the batter, which it keeps wet
+    open: bath === 'covered' ? { ...open, law: { h: STEAM_TOP, eps: 0, evaporation: 0 }, aroundC: bathC } : open,
     'at rim': between(metal(1), bareTop, above),
     'above rim': bareTop,
   };

@@ -16,7 +16,7 @@ const record = <A extends string, B extends string = never>(
 /** The records of core/kernel/layout.ts, which says what their fields are, in the same order. */
 export const BAKE = record(
   [
-    ...(['boils', 'plateau', 'rise', 'lowest', 'rhoCp', 'mc', 'stillFilm', 'waterKgM3'] as const),
+    ...(['freezes', 'boils', 'plateau', 'rise', 'lowest', 'rhoCp', 'mc', 'stillFilm', 'waterKgM3'] as const),
     ...(['latent0', 'latentFall', 'sigma', 'heat', 'vapour'] as const),
   ],
   [
@@ -31,7 +31,9 @@ export const AXIS = record(
     ...(['exchange', 'low', 'high', 'lowFace', 'highFace'] as const),
   ],
 );
-export const FACE = record(['h', 'eps', 'film', 'capacity', 'resistance']);
+export const FACE = record(['h', 'eps', 'film', 'capacity', 'resistance', 'around']);
+/** Of a face in the oven's air; as in core/kernel/layout.ts. */
+export const OVEN = -1000;
 const END_ITSELF = record(
   ['t', 'touching', 'lost', 'area', 'b', 'd', 'p', 'r', 'g', 'drop', 't0', 'slope', 'theta0'],
   ['front'],

@@ -34,12 +34,12 @@ export const linings: Readonly<Record<TinLining, number>> = { none: 0, paper: 0.
 export const parameters = {
   aw: 0.93,
   /** Share of evaporation–condensation transport in the pores that is realised. */
-  beta: 0.33,
+  beta: 0.31,
   /** Share of the batter's weight that is water too firmly held to boil off. */
   boundWater: 0.1,
   matrixDensity: 1230,
   /** Fitted: convection in a still oven, W/m2K; 5 to 10 are plausible. A fan oven's is a judgement, 12 to 20. */
-  hcStill: 6.4,
+  hcStill: 6.3,
   hcFan: 13,
   epsTop: 0.9,
   ovenDroopK: 40,
@@ -47,9 +47,9 @@ export const parameters = {
   /** Convection in a tube, share of the free oven's: the air in it hardly moves. A judgement. */
   tubeAir: 0.25,
   /** By how much the share of vapour transport that is realised falls as pores crowd out wet walls, (2 (1 - eps))^n. */
-  wetWalls: 2.5,
+  wetWalls: 2.7,
   finMost: 1.5,
-  cupGapMm: 18,
+  cupGapMm: 19,
   /** Fitted: weakening of the oven's heat with the tin's size, (0.2 m / sqrt(area))^n. */
   sizeExponent: 0.2,
   /** Fitted: kg/m2 lost by which a surface's evaporation, by 5 W/m2K, has halved. */

@@ -1,4 +1,5 @@
 import { parameters as p } from './materials.js';
+import { boilingPoint, evaporationFor, latentHeat, psat, SIGMA } from './physics.js';
 
 /** What lies over the open face: nothing, loose foil, or a lid (an upturned bowl over a free-form loaf). */
 export type Cover = 'none' | 'tent' | 'lid';
@@ -36,4 +37,38 @@ export function airAtStart(setC: number, reachedC = setC): number {
 export function airAfter(air: number, setC: number, dt: number): number {
   const towards = (setC - air) * (1 - Math.exp(-dt / p.ovenRecoveryS));
   return air + Math.min(towards, (HEATING_K_MIN / 60) * dt);
+}
+
+/** Air after the door was opened once more, °C. */
+export const airOpened = (air: number, setC: number): number =>
+  air - (p.ovenDroopK * Math.max(0, air - 20)) / Math.max(1, setC - 20);
+
+/** A thermostat switches about so often, s. A judgement: 6 to 10 minutes. */
+const SWINGS_S = 480;
+/** What a swinging thermostat adds to the air after s seconds, K; it comes in from above. */
+export const swingAt = (swingK: number, s: number): number => swingK * Math.cos((2 * Math.PI * s) / SWINGS_S);
+
+/** Water of a bath when it is poured in: hot, not boiling, °C; and how slowly it follows the oven, s. Judgements. */
+export const BATH_C = 80;
+const BATH_S = 900;
+const OVEN_AIR_PA = 2500;
+
+/** Where the water of an open bath settles in air of so many °C: what the oven gives its surface, evaporation takes. */
+export function bathSettlesAt(air: number, pressure: number): number {
+  let [lo, hi] = [10, boilingPoint(1, pressure)];
+  const kelvin = (c: number): number => c + 273.15;
+  for (let i = 0; i < 40; i++) {
+    const t = (lo + hi) / 2;
+    const gains = p.hcStill * (air - t) + 0.9 * SIGMA * (kelvin(air) ** 4 - kelvin(t) ** 4);
+    const gives = evaporationFor(p.hcStill) * latentHeat(t) * (psat(t) - OVEN_AIR_PA);
+    if (gains > gives) lo = t;
+    else hi = t;
+  }
+  return (lo + hi) / 2;
+}
+
+/** The bath dt seconds later, °C: an open one nears where it settles, a covered one boils. */
+export function bathAfter(bath: number, kind: 'open' | 'covered', air: number, pressure: number, dt: number): number {
+  const to = kind === 'open' ? bathSettlesAt(air, pressure) : Math.min(air, boilingPoint(1, pressure));
+  return bath + (to - bath) * (1 - Math.exp(-dt / BATH_S));
 }

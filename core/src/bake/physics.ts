@@ -51,6 +51,9 @@ export interface Crumb {
   readonly water: number;
   /** Air pressure, Pa. */
   readonly pressure: number;
+  /** Where its water begins to freeze, °C, and how much of it can, kg per kg batter; without them it never does. */
+  readonly freezes?: number;
+  readonly ice?: number;
 }
 
 const smoothstep = (x: number): number => (x <= 0 ? 0 : x >= 1 ? 1 : x * x * (3 - 2 * x));
@@ -65,7 +68,7 @@ export function conductivity(c: Crumb, t: number): number {
   const pv = Math.min(c.aw * psat(t), 0.999 * c.pressure);
   const enhancement = Math.min(20, c.pressure / (c.pressure - pv));
   const eps = 1 - (1 - c.eps0) / expansion(c, t);
-  const realised = c.beta * Math.pow(2 * (1 - eps), parameters.wetWalls);
+  const realised = Math.min(1, c.beta * Math.pow(2 * (1 - eps), parameters.wetWalls));
   const kp =
     0.026 + realised * latentHeat(t) * diffusivity * (M_WATER / (R_GAS * kelvin)) * c.aw * dpsat(t) * enhancement;
   return (c.kS * (2 * c.kS + kp - 2 * eps * (c.kS - kp))) / (2 * c.kS + kp + eps * (c.kS - kp));
@@ -90,14 +93,15 @@ export interface Tables {
   readonly kVertical: Float64Array;
   readonly kHorizontal: Float64Array;
   readonly phi: Float64Array;
-  /** Where boiling begins, °C; how wide its plateau is in theta, K. */
+  /** Where ice melts last, and where boiling begins, °C; how wide that plateau is in theta, K. */
+  readonly freezes: number;
   readonly boils: number;
   readonly plateau: number;
   readonly rhoCp: number;
 }
 
 /** The tables' lower end, in theta. */
-export const MIN = -60;
+export const MIN = -160;
 const MAX = 1400;
 const SIZE = MAX - MIN + 1;
 
@@ -105,7 +109,14 @@ export function tabulate(c: Crumb): Tables {
   const boils = boilingPoint(c.aw, c.pressure);
   const plateau = (c.water * latentHeat(100)) / c.cp;
   const wet = conductivity(c, boils - 1);
-  return build(boils, plateau, c.rho * c.cp, (theta) => {
+  const freezes = c.freezes ?? -Infinity;
+  const ice = frozen(c);
+  return build({ freezes, boils, plateau, rhoCp: c.rho * c.cp }, (theta) => {
+    if (theta < freezes) {
+      const { t, share } = ice(theta);
+      const k = conductivity(c, t) * Math.pow(ICE_K / WATER_K, share);
+      return { t, k, phi: 1 };
+    }
     const t = temperatureOf(theta, boils, plateau);
     const dry = plateau > 0 ? Math.min(1, Math.max(0, (theta - boils) / plateau)) : theta > boils ? 1 : 0;
     const k = theta < boils - 1 ? conductivity(c, Math.max(-30, t)) : wet + (K_DRY - wet) * dry;
@@ -114,7 +125,8 @@ export function tabulate(c: Crumb): Tables {
 }
 
 /** Tables of a plain conductor without boiling or rise, for holding the solver against analytic solutions. */
-export const plainTables = (k: number, rhoCp: number): Tables => build(1e9, 1, rhoCp, (t) => ({ t, k, phi: 1 }));
+export const plainTables = (k: number, rhoCp: number): Tables =>
+  build({ freezes: -1e9, boils: 1e9, plateau: 1, rhoCp }, (t) => ({ t, k, phi: 1 }));
 
 function temperatureOf(theta: number, boils: number, plateau: number): number {
   if (theta <= boils) return theta;
@@ -134,10 +146,47 @@ function pairs(values: Float64Array): Float64Array {
   return out;
 }
 
+/** J/kg of ice that melts, J/kgK by which ice holds less than water, W/mK of ice and of water. General physics, not looked up. */
+const MELTS = 334e3;
+const ICE_LESS = 2090;
+const ICE_K = 2.2;
+const WATER_K = 0.56;
+
+/**
+ * Temperature of a batter that is partly ice, and the share of it that is, by theta: what is left unfrozen grows saltier and sweeter, so
+ * that 1 − freezes/T of the water that can freeze is ice at T.
+ */
+function frozen(c: Crumb): (theta: number) => { t: number; share: number } {
+  const freezes = c.freezes ?? 0;
+  const ice = (t: number): number => (c.ice ?? 0) * (1 - freezes / t);
+  // what ice gives up in melting, less what it needs less to warm up, half of it frozen on the way on average
+  const theta = (t: number): number => t - (ice(t) * (MELTS - (ICE_LESS * (freezes - t)) / 2)) / c.cp;
+  return (wanted) => {
+    let [lo, hi] = [MIN, freezes];
+    for (let i = 0; i < 40; i++) {
+      const mid = (lo + hi) / 2;
+      if (theta(mid) < wanted) lo = mid;
+      else hi = mid;
+    }
+    return { t: hi, share: ice(hi) };
+  };
+}
+
+/** Theta at a temperature below boiling, K. */
+export function thetaAt(tables: Tables, c: number): number {
+  if (c >= tables.freezes) return c;
+  let [lo, hi] = [MIN, tables.freezes];
+  for (let i = 0; i < 50; i++) {
+    const mid = (lo + hi) / 2;
+    const j = 2 * Math.floor(mid - MIN);
+    if ((tables.temperature[j] as number) * mid + (tables.temperature[j + 1] as number) < c) lo = mid;
+    else hi = mid;
+  }
+  return hi;
+}
+
 function build(
-  boils: number,
-  plateau: number,
-  rhoCp: number,
+  { freezes, boils, plateau, rhoCp }: Pick<Tables, 'freezes' | 'boils' | 'plateau' | 'rhoCp'>,
   at: (theta: number) => { t: number; k: number; phi: number },
 ): Tables {
   const make = (): Float64Array => new Float64Array(SIZE);
@@ -171,6 +220,7 @@ function build(
     kVertical,
     kHorizontal,
     phi,
+    freezes,
     boils,
     plateau,
     rhoCp,
@@ -203,12 +253,12 @@ const FADES_K = 10;
  * What drives vapour out of a wet front, Pa, in pairs [slope, intercept] for every kelvin from `MIN` on. It fades towards
  * the boiling point, where vapour leaves as fast as heat comes in.
  */
-export function vapourDrive(aw: number, boils: number): Float64Array {
+export function vapourDrive(aw: number, boils: number, inOven = OVEN_VAPOUR): Float64Array {
   const values = new Float64Array(SIZE);
   for (let i = 0; i < SIZE; i++) {
     const t = i + MIN;
     const fade = Math.min(1, Math.max(0, (boils - t) / FADES_K));
-    values[i] = fade * Math.max(0, aw * psat(Math.max(0, Math.min(t, boils))) - OVEN_VAPOUR);
+    values[i] = fade * Math.max(0, aw * psat(Math.max(0, Math.min(t, boils))) - inOven);
   }
   return pairs(values);
 }

@@ -1,12 +1,13 @@
 import { END, type AxisLayout, type Ends } from './layout.js';
-import { MIN } from './physics.js';
+import { MIN, thetaAt } from './physics.js';
 import { dryness, temperatureOf, vapourLost, volumeOf, type State } from './state.js';
 
 /** Enthalpy of all cells against the start, J. */
 export function enthalpy(state: State): number {
   const { tables, startC } = state.model;
+  const from = thetaAt(tables, startC);
   let sum = 0;
-  eachCell(state, (cell, volume) => (sum += ((state.theta[cell] as number) - startC) * volume));
+  eachCell(state, (cell, volume) => (sum += ((state.theta[cell] as number) - from) * volume));
   return sum * tables.rhoCp;
 }
 

@@ -4,9 +4,20 @@ import { cutAt, wallsFor } from './faces.js';
 import { browningRate, DARK, IN_TIN, type Browning } from './browning.js';
 import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { parameters as p } from './materials.js';
-import { airAfter, airAtStart, stageAt, type Cover, type OvenStage } from './oven.js';
-import { waterActivity } from './composition.js';
-import { airPressure, heatCapacity, matrixConductivity, tabulate } from './physics.js';
+import {
+  airAfter,
+  airAtStart,
+  airOpened,
+  BATH_C,
+  bathAfter,
+  stageAt,
+  swingAt,
+  type Cover,
+  type OvenStage,
+} from './oven.js';
+import type { Conditions } from './bake-input.js';
+import { freezesAt, waterActivity } from './composition.js';
+import { airPressure, heatCapacity, latentHeat, matrixConductivity, tabulate } from './physics.js';
 import { middleCell, readOut, surfaces } from './readings.js';
 import {
   begin,
@@ -43,8 +54,13 @@ export interface Setup {
   /** The tin when it is filled, °C; as the batter when it is left out. */
   readonly tinC?: number;
   readonly fan: boolean;
+  readonly conditions?: Conditions;
   readonly altitudeM: number;
   readonly roomC: number;
+  /** Share of its rise by which the crown stands over the mean. */
+  readonly dome?: number;
+  /** How long it stays in its tin to cool, min: what stands free steams off more. */
+  readonly coolTinMin?: number;
   /** How much sooner than an ordinary crust this one colours. */
   readonly pace: number;
   /** Factor on all heat transfer: an oven's speed, learned or calibrated. */
@@ -77,6 +93,7 @@ export interface Run {
   readonly browning: Browning;
   /** When the top gets dark, min; null when it does not while baking. */
   readonly topDarkMin: number | null;
+  /** Water lost by the time it is cold, % of the batter with what lies on it. */
   readonly lossPct: number;
   readonly batterMm: number;
   readonly section: Section | null;
@@ -125,10 +142,12 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     cp: heatCapacity(setup.water, setup.fat),
     water: boilable,
     pressure: airPressure(setup.altitudeM),
+    freezes: freezesAt(setup),
+    ice: boilable,
   });
   const g =
     setup.speed * Math.pow(0.2 / Math.sqrt(setup.tin.shape === 'cup' ? TRAY_M2 : grid.planArea), p.sizeExponent);
-  const walls = (risen: number, cover: Cover): Walls => wallsFor(setup, o, grid, g, heightMm, risen, cover);
+  const walls: WallsAt = (risen, cover, bathC) => wallsFor(setup, o, grid, g, heightMm, risen, cover, bathC);
   const model: Model = {
     grid,
     tables,
@@ -137,7 +156,9 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     waterKgM3: rho * boilable,
     startC: setup.startC,
     ...(setup.tinC !== undefined && { tinC: setup.tinC }),
-    walls: walls(1, stageAt(setup.stages, 0).cover ?? 'none'),
+    ...(setup.conditions?.on && { baseC: setup.reachedC ?? stageAt(setup.stages, 0).ovenC }),
+    ...(setup.conditions?.steam && { ovenVapour: STEAMED_PA }),
+    walls: walls(1, stageAt(setup.stages, 0).cover ?? 'none', BATH_C),
   };
   const state = begin(model);
   try {
@@ -157,11 +178,16 @@ const NEARLY_K = 12;
 /** The oven goes on for this much of the time after it was done, so that a curve shows what leaving it in does. */
 const BEYOND = 1.12;
 
+type WallsAt = (risen: number, cover: Cover, bathC: number) => Walls;
+
+/** Vapour over a tray of boiling water in a vented oven, Pa: a dew point near 65 °C. A judgement. */
+const STEAMED_PA = 25000;
+
 function march(
   state: State,
   setup: Setup,
   wanted: Wanted,
-  walls: (risen: number, cover: Cover) => Walls,
+  walls: WallsAt,
   batterMm: number,
 ): Run {
   const { model } = state;
@@ -174,6 +200,10 @@ function march(
   let s = 0;
   let dt = FIRST_STEP_S / q;
   let air = airAtStart(stageAt(setup.stages, 0).ovenC, setup.reachedC);
+  const { bath, swingK = 0, openedMin = [] } = setup.conditions ?? {};
+  const opens = [...openedMin].sort((a, b) => a - b);
+  const pressure = airPressure(setup.altitudeM);
+  let bathC = BATH_C;
   let before = setup.startC;
   let nextLook = 0;
   // a probe stays where it was coldest; later another place may be cooler still
@@ -186,11 +216,16 @@ function march(
     if (s >= nextLook) {
       const r = readOut(state);
       record.at(s, state, r.risen, { centreC: middleNow(), meanC: r.mean, crustC: r.top });
-      setWalls(state, walls(r.risen, stage.cover ?? 'none'), cutAt(model.grid, rimMm / r.risen).row);
+      setWalls(state, walls(r.risen, stage.cover ?? 'none', bathC), cutAt(model.grid, rimMm / r.risen).row);
       nextLook += s > 3600 ? 4 * LOOK_S : LOOK_S;
     }
     air = airAfter(air, stage.ovenC, dt);
-    step(state, dt, air);
+    if (opens[0] !== undefined && s >= 60 * opens[0]) {
+      air = airOpened(air, stage.ovenC);
+      opens.shift();
+    }
+    if (bath) bathC = bathAfter(bathC, bath, air, pressure, dt);
+    step(state, dt, air + swingAt(swingK, s));
     s += dt;
     const c = middleNow();
     if (middle < 0 && c > setup.doneC - NEARLY_K) middle = middleCell(state);
@@ -207,7 +242,7 @@ function march(
           s: at,
           // the sides of a piece that stands free colour like its top
           browning: { ...browning, side: o.free ? browning.top : browning.side },
-          lossPct: (100 * readOut(state).lostKg) / batterKg,
+          lossPct: (100 * readOut(state).lostKg) / batterKg + steamsOff(setup, readOut(state).mean),
           after: wanted.untilDone ? [] : cool(state, middle, setup, walls, at),
         };
       }
@@ -229,17 +264,27 @@ function march(
   };
 }
 
+/** Share of its heat that a bake gives off as steam while it cools on a rack, and the time in a tin, min, by which that falls by e. Judgements. */
+const STEAMS = 0.22;
+const KEPT_IN_MIN = 60;
+
+/** Water that goes off on the way to the room's temperature, % of the batter: bakes are weighed cold. */
+function steamsOff(setup: Setup, meanC: number): number {
+  const heat = heatCapacity(setup.water, setup.fat) * Math.max(0, meanC - setup.roomC);
+  return (100 * STEAMS * Math.exp(-(setup.coolTinMin ?? 10) / KEPT_IN_MIN) * heat) / latentHeat(60);
+}
+
 /** The middle after the tin has left the oven, until it has begun to fall, or for a quarter of an hour. */
 function cool(
   baked: State,
   middle: number,
   setup: Setup,
-  walls: (risen: number, cover: Cover) => Walls,
+  walls: WallsAt,
   from: number,
 ): Run['after'] {
   const state = fork(baked);
   const out: { s: number; centreC: number }[] = [];
-  setWalls(state, walls(setup.rise, 'none'), rimRowOf(state));
+  setWalls(state, walls(setup.rise, 'none', setup.roomC), rimRowOf(state));
   const dt = 20 / (setup.resolution ?? 1);
   let highest = -Infinity;
   for (let s = dt; s <= 900; s += dt) {

@@ -1,4 +1,5 @@
 import { familyOf } from '../balance/families.js';
+import { domeOf } from '../tin/fit.js';
 import type { Kitchen } from '../formula/types.js';
 import { browningPace } from './browning.js';
 import { doneOf, typicalComposition } from './composition.js';
@@ -44,8 +45,11 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
     ...(input.ovenReachedC !== undefined && { reachedC: input.ovenReachedC + bias }),
     ...(input.hotTin && { tinC: Math.min(input.ovenC, input.ovenReachedC ?? Infinity) + bias - WHILE_FILLED_K }),
     fan: input.fan ?? false,
+    ...(input.conditions && { conditions: input.conditions }),
     altitudeM,
     roomC: kitchen?.roomC ?? 21,
+    dome: domeOf(family, input.tin, input.ovenC),
+    coolTinMin: family.coolTinMin,
     pace: browningPace(
       parts?.sugar === undefined
         ? undefined

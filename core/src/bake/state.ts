@@ -6,6 +6,7 @@ import {
   END,
   FACE,
   FACES,
+  OVEN,
   layoutOf,
   TABLES,
   type AxisLayout,
@@ -13,7 +14,7 @@ import {
   type Layout,
   type Places,
 } from './layout.js';
-import { DRYING_RISE, evaporationFor, latentHeat, MIN, SIGMA, vapourDrive } from './physics.js';
+import { DRYING_RISE, evaporationFor, latentHeat, MIN, SIGMA, thetaAt, vapourDrive } from './physics.js';
 import type { SurfaceLaw, Tables } from './physics.js';
 
 /** One kind of outer face: its law of heat, the heat capacity of the wall (J/m2K) and its resistance (m2K/W). */
@@ -21,6 +22,8 @@ export interface Wall {
   readonly law: SurfaceLaw;
   readonly capacity: number;
   readonly resistance: number;
+  /** What lies around it, °C, where that is not the oven's air: water, or steam. */
+  readonly aroundC?: number;
 }
 
 /** The faces; of sides that have risen over the rim, the row it cuts and those above it. */
@@ -36,8 +39,11 @@ export interface Model {
   /** Water that can leave, kg per m3 of raw batter. */
   readonly waterKgM3: number;
   readonly startC: number;
-  /** Tin walls at the start, °C; as the batter when it is left out. */
+  /** Tin walls at the start, °C, and its base where that stands on something hot; as the batter when they are left out. */
   readonly tinC?: number;
+  readonly baseC?: number;
+  /** Vapour in the oven's air, Pa. */
+  readonly ovenVapour?: number;
 }
 
 /** Vapour transport of a still oven's air film, against which a crust's resistance is measured, kg/m2sPa. */
@@ -74,7 +80,7 @@ export function setWalls(state: State, walls: Walls, rimRow: number): void {
   const { faces } = state.layout;
   FACES.forEach((face, i) => {
     const w = walls[face];
-    if (w) mem.set([w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance], faces + i * FACE.size);
+    if (w) mem.set([w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance, w.aroundC ?? OVEN], faces + i * FACE.size);
   });
   write(state.room, 0, BAKE, {
     rimRow,
@@ -100,7 +106,7 @@ export function begin(model: Model): State {
   const { mem } = room;
   mem.fill(0);
   for (const name of TABLES) mem.set(tables[name], layout.tables[name]);
-  mem.set(vapourDrive(model.aw, tables.boils), layout.tables.drive);
+  mem.set(vapourDrive(model.aw, tables.boils, model.ovenVapour), layout.tables.drive);
   // rows that nothing is added to have diagonal 1 and right side 0
   for (let row = 0; row < layout.rows; row++) mem[layout.extra + 2 * row] = 1;
   const plane = grid.nx * grid.ny;
@@ -109,7 +115,7 @@ export function begin(model: Model): State {
   writeHead(room, layout, model);
   grid.axes.forEach((axis, i) => writeAxis(room, layout, layout.axes[i] as AxisLayout, axis, model));
   const state = stateIn(model, layout, room);
-  state.theta.fill(model.startC);
+  state.theta.fill(thetaAt(tables, model.startC));
   setWalls(state, model.walls, grid.nz);
   return state;
 }
@@ -134,8 +140,9 @@ function write<K extends string>(room: Room, at: number, places: Places<K>, valu
 }
 
 function writeHead(room: Room, layout: Layout, model: Model): void {
-  const { boils, plateau, rhoCp } = model.tables;
+  const { freezes, boils, plateau, rhoCp } = model.tables;
   write(room, 0, BAKE, {
+    freezes,
     boils,
     plateau,
     rise: DRYING_RISE,
@@ -171,7 +178,7 @@ function writeAxis(room: Room, layout: Layout, to: AxisLayout, axis: Axis, model
     const area = (row === 0 ? axis.areaLow : axis.areaHigh)[row] as number;
     lines.forEach((start, l) =>
       write(room, e.at + l * END.size, END, {
-        t: e.face === 'open' ? startC : (model.tinC ?? startC),
+        t: e.face === 'open' ? startC : ((e.face === 'base' ? model.baseC : undefined) ?? model.tinC ?? startC),
         touching: startC,
         area: area * cellVolume(grid, start + row * axis.stride),
       }),

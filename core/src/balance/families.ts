@@ -53,6 +53,8 @@ export interface Family {
   readonly cocoaPct: number;
   /** A bread rather than a cake, for how much of a weak flour it bears. */
   readonly bread: boolean;
+  /** Share of its rise by which its crown stands over the mean, where that is not 0.14. */
+  readonly dome?: number;
   /** A cracked top belongs to it. */
   readonly cracks?: boolean;
   readonly lossPct: Range;

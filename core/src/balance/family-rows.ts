@@ -37,7 +37,7 @@ export const rows: readonly Family[] = [
     signs: 'risen, sides spring back, base sounds light', keeps: '1–2 days; best the same day',
   },
   {
-    id: 'soda-bread', cracks: true, shaped: 'round', name: 'soda bread', plural: 'soda breads',
+    id: 'soda-bread', dome: 0.3, cracks: true, shaped: 'round', name: 'soda bread', plural: 'soda breads',
     fat: [0, 18], sugar: [0, 18], egg: [0, 15], water: [60, 88], salt: [0.8, 2.2], lift: [7, 16],
     methods: ['one-bowl', 'rub-in'], creamed: false, flourParts: 3,
     carries: [0.15, 0.45], open: -0.1, dark: 0.6, cocoaPct: 0, bread: true, bakedIn: ['mound'],
@@ -55,7 +55,7 @@ export const rows: readonly Family[] = [
     signs: 'hollow knock, sides come away', keeps: '2–4 days',
   },
   {
-    id: 'muffin', name: 'muffin', plural: 'muffins',
+    id: 'muffin', dome: 0.28, name: 'muffin', plural: 'muffins',
     fat: [16, 60], sugar: [12, 95], egg: [18, 60], water: [85, 140], salt: [0, 2], lift: [10, 22],
     methods: ['muffin', 'creaming'], creamed: false, flourParts: 2,
     carries: [0.19, 1.2], open: 0.2, dark: 0.15, cocoaPct: 0, bread: false, bakedIn: ['cup'],
@@ -64,7 +64,7 @@ export const rows: readonly Family[] = [
     signs: 'clean pick or a few dry crumbs; top springs back', keeps: '2–3 days',
   },
   {
-    id: 'quick-bread', cracks: true, name: 'quick bread', plural: 'quick breads',
+    id: 'quick-bread', dome: 0.22, cracks: true, name: 'quick bread', plural: 'quick breads',
     fat: [18, 70], sugar: [30, 125], egg: [22, 60], water: [75, 170], salt: [0, 2], lift: [7, 18],
     methods: ['muffin', 'creaming', 'one-bowl'], creamed: false, flourParts: 2,
     carries: [0.14, 1.5], open: 0.05, dark: 0.15, cocoaPct: 0, bread: false, bakedIn: ['loaf'],
@@ -127,7 +127,7 @@ export const rows: readonly Family[] = [
     signs: 'springs back, edges leave the tin', keeps: '2–3 days',
   },
   {
-    id: 'pound-cake', cracks: true, name: 'pound cake', plural: 'pound cakes',
+    id: 'pound-cake', dome: 0.2, cracks: true, name: 'pound cake', plural: 'pound cakes',
     fat: [48, 110], sugar: [65, 170], egg: [60, 125], water: [55, 125], salt: [0, 1.6], lift: [0, 12],
     methods: ['creaming'], creamed: true, flourParts: 1,
     carries: [0.13, 0.7], open: -0.45, dark: 0.15, cocoaPct: 0, bread: false, bakedIn: ['loaf', 'tube', 'round'],

@@ -30,16 +30,17 @@ export interface TinFit {
   readonly problems: readonly Problem[];
 }
 
-/** Share of the mean rise by which the crown stands above the mean, and the edge below. */
-const DOME: Readonly<Record<string, number>> = {
-  muffin: 0.28,
-  'quick-bread': 0.22,
-  'pound-cake': 0.2,
-  'soda-bread': 0.3,
-};
-
 /** A scored top opens along its cuts and spreads, where a whole one is lifted and cracks: so much is left of its dome. A judgement. */
 const SCORED_DOME = 0.6;
+/** Of most bakes the crown stands by this share of their rise over the mean. A judgement. */
+const DOMES = 0.14;
+
+/**
+ * Share of the mean rise by which the crown stands over the mean, and the edge below: a hotter oven sets the edge sooner,
+ * so that the middle rises over it. A judgement.
+ */
+export const domeOf = (family: Family, tin: Tin, ovenC: number): number =>
+  (family.dome ?? DOMES) * Math.min(1.5, Math.max(0.6, 1 + (ovenC - 175) / 90)) * (tin.scored ? SCORED_DOME : 1);
 const OPENS = { cross: 'its cross', slashes: 'its slashes', wedges: 'the marks' } as const;
 
 /** Baked over raw height: the family's range, placed by where the lift lies in its band. */
@@ -152,10 +153,7 @@ export function fitOne(
   const fill = capacity > 0 ? ml / capacity : 0;
   const batterMm = heightFor(tin, ml);
   const mean = o.free ? batterMm * rise : heightFor(tin, ml * rise);
-  // a hotter oven sets the edge sooner, so that the middle rises over it; a judgement
-  const heat = Math.min(1.5, Math.max(0.6, 1 + (ovenC - 175) / 90));
-  const opens = tin.scored ? SCORED_DOME : 1;
-  const dome = (DOME[family.id] ?? 0.14) * heat * opens * (mean - batterMm);
+  const dome = domeOf(family, tin, ovenC) * (mean - batterMm);
   const crownMm = mean + dome;
   const edgeMm = Math.max(batterMm * 0.95, mean - dome);
   const [lo, hi] = family.fill;
