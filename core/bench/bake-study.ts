@@ -1,11 +1,11 @@
 /** The bake model against home-baking times: the table, left one out, sisters, resolution, sensitivities. Prints Markdown. */
-import { speedFor } from '../src/bake/calibrate.js';
 import { gaussNewton } from '../src/bake/least-squares.js';
 import { parameters } from '../src/bake/materials.js';
 import { simulate, type Setup } from '../src/bake/run.js';
 import { rangeFrom, sampleTimes } from '../src/bake/sample.js';
 import { setupOf } from '../src/bake/setup.js';
 import { predictBake, type BakeInput, type Tin } from '../src/index.js';
+import { speedFor } from '../test/support/speed.js';
 import { homeTable, inputFor, middleOf, rms, setupFor, type HomeCase } from '../test/support/heat.js';
 
 const pct = (x: number): string => `${(100 * x).toFixed(1)} %`;
@@ -87,7 +87,7 @@ function leftOut(): void {
 function sisters(): void {
   console.log('## Calibrated on one tin, used on its sisters\n');
   console.log(
-    'One factor on heat transfer is fitted to one tin’s stated time by the public calibration’s `speedFor`; the others of its kind are predicted with it.\n',
+    'One factor on heat transfer is fitted to one tin’s stated time ; the others of its kind are predicted with it.\n',
   );
   console.log('| kind | calibrated on | factor | sisters’ error before | after |\n|---|---|---|---|---|');
   const groups: readonly (readonly [string, readonly HomeCase[]])[] = [

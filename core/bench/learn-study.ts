@@ -1,14 +1,13 @@
 import { knownOf, learn, type BakeRecord, type Kitchen } from '../src/index.js';
 import { timeAtPlace } from '../src/log/learn.js';
-import { priorSd, USUAL_NOISE } from '../src/bake/learned.js';
-import { UNCALIBRATED_SD } from '../src/bake/sample.js';
+import { sigmaOf } from '../src/bake/learned.js';
+import { priorSd, UNKNOWN_SD, WIDEST_SD, Z80 } from '../src/bake/priors.js';
 import { sumOf } from '../src/bake/normal.js';
 import { simulatedKitchen, type SimulatedKitchen } from '../test/support/kitchens.js';
 
 /** Seeds that nothing was chosen on begin here. */
 const FROM = 910_001;
 const KITCHENS = 200;
-const Z80 = 1.2816;
 const pct = (x: number): string => `${(100 * x).toFixed(1)} %`;
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1] ?? NaN;
 const rms = (list: readonly number[]): number => Math.sqrt(list.reduce((s, x) => s + x * x, 0) / list.length);
@@ -22,7 +21,7 @@ function foretold(k: SimulatedKitchen, n: number): { error: number; floor: numbe
     const t = sumOf(l, timeAtPlace(b, r, k.kitchen), priorSd);
     const error = Math.log(b.minutes / r.minutes) - t.mean;
     // as predictions have it
-    const sd = Math.min(UNCALIBRATED_SD, Math.hypot(t.sd, n > 0 ? l.noise : USUAL_NOISE));
+    const sd = n === 0 ? UNKNOWN_SD : Math.min(WIDEST_SD, Math.hypot(t.sd, l.noise));
     return [{ error, floor: Math.log(b.minutes / (k.without[n + i] as number)), held: Math.abs(error) <= Z80 * sd }];
   });
 }
@@ -49,7 +48,7 @@ ${kitchens} simulated kitchens (\`core/test/support/kitchens.ts\`): an oven off 
     const errors = list.map((k) => {
       const first = k.bakes.slice(0, n);
       const b = knownOf(learn(first, k.reckoned, k.kitchen).learned, ['bias:big']);
-      return { e: Math.abs(b.mean - k.biasC), held: Math.abs(b.mean - k.biasC) <= Z80 * b.sd, sd: b.sd };
+      return { e: Math.abs(b.typical - k.biasC), held: b.low <= k.biasC && k.biasC <= b.high, sd: sigmaOf(b) };
     });
     return {
       median: median(errors.map((x) => x.e)),
@@ -78,7 +77,7 @@ ${kitchens} simulated kitchens (\`core/test/support/kitchens.ts\`): an oven off 
       first.map((b, i) => (i === 4 ? { ...b, minutes: Math.round(b.minutes * 1.9) } : b)),
       k.kitchen,
     );
-    return Math.abs(wild.mean - calm.mean) / (Z80 * calm.sd);
+    return Math.abs(wild.typical - calm.typical) / (Z80 * sigmaOf(calm));
   });
   console.log(
     `\nOne of eight times nearly doubled by a slip moves the oven's bias by ${median(moved).toFixed(2)} of the half-width of its 80 % band (median), ${Math.max(...moved).toFixed(2)} at most, in ${pct(moved.filter((m) => m < 1).length / moved.length)} of kitchens by less than the band.`,

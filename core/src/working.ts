@@ -68,14 +68,9 @@ export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/r
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
 export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';
-export {
-  predictBake,
-  statedBake,
-  withRange,
-  type BakePrediction,
-  type PlanMark,
-} from './bake/predict.js';
-export type { BakeInput, Composition, Known, Layer } from './bake/bake-input.js';
+export { predictBake, statedBake, withRange, type BakePrediction, type PlanMark } from './bake/predict.js';
+export { bakedAs, type BakedAs } from './bake/bake-input.js';
+export type { BakeInput, BatterParts, Calibration, Known, KnownBake, Layer } from './bake/bake-input.js';
 export { bakeInputOf } from './bake/input.js';
 export type { Cover } from './bake/oven.js';
 export { coverAtFirst, laterStages, nextStage, putBy, statedSetting, withSetting, withStages } from './bake/stages.js';
@@ -83,7 +78,7 @@ export { forecast, forecastPlan, type Forecast, type ForecastPlan, type RackRead
 export type { ProbeReading } from './bake/probe.js';
 export { convertBake, equalHeat, type Conversion } from './bake/convert.js';
 export { divideAlike, type Together } from './bake/together.js';
-export { calibrate, type Calibration, type KnownBake } from './bake/calibrate.js';
+
 export type { Sample, Section } from './bake/record.js';
 export { rangeFrom, sampleTimes, SAMPLES, type Range } from './bake/sample.js';
 export { DARK, GOLDEN, PALE, type Browning } from './bake/browning.js';
@@ -238,6 +233,7 @@ export { outcomes, type BakeRecord, type Observed, type Outcome, type Result, ty
 export { markScales, type Mark as MarkStep, type MarkId, type Marks, type MarkScale } from './log/marks.js';
 export { symptomIds, symptomName, symptoms, type SymptomId } from './log/symptoms.js';
 export { inputOf } from './log/seen.js';
+export { taughtOf, type TaughtKind, type TaughtOf } from './log/taught.js';
 export {
   learn,
   reckonBake,
@@ -250,7 +246,8 @@ export {
 } from './log/learn.js';
 export { calibrationFor } from './bake/calibration.js';
 export { reckon, type Reckoned } from './bake/reckon.js';
-export { knownOf, ovenOff, placeOf, USUAL_WAIT_MIN, type Place as BakePlace } from './bake/learned.js';
+export { knownOf, ovenOff, placeOf, type Estimate, type Place as BakePlace } from './bake/learned.js';
+export { PRIORS, USUAL_WAIT_MIN, type ParamKey } from './bake/priors.js';
 export { diagnose, type DiagnosedBake, type Diagnosis, type Evidence, type LikelyCause } from './diagnose/diagnose.js';
 export { followUp, type FollowUp } from './diagnose/history.js';
 export { causes, causeOf, type Cause, type CauseId } from './diagnose/causes.js';

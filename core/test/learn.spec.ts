@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  bakedAs,
   bakeInputOf,
   calibrationFor,
   defaultKitchen,
@@ -8,6 +9,7 @@ import {
   learn,
   ovenOff,
   predictBake,
+  taughtOf,
   reckonBake,
   reckonKey,
   teaches,
@@ -17,7 +19,8 @@ import {
   type Lesson,
   type Reckoned,
 } from '../src/index.js';
-import { priorSd } from '../src/bake/learned.js';
+import { sigmaOf } from '../src/bake/learned.js';
+import { priorSd, type ParamKey } from '../src/bake/priors.js';
 import { inverse } from '../src/bake/normal.js';
 import { demo, demoIds, demoKitchen } from './support/make.js';
 import { simulatedKitchen } from './support/kitchens.js';
@@ -94,9 +97,7 @@ describe('what the log teaches', () => {
         fan: asked.fan ?? false,
         densityGPerMl: asked.densityGPerMl,
         rise: asked.rise,
-        ...(asked.composition && { composition: asked.composition }),
-        ...(asked.stages && { stages: asked.stages }),
-        ...(asked.hotTin && { hotTin: asked.hotTin }),
+        ...bakedAs(asked),
         minutes: predictBake(asked, kitchen).minutes.likely,
       });
       const lesson = lessonOf([b], kitchen);
@@ -171,9 +172,9 @@ describe('what the log teaches', () => {
     const bakes = [...some(6, at(9)), ...some(6, at(21, 'top')).map((b) => ({ ...b, id: `t${b.id}` }))];
     const kitchen = { ...defaultKitchen, learned: lessonOf(bakes).learned };
     const [middle, top] = [ovenOff(kitchen, 'oven'), ovenOff(kitchen, 'oven', 'top')];
-    expect(middle.mean).toBeGreaterThan(4);
-    expect(middle.mean).toBeLessThan(11);
-    expect(top.mean - middle.mean).toBeGreaterThan(5);
+    expect(middle.typical).toBeGreaterThan(4);
+    expect(middle.typical).toBeLessThan(11);
+    expect(top.typical - middle.typical).toBeGreaterThan(5);
     expect(middle.bakes).toBe(12);
   });
 
@@ -182,8 +183,8 @@ describe('what the log teaches', () => {
     const [min, c] = r.path.at(-1) as [number, number];
     const bakes = some(8, () => ({ minutes: min, result: { centreC: c } }));
     const { learned } = lessonOf(bakes);
-    expect(knownOf(learned, ['done', 'done:f']).mean).toBeGreaterThan(0.4 * (c - r.doneC));
-    expect(Math.abs(knownOf(learned, ['bias:oven']).mean)).toBeLessThan(1);
+    expect(knownOf(learned, ['done', 'done:f']).typical).toBeGreaterThan(0.4 * (c - r.doneC));
+    expect(Math.abs(knownOf(learned, ['bias:oven']).typical)).toBeLessThan(1);
     expect(likely(bakes)).toBeGreaterThan(FREE * 1.02);
   });
 
@@ -204,8 +205,8 @@ describe('what the log teaches', () => {
     }
     const calm = lessonOf(steady);
     const shaken = lessonOf([...steady, bake({ id: 'wild', minutes: 9 })]);
-    const bias = (l: Lesson): number => knownOf(l.learned, ['bias:oven']).mean;
-    expect(Math.abs(bias(shaken) - bias(calm))).toBeLessThan(knownOf(calm.learned, ['bias:oven']).sd);
+    const bias = (l: Lesson): number => knownOf(l.learned, ['bias:oven']).typical;
+    expect(Math.abs(bias(shaken) - bias(calm))).toBeLessThan(sigmaOf(knownOf(calm.learned, ['bias:oven'])));
   });
 
   it('believes a wild time that the baker has confirmed: it is not asked about again, and counts', () => {
@@ -221,8 +222,8 @@ describe('what the log teaches', () => {
 
   it('learns anew from a moment on, and keeps what the older bakes taught of other things', () => {
     const bakes = some(8, () => ({ minutes: FREE * 0.85 }));
-    const known = (forgotten: Record<string, number>, key: string) => knownOf(lessonOf(bakes, { ...defaultKitchen, forgotten }).learned, [key]); // prettier-ignore
-    expect(known({}, 'bias:oven').mean).toBeGreaterThan(1);
+    const known = (forgotten: Record<string, number>, key: ParamKey) => knownOf(lessonOf(bakes, { ...defaultKitchen, forgotten }).learned, [key]); // prettier-ignore
+    expect(known({}, 'bias:oven').typical).toBeGreaterThan(1);
     expect(known({ 'bias:oven': 100 }, 'bias:oven').bakes).toBe(0);
     expect(known({ 'bias:oven': 100 }, `tin:${tin.id}`).bakes).toBe(8);
     expect(known({ all: 100 }, `tin:${tin.id}`).bakes).toBe(0);
@@ -239,7 +240,8 @@ describe('what the log teaches', () => {
       observed: { beganAt: 0, intoOvenAt: 0, weighed: [], added: [], skipped: [], ovenReadings: [], stoodMin: i % 2 ? 12 : 3 },
     })); // prettier-ignore
     const { learned } = lessonOf(seen);
-    const of = (what: string, id: string): number => Math.exp(knownOf(learned, [what, `${what}:${id}`]).mean);
+    const of = (what: 'rise' | 'loss' | 'dense' | 'stand', id: string): number =>
+      Math.exp(knownOf(learned, [what, `${what}:${id}`]).typical);
     expect(of('rise', 'f')).toBeCloseTo(0.91, 1);
     expect(of('loss', 'f')).toBeGreaterThan(1.15);
     expect(of('dense', 'new')).toBeGreaterThan(1.02);
@@ -247,6 +249,53 @@ describe('what the log teaches', () => {
     const f = { ...demo(demoIds[0] as string), id: 'f' };
     const fit = (kitchen: Kitchen) => fitTins(f, [{ tin, count: 1 }], kitchen)[0];
     expect(fit({ ...defaultKitchen, learned })?.crownMm).toBeLessThan(fit(defaultKitchen)?.crownMm ?? 0);
+  });
+
+  it('tells an oven that runs hot from one that heats fast by bakes at unlike heats', () => {
+    const at = (ovenC: number, batterG: number): BakeInput => ({ ...input, ovenC, batterG });
+    const tries = [150, 165, 180, 195, 210, 155, 170, 205].map((c, i) => at(c, 600 + 60 * (i % 4)));
+    const taught = (truth: (x: BakeInput) => number) =>
+      lessonOf(tries.map((x, i) => bake({ id: `b${i}`, at: i, ovenC: x.ovenC, batterG: x.batterG, minutes: truth(x) }))).learned; // prettier-ignore
+    const minutes = (x: BakeInput): number => predictBake(x).minutes.likely;
+    const hot = taught((x) => minutes({ ...x, ovenC: x.ovenC + 14 }));
+    const right = taught(minutes);
+    expect(knownOf(hot, ['bias:oven']).typical).toBeGreaterThan(4);
+    expect(Math.abs(knownOf(right, ['bias:oven']).typical)).toBeLessThan(2);
+    const truth = minutes(at(179, 700));
+    const foretold = predictBake(at(165, 700), { ...defaultKitchen, learned: hot }).minutes.likely;
+    expect(Math.abs(foretold - truth)).toBeLessThan(0.35 * Math.abs(minutes(at(165, 700)) - truth));
+  });
+
+  it('hears a time of the baker’s own as news of the oven too, and a recipe’s own as none of it', () => {
+    const place = { ovenId: 'oven', tin, formulaId: 'f' };
+    const heard = (kind: 'stated' | 'logged') =>
+      calibrationFor(place, { input, minutes: FREE * 0.85, kind }, defaultKitchen);
+    const [own, stated] = [heard('logged'), heard('stated')];
+    expect(own.biasC ?? 0).toBeGreaterThan(1);
+    expect(stated.biasC).toBe(0);
+    for (const c of [own, stated]) {
+      const after = predictBake({ ...input, calibration: c }).minutes.likely;
+      expect(after).toBeLessThan(FREE);
+      expect(after).toBeGreaterThan(FREE * 0.85);
+      expect(c.timeSd).toBeLessThan(calibrationFor(place, null, defaultKitchen).timeSd);
+    }
+    expect(predictBake({ ...input, calibration: own }).minutes.likely).toBeLessThan(
+      predictBake({ ...input, calibration: stated }).minutes.likely,
+    );
+  });
+
+  it('tells what was taught of each thing in its own measure', () => {
+    const kitchen: Kitchen = {
+      ...defaultKitchen,
+      learned: lessonOf(some(8, () => ({ minutes: FREE * 1.15 }))).learned,
+    };
+    const [own] = taughtOf('tin', kitchen);
+    expect(own?.of).toBe(tin.id);
+    expect(own?.by.typical ?? 0).toBeGreaterThan(0);
+    expect(own?.by.low ?? 0).toBeLessThan(own?.by.typical ?? 0);
+    expect(own?.by.high ?? 0).toBeGreaterThan(own?.by.typical ?? 0);
+    expect(own?.by.bakes).toBe(8);
+    expect(taughtOf('rise', defaultKitchen)).toEqual([]);
   });
 
   it('takes a stated time as news of the formula, the less the more the log knows', () => {

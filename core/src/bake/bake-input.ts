@@ -1,5 +1,33 @@
-import type { BakeStage, FamilyId, Rack, Tin } from '../formula/types.js';
-import type { Calibration } from './calibrate.js';
+import type { BakeConditions, BakeStage, FamilyId, Rack, Tin } from '../formula/types.js';
+
+/** A bake whose time is known: a recipe's own, or one of this kitchen. */
+export interface KnownBake {
+  readonly input: BakeInput;
+  readonly minutes: number;
+  readonly kind: 'stated' | 'logged';
+}
+
+/** What is believed of a bake to come: the heat it gets, and when it is taken out. */
+export interface Calibration {
+  /** Factor on heat transfer: above 1, this oven and tin heat faster than the model thought. */
+  readonly speed: number;
+  /** How much hotter the air is than the dial, K, beyond the declared bias. */
+  readonly biasC?: number;
+  /** Factor on the tin's emissivity. */
+  readonly emissivity?: number;
+  /** One sigma that is left of ln(speed), and of the bias, K. */
+  readonly sdLog: number;
+  readonly sdK?: number;
+  /** One sigma of ln(time) for a prediction made with it. */
+  readonly timeSd: number;
+  /** Bakes and stated times that speak of it. */
+  readonly used: number;
+  /** K by which this baker takes it out warmer in the middle than the family's temperature. */
+  readonly doneK?: number;
+  readonly words: string;
+  /** Observations that no plausible oven explains. */
+  readonly doubts: readonly string[];
+}
 
 /** A time the baker trusts: of so much batter in one tin at one heat, minutes. */
 export interface Known {
@@ -13,7 +41,7 @@ export interface Known {
  * Mass fractions of what conducts, stores, boils, sets and colours: all water, flour's own too, all fat, and sugar; egg as
  * weighed; milk's and egg's solids. Left-over soda in g and acid in meq per 100 g.
  */
-export interface Composition {
+export interface BatterParts {
   readonly water: number;
   readonly fat: number;
   readonly sugar?: number;
@@ -30,24 +58,6 @@ export interface Layer {
   readonly water: number;
   readonly fat: number;
   readonly sugar: number;
-}
-
-/** How the heat comes to a bake where that is not the plain air around one rack; each for the whole of it. */
-export interface Conditions {
-  /** Stands in hot water to half its height, open to the oven; or covered, so that it steams. */
-  readonly bath?: 'open' | 'covered';
-  /** A tray of boiling water stands in the oven. */
-  readonly steam?: true;
-  /** What carries it, hot when it comes in: a baking stone, or a tray that was left in the oven. */
-  readonly on?: 'stone' | 'hot tray';
-  /** Another tray stands over it, under it, or both. */
-  readonly shaded?: 'above' | 'below' | 'both';
-  /** How much the air moves, 0 of a still oven to 1 of a fan; it takes the place of `fan`. */
-  readonly airflow?: number;
-  /** Minutes from the start at which the door is opened. */
-  readonly openedMin?: readonly number[];
-  /** By how much the thermostat swings either way, K. */
-  readonly swingK?: number;
 }
 
 /** All that the bake model is told. Weights g, lengths mm, temperatures °C, times min. */
@@ -70,9 +80,9 @@ export interface BakeInput {
   readonly ovenReachedC?: number;
   /** Whether the empty tin was heated in the oven first. */
   readonly hotTin?: boolean;
-  readonly conditions?: Conditions;
+  readonly conditions?: BakeConditions;
   /** Without it the family's ordinary batter is taken. */
-  readonly composition?: Composition;
+  readonly composition?: BatterParts;
   /** What lies on, in or under the batter while it bakes. */
   readonly layers?: readonly Layer[];
   readonly densityGPerMl?: number;
@@ -82,7 +92,7 @@ export interface BakeInput {
   readonly stages?: readonly BakeStage[];
   /** A time the baker trusts, for instance the recipe's own. */
   readonly known?: Known;
-  /** What known bakes have taught already (`calibrate`); it takes the place of `known`. */
+  /** What is believed already (`calibrationFor`); it takes the place of `known`. */
   readonly calibration?: Calibration;
   /** How many samples make the range; without any it is stated from the documented errors. At least 8. */
   readonly samples?: number;
@@ -91,3 +101,20 @@ export interface BakeInput {
   /** Whether the temperatures through the middle are wanted too. */
   readonly section?: boolean;
 }
+
+/** What of a bake's input is the batter's and the baker's, and not the kitchen's: what a log keeps beside tin, weight and heat. */
+export type BakedAs = Pick<BakeInput, (typeof BAKED_AS)[number]>;
+const BAKED_AS = [
+  'composition',
+  'layers',
+  'doneC',
+  'stages',
+  'startC',
+  'hotTin',
+  'conditions',
+  'ovenReachedC',
+] as const;
+
+/** Those parts of an input that are given. */
+export const bakedAs = (input: BakedAs): BakedAs =>
+  Object.fromEntries(BAKED_AS.flatMap((k) => (input[k] === undefined ? [] : [[k, input[k]]])));

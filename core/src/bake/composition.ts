@@ -2,10 +2,10 @@ import type { Assessment } from '../balance/assess.js';
 import { familyOf, type Family } from '../balance/families.js';
 import type { FamilyId, Formula, Kitchen } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
-import type { BakeInput, Composition } from './bake-input.js';
+import type { BakeInput, BatterParts } from './bake-input.js';
 
 /** Mass fractions of a formula's batter, and what its soda leaves; undefined when it weighs nothing. */
-export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment): Composition | undefined {
+export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment): BatterParts | undefined {
   let [all, water, fat, sugar, egg, milk] = [0, 0, 0, 0, 0, 0];
   for (const { ingredient, grams } of linesOf(formula, kitchen)) {
     const c = ingredient.per100;
@@ -38,7 +38,7 @@ const EGG = { water: 0.75, fat: 0.1 } as const;
 const NOTHING_KNOWN = { water: 0.38, fat: 0.13, sugar: 0.2, egg: 0.12 } as const;
 
 /** Mass fractions of a family's ordinary batter, from the middles of its ranges; for bakes of which no more is known. */
-export function typicalComposition(id: FamilyId): Required<Pick<Composition, 'water' | 'fat' | 'sugar' | 'egg'>> {
+export function typicalComposition(id: FamilyId): Required<Pick<BatterParts, 'water' | 'fat' | 'sugar' | 'egg'>> {
   const family = familyOf(id);
   const [fat, sugar, egg, water] = (['fat', 'sugar', 'egg', 'water'] as const).map((k) => middle(family[k])) as [
     number,
@@ -67,7 +67,7 @@ const SALTS = 0.98;
  * Water activity of a batter, 0–1, by Norrish's equation for its sugar in its water: 0.97 of a plain dough, 0.93 of a
  * cake, 0.85 of a rich fruit cake.
  */
-export function waterActivity({ water, sugar = 0.2 }: Pick<Composition, 'water' | 'sugar'>): number {
+export function waterActivity({ water, sugar = 0.2 }: Pick<BatterParts, 'water' | 'sugar'>): number {
   const [w, s] = [Math.max(0.05, water) / MOLAR.water, Math.max(0, sugar) / MOLAR.sugar];
   const x = s / (w + s);
   return SALTS * (1 - x) * Math.exp(-NORRISH * x * x);
@@ -78,7 +78,7 @@ const CRYOSCOPIC = 1.86;
 const SALTS_MOLAL = 0.4;
 
 /** Where the water of a batter begins to freeze, °C: −2 of a dough, −6 of a cake. */
-export const freezesAt = ({ water, sugar = 0.2 }: Pick<Composition, 'water' | 'sugar'>): number =>
+export const freezesAt = ({ water, sugar = 0.2 }: Pick<BatterParts, 'water' | 'sugar'>): number =>
   -CRYOSCOPIC * Math.min(8, Math.max(0, sugar) / MOLAR.sugar / Math.max(0.1, water) + SALTS_MOLAL);
 
 /** Wheat starch in water sets at about 64 °C, and 22 K later for each gram of sugar to a gram of water; general food science. */
@@ -97,7 +97,7 @@ const MOST_ACID_K = 4;
  * Temperature at which the crumb sets, °C: starch in its sugar and water, and egg, by their shares. 66 of a plain dough, 78 of a cake,
  * 95 and more of one with twice its sugar, which the middle hardly outlives.
  */
-export function setsAtC(c: Composition): number {
+export function setsAtC(c: BatterParts): number {
   const perWater = Math.min(2, Math.max(0, c.sugar ?? 0.2) / Math.max(0.1, c.water));
   const egg = Math.max(0, c.egg ?? 0.12);
   const ofEgg = egg / (egg + EGG_HALF);
@@ -110,7 +110,7 @@ const FOLLOWS = 0.15;
 const MOST_LATER_K = 2.5;
 
 /** When a formula's middle is done, °C at sea level: as its family is, and a little later or sooner as its crumb sets. */
-export function doneAtC(family: Family, c: Composition): number {
+export function doneAtC(family: Family, c: BatterParts): number {
   const later = FOLLOWS * (setsAtC(c) - setsAtC(typicalComposition(family.id)));
   return middle(family.doneC) + Math.max(-MOST_LATER_K, Math.min(MOST_LATER_K, later));
 }

@@ -3,7 +3,7 @@ import type { Band, Kitchen } from '../formula/types.js';
 import { curvesOf, type LikelyCurve } from './curves.js';
 import { stageAt } from './oven.js';
 import { PER_BAKE } from './plain-body.js';
-import type { BakeInput } from './bake-input.js';
+import type { BakeInput, Calibration } from './bake-input.js';
 import {
   aroundStem,
   PROBE_LAG_S,
@@ -15,7 +15,8 @@ import {
   type Shown,
   type Stuck,
 } from './probe.js';
-import { MODEL_SD, Z80 } from './sample.js';
+import { UNKNOWN_SD, USUAL_NOISE, Z80 } from './priors.js';
+import { unsureOf } from './sample.js';
 import { setupOf } from './setup.js';
 
 /** What a thermometer on the rack read: seconds after the door closed, °C. */
@@ -54,15 +55,16 @@ export interface Forecast {
   readonly words: string;
 }
 
-/**
- * What is not known of a bake beforehand, one sigma: the oven's bias, K, heat transfer, ln, and what neither explains, ln of
- * time. Together they make a band about as wide as the prediction's own.
- */
-const SD = { biasK: 8, logSpeed: 0.13, model: MODEL_SD.unknown } as const;
-/** What calibrating leaves of the bias: it teaches pace before bias. A judgement. */
-const BIAS_LEFT = 0.85;
-/** However well a pace is known, a bake differs from the last one by this, ln. A judgement. */
-const LEAST_LOG_SPEED = 0.08;
+/** What neither the oven's bias nor heat transfer explains of a time, ln, one sigma. */
+const MODEL_SD = USUAL_NOISE;
+
+/** What is not known of a bake beforehand, one sigma: in the proportions of what is believed, and as wide as the prediction. */
+function unsureIn(c: Calibration | undefined, perK: number, perSpeed: number): ForecastPlan['sd'] {
+  const { biasK, logSpeed } = unsureOf(c);
+  const explained = Math.sqrt(Math.max(0.04 ** 2, (c?.timeSd ?? UNKNOWN_SD) ** 2 - MODEL_SD ** 2));
+  const k = explained / Math.max(1e-6, Math.hypot(perK * biasK, perSpeed * logSpeed));
+  return { biasK: k * biasK, logSpeed: k * logSpeed };
+}
 
 /** Times that are tried, in sigmas of what is not known, the likeliest first: further out late, as where the oven was not on. */
 const TIMES = Array.from({ length: 41 }, (_, i) => i / 5 - 3).sort((a, b) => Math.abs(a) - Math.abs(b));
@@ -115,7 +117,7 @@ function biasBy(rack: readonly RackReading[], plan: ForecastPlan): Normal {
 /** What is believed of ln(time over the model's) before the probe is read. */
 const timeBy = (bias: Normal, plan: ForecastPlan): Normal => ({
   mean: plan.perK * bias.mean,
-  sd: Math.hypot(plan.perK * bias.sd, plan.perSpeed * plan.sd.logSpeed, SD.model),
+  sd: Math.hypot(plan.perK * bias.sd, plan.perSpeed * plan.sd.logSpeed, MODEL_SD),
 });
 
 /** The forecast's own error of a bake's minutes, one sigma, min. */
@@ -129,7 +131,6 @@ export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan 
   const curves = curvesOf(input, kitchen);
   if (!curves) return null;
   const { doneC, startC, stages } = setupOf(input, kitchen);
-  const known = input.calibration !== undefined && input.calibration.used > 0 ? input.calibration : null;
   const plan = {
     curves: curves.list,
     startC,
@@ -138,10 +139,7 @@ export function forecastPlan(input: BakeInput, kitchen?: Kitchen): ForecastPlan 
     doneMin: curves.doneMin,
     perK: curves.perK,
     perSpeed: curves.perSpeed,
-    sd: {
-      biasK: known ? BIAS_LEFT * SD.biasK : SD.biasK,
-      logSpeed: known ? Math.min(SD.logSpeed, Math.max(LEAST_LOG_SPEED, known.sdLog)) : SD.logSpeed,
-    },
+    sd: unsureIn(input.calibration, curves.perK, curves.perSpeed),
     minutes: { early: 0, likely: 0, late: 0 },
   };
   const { low, typical, high } = forecast([], plan).minutes;

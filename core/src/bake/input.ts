@@ -2,7 +2,7 @@ import { assess } from '../balance/assess.js';
 import { familyFor } from '../balance/families.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import type { TinFit } from '../tin/fit.js';
-import type { BakeInput } from './bake-input.js';
+import { bakedAs, type BakeInput } from './bake-input.js';
 import { compositionOf, doneAtC } from './composition.js';
 import { layersOf } from './layers.js';
 import { learnedFactor } from './learned.js';
@@ -29,8 +29,7 @@ export function bakeInputOf(
     family: formula.family,
     ovenC: formula.bake?.ovenC ?? 180,
     fan: formula.bake?.fan ?? false,
-    ...(formula.bake?.stages && { stages: formula.bake.stages }),
-    ...(formula.bake?.hotTin && { hotTin: true }),
+    ...(formula.bake && bakedAs({ stages: formula.bake.stages, startC: formula.bake.startC, hotTin: formula.bake.hotTin || undefined, conditions: formula.bake.conditions })), // prettier-ignore
     ...(composition && { composition, doneC: doneAtC(family, composition) }),
     ...(layers.length > 0 && { layers }),
     densityGPerMl: a.batter.densityGPerMl * learnedFactor(kitchen, 'dense', formula.id),

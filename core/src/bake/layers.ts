@@ -2,7 +2,7 @@ import { ingredientFor, usableGrams } from '../formula/formula.js';
 import type { Formula, Group, Item, Kitchen } from '../formula/types.js';
 import { operations } from '../method/operations.js';
 import type { Operation } from '../method/types.js';
-import type { Composition, Layer } from './bake-input.js';
+import type { BatterParts, Layer } from './bake-input.js';
 
 const LAID: ReadonlySet<string> = new Set(['top', 'filling']);
 /** Once these begin, batter is in the tin; what was laid there before lies under it. */
@@ -50,7 +50,13 @@ export function layersOf(formula: Formula, kitchen: Kitchen, share: number): Lay
       sum.sugar += (grams * sugar) / 100;
       sums.set(where, sum);
     }
-  return [...sums].map(([where, s]) => ({ where, g: s.g, water: s.water / s.g, fat: s.fat / s.g, sugar: s.sugar / s.g }));
+  return [...sums].map(([where, s]) => ({
+    where,
+    g: s.g,
+    water: s.water / s.g,
+    fat: s.fat / s.g,
+    sugar: s.sugar / s.g,
+  }));
 }
 
 /** Density of moist fruit with batter in its gaps, and of dry crumble, nuts and seeds, g/ml. Judgements. */
@@ -63,7 +69,7 @@ export interface Filling {
   readonly batterG: number;
   readonly densityGPerMl: number;
   readonly rise: number;
-  readonly composition: Composition;
+  readonly composition: BatterParts;
 }
 
 /**

@@ -113,6 +113,24 @@ export function inverse(a: readonly (readonly number[])[]): number[][] {
   );
 }
 
+/** Covariance of two sums of parameters; a parameter of which nothing is known has its prior alone. */
+export function covarianceOf(
+  joint: Pick<Joint, 'keys' | 'cov'>,
+  a: readonly (readonly [key: string, slope: number])[],
+  b: readonly (readonly [key: string, slope: number])[],
+  priorSd: (key: string) => number,
+): number {
+  let sum = 0;
+  for (const [x, u] of a)
+    for (const [y, v] of b) {
+      const [i, j] = [joint.keys.indexOf(x), joint.keys.indexOf(y)];
+      const shared =
+        i >= 0 && j >= 0 ? ((joint.cov[i] as readonly number[])[j] as number) : x === y ? priorSd(x) ** 2 : 0;
+      sum += u * v * shared;
+    }
+  return sum;
+}
+
 /** Mean and one sigma of a sum of parameters; those that nothing is known of add their prior. */
 export function sumOf(
   fit: Joint,

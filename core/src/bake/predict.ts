@@ -1,8 +1,7 @@
 import { familyOf } from '../balance/families.js';
 import type { Problem } from '../errors.js';
 import type { Kitchen } from '../formula/types.js';
-import type { BakeInput, Known } from './bake-input.js';
-import { calibrate, type Calibration, type KnownBake } from './calibrate.js';
+import type { BakeInput, Calibration, Known, KnownBake } from './bake-input.js';
 import { browningWords, type Browning } from './browning.js';
 import { heatAdvice, planOf, type PlanMark } from './plan.js';
 import { allStages } from './stages.js';
@@ -11,7 +10,8 @@ import type { Sample, Section } from './record.js';
 import { simulate } from './run.js';
 import { calibrationFor } from './calibration.js';
 import { learnedFactor, placeOf } from './learned.js';
-import { rangeFrom, sampleTimes, Z80 } from './sample.js';
+import { Z80 } from './priors.js';
+import { rangeFrom, sampleTimes } from './sample.js';
 import { setupOf } from './setup.js';
 
 export type { PlanMark } from './plan.js';
@@ -91,13 +91,16 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
   };
 }
 
-/** What is given, what a learned kitchen knows of it, or what the time that was stated for it says. */
+/** What is given, or what the log and the time that is known say of it; null when there is neither. */
 function calibrationOf(input: BakeInput, kitchen: Kitchen | undefined): Calibration | null {
   if (input.calibration) return input.calibration;
-  const known = input.known ? statedBake(input, input.known) : null;
-  if (kitchen?.learned) return calibrationFor(placeOf(input, kitchen), known, kitchen);
-  return known ? calibrate([known], kitchen) : null;
+  const known = input.known ? ({ ...statedBake(input, input.known), kind: 'logged' } as const) : null;
+  const wrong = known ? [...problemsOf(known.input, kitchen).stops, ...(known.minutes > 0 && known.minutes < 24 * 60 ? [] : [NO_TIME])] : []; // prettier-ignore
+  if (!known && !kitchen?.learned) return null;
+  const c = calibrationFor(placeOf(input, kitchen), wrong.length > 0 ? null : known, kitchen);
+  return { ...c, doubts: [...c.doubts, ...wrong.map((p) => `The known time is left out: ${p.words}`)] };
 }
+const NO_TIME = { words: 'It has no minutes.' } as const;
 
 /** How sure a time is, as a figure and in words. */
 function certainty(timeSd: number, known: boolean): { confidence: number; sure: string } {

@@ -2,7 +2,7 @@ import type { Problem } from '../errors.js';
 import type { Kitchen } from '../formula/types.js';
 import { degreesIn } from '../quantity/degrees.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
-import type { BakeInput, Composition } from './bake-input.js';
+import type { BakeInput, BatterParts } from './bake-input.js';
 import { doneOf } from './composition.js';
 import { covers } from './oven.js';
 
@@ -35,7 +35,7 @@ const inside = (x: number, [lo, hi]: readonly [number, number]): boolean => x >=
 /** Given and not inside; what is left out is no fault. */
 const off = (x: number | undefined, range: readonly [number, number]): boolean => x !== undefined && !inside(x, range);
 
-function sharesOff(c: Pick<Composition, 'water' | 'fat' | 'sugar' | 'egg' | 'milk'>): boolean {
+function sharesOff(c: Pick<BatterParts, 'water' | 'fat' | 'sugar' | 'egg' | 'milk'>): boolean {
   const { water, fat, sugar = 0, egg = 0, milk = 0 } = c;
   return [water, fat, sugar, egg, milk].some((x) => !inside(x, [0, 1])) || water + fat > 1.001 || water + sugar > 1.001;
 }
@@ -57,7 +57,12 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
     add(stops, 'no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
   heats(input, kitchen, done, add, stops, doubts);
   if (!inside(done, DONE_C))
-    add(stops, 'done', `A middle is done between ${deg(DONE_C[0])} and ${deg(DONE_C[1])}.`, 'Leave it out for what is usual of its kind.');
+    add(
+      stops,
+      'done',
+      `A middle is done between ${deg(DONE_C[0])} and ${deg(DONE_C[1])}.`,
+      'Leave it out for what is usual of its kind.',
+    );
   const start = input.startC ?? done - NEAREST_K;
   if (input.startC !== undefined && !inside(start, [COLDEST_BATTER_C, HOTTEST_BATTER_C]))
     add(
@@ -69,23 +74,56 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
       `Type what it is when it goes in, between ${deg(COLDEST_BATTER_C)} and ${deg(HOTTEST_BATTER_C)}; after Fahrenheit put an F.`,
     );
   if (input.ovenReachedC !== undefined && !inside(input.ovenReachedC, [COLDEST_BATTER_C, HOTTEST_OVEN_C]))
-    add(stops, 'reached', 'What the oven has reached is no temperature of an oven.', 'Type what a thermometer in it shows.');
+    add(
+      stops,
+      'reached',
+      'What the oven has reached is no temperature of an oven.',
+      'Type what a thermometer in it shows.',
+    );
   const stages = input.stages ?? [];
   if (stages.some((s) => !(s.fromMin >= 0 && s.fromMin < 24 * 60) || (s.cover !== undefined && !(s.cover in covers))))
-    add(stops, 'stage', 'A change of heat or cover has no time, or is none that is known.', 'Give the minutes from the door, and none, tent or lid.');
+    add(
+      stops,
+      'stage',
+      'A change of heat or cover has no time, or is none that is known.',
+      'Give the minutes from the door, and none, tent or lid.',
+    );
   if (input.composition && sharesOff(input.composition))
-    add(stops, 'composition', 'The shares of water, fat and sugar are not between none and all of it.', 'Give each as a share of the weight, 0 to 1.');
+    add(
+      stops,
+      'composition',
+      'The shares of water, fat and sugar are not between none and all of it.',
+      'Give each as a share of the weight, 0 to 1.',
+    );
   if ((input.layers ?? []).some((l) => !(l.g >= 0 && l.g < 1e5) || sharesOff(l)))
-    add(stops, 'layer', 'Something that lies on the batter has no weight, or parts that are more than all of it.', 'Give its weight, and what is in it.');
+    add(
+      stops,
+      'layer',
+      'Something that lies on the batter has no weight, or parts that are more than all of it.',
+      'Give its weight, and what is in it.',
+    );
   if (off(input.densityGPerMl, DENSITY) || off(input.rise, RISE))
-    add(stops, 'body', `No batter weighs ${fixed(input.densityGPerMl)} g a millilitre or rises ${fixed(input.rise)} times.`, `Between ${DENSITY.join(' and ')} g/ml, and ${RISE.join(' to ')} times.`);
+    add(
+      stops,
+      'body',
+      `No batter weighs ${fixed(input.densityGPerMl)} g a millilitre or rises ${fixed(input.rise)} times.`,
+      `Between ${DENSITY.join(' and ')} g/ml, and ${RISE.join(' to ')} times.`,
+    );
   if (off(input.samples, [0, MOST_SAMPLES * 64]) || off(input.seed, [-1e15, 1e15]) || off(input.count, [0, 1e5]))
     add(stops, 'figures', 'A count, a number of samples or a seed is none.', 'Leave it out, or give a whole number.');
   const learned = input.calibration;
-  if (learned && (!inside(learned.speed, SPEED) || off(learned.biasC, [-OFF_K, OFF_K]) || off(learned.emissivity, SPEED)))
+  if (
+    learned &&
+    (!inside(learned.speed, SPEED) || off(learned.biasC, [-OFF_K, OFF_K]) || off(learned.emissivity, SPEED))
+  )
     add(stops, 'calibration', 'What was learned of the oven is beyond any oven.', 'Learn it anew from the log.');
   if (off(kitchen?.altitudeM, ALTITUDE_M) || off(kitchen?.roomC, ROOM_C))
-    add(stops, 'kitchen', 'The kitchen’s height or its room’s temperature is beyond where people bake.', 'Mend it in the Larder: metres above the sea, and degrees.');
+    add(
+      stops,
+      'kitchen',
+      'The kitchen’s height or its room’s temperature is beyond where people bake.',
+      'Mend it in the Larder: metres above the sea, and degrees.',
+    );
   if (input.hotTin && (input.tin.material === 'glass' || input.tin.material === 'ceramic'))
     add(
       doubts,
@@ -108,7 +146,15 @@ const fixed = (x: number | undefined): string => (x === undefined ? 'so much' : 
 type Add = (to: Problem[], id: string, words: string, remedy: string) => void;
 
 /** The dial and its later stages. */
-function heats(input: BakeInput, kitchen: Kitchen | undefined, done: number, add: Add, stops: Problem[], doubts: Problem[]): void { // prettier-ignore
+function heats(
+  input: BakeInput,
+  kitchen: Kitchen | undefined,
+  done: number,
+  add: Add,
+  stops: Problem[],
+  doubts: Problem[],
+): void {
+  // prettier-ignore
   const deg = (c: number): string => degreesIn(kitchen?.display.temperature, c);
   const all = [input.ovenC, ...(input.stages ?? []).map((s) => s.ovenC)];
   const hottest = Math.max(...all);
@@ -121,12 +167,7 @@ function heats(input: BakeInput, kitchen: Kitchen | undefined, done: number, add
       'Turn the oven up; if the figure was meant in Fahrenheit, type F after it.',
     );
   else if (hottest > HOTTEST_OVEN_C)
-    add(
-      stops,
-      'oven-hot',
-      `${deg(hottest)} is beyond a home oven.`,
-      'If it was meant in Fahrenheit, type F after it.',
-    );
+    add(stops, 'oven-hot', `${deg(hottest)} is beyond a home oven.`, 'If it was meant in Fahrenheit, type F after it.');
   else if (hottest < done + SLOW_K)
     add(
       doubts,
@@ -135,4 +176,3 @@ function heats(input: BakeInput, kitchen: Kitchen | undefined, done: number, add
       'Go by a thermometer in the middle, and cover it well.',
     );
 }
-

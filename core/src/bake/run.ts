@@ -1,4 +1,4 @@
-import type { Tin } from '../formula/types.js';
+import type { BakeConditions, Tin } from '../formula/types.js';
 import { areaAt, capacityFactor, heightFor, outlineOf, type Outline } from '../tin/geometry.js';
 import { cutAt, wallsFor } from './faces.js';
 import { browningRate, DARK, IN_TIN, type Browning } from './browning.js';
@@ -15,7 +15,6 @@ import {
   type Cover,
   type OvenStage,
 } from './oven.js';
-import type { Conditions } from './bake-input.js';
 import { freezesAt, waterActivity } from './composition.js';
 import { airPressure, heatCapacity, latentHeat, matrixConductivity, tabulate } from './physics.js';
 import { middleCell, readOut, surfaces } from './readings.js';
@@ -54,7 +53,7 @@ export interface Setup {
   /** The tin when it is filled, °C; as the batter when it is left out. */
   readonly tinC?: number;
   readonly fan: boolean;
-  readonly conditions?: Conditions;
+  readonly conditions?: BakeConditions;
   readonly altitudeM: number;
   readonly roomC: number;
   /** Share of its rise by which the crown stands over the mean. */
@@ -183,13 +182,7 @@ type WallsAt = (risen: number, cover: Cover, bathC: number) => Walls;
 /** Vapour over a tray of boiling water in a vented oven, Pa: a dew point near 65 °C. A judgement. */
 const STEAMED_PA = 25000;
 
-function march(
-  state: State,
-  setup: Setup,
-  wanted: Wanted,
-  walls: WallsAt,
-  batterMm: number,
-): Run {
+function march(state: State, setup: Setup, wanted: Wanted, walls: WallsAt, batterMm: number): Run {
   const { model } = state;
   const o = outlineOf(setup.tin);
   const rimMm = o.free ? Infinity : o.depth;
@@ -275,13 +268,7 @@ function steamsOff(setup: Setup, meanC: number): number {
 }
 
 /** The middle after the tin has left the oven, until it has begun to fall, or for a quarter of an hour. */
-function cool(
-  baked: State,
-  middle: number,
-  setup: Setup,
-  walls: WallsAt,
-  from: number,
-): Run['after'] {
+function cool(baked: State, middle: number, setup: Setup, walls: WallsAt, from: number): Run['after'] {
   const state = fork(baked);
   const out: { s: number; centreC: number }[] = [];
   setWalls(state, walls(setup.rise, 'none', setup.roomC), rimRowOf(state));

@@ -1,34 +1,32 @@
 import { familyOf } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
-import type { Calibration } from './calibrate.js';
 import { evenNormal, type Dimension } from './even.js';
-import type { BakeInput } from './bake-input.js';
+import type { BakeInput, Calibration } from './bake-input.js';
+import { PRIORS, UNKNOWN_SD, Z80 } from './priors.js';
 import { simulate, type Setup } from './run.js';
 import { setupOf } from './setup.js';
 
 /**
- * One sigma of what is not known of a bake, in the order of the design's dimensions: the oven against its dial (K),
- * convection and the tin's emissivity (ln), the start (K), doneness (share of the family's range), density and rise
- * (share of the family's range). `known` holds once a time in this oven has calibrated it: only what differs from tin
- * to tin is left. Judgements; together with `MODEL_SD` they make the 13 and 8 % that docs/science/bake.md reports.
+ * One sigma of what varies from bake to bake whatever is known, in the order of the design's dimensions after the oven and its heat: the
+ * start (K), doneness, density and rise (shares of the family's range). Judgements.
  */
-const WIDTHS = {
-  unknown: [7, 0.2, 0.2, 2, 0.25, 0.25, 0.25],
-  known: [2.5, 0.08, 0.12, 2, 0.25, 0.25, 0.25],
-} as const;
-/** One sigma of ln(time) that no parameter explains: the model's own error. */
-export const MODEL_SD = { unknown: 0.06, known: 0.055 } as const;
-/** Half-width of an 80 % range in sigmas. */
-export const Z80 = 1.2816;
+const VARIES = { startK: 2, done: 0.25, density: 0.25, rise: 0.25 } as const;
+/** How much of what is unsure of heat transfer is convection's, the rest the tin's emissivity's. A judgement. */
+const OF_AIR = 0.5;
+/** One sigma of ln(time) that no parameter explains, before samples are scaled to how sure a time is. A judgement. */
+const MODEL_SD = 0.05;
 /** Samples only have to agree with each other, so a coarser grid does. */
 const RESOLUTION = 0.6;
 
 /** The bake of sample `i` of the design: a fixed quasi-random point, shifted by the seed. */
-function sampled(setup: Setup, input: BakeInput, i: number, seed: number, known: boolean): Setup {
+function sampled(setup: Setup, input: BakeInput, i: number, seed: number): Setup {
   const family = familyOf(input.family);
-  const widths = known ? WIDTHS.known : WIDTHS.unknown;
-  const z = (d: Dimension): number => widths[d as 0] * evenNormal(i, d, seed);
-  const [oven, convection, emissivity, start, done, density, rise] = [z(0), z(1), z(2), z(3), z(4), z(5), z(6)];
+  const unsure = unsureOf(input.calibration);
+  const z = (d: Dimension, width: number): number => width * evenNormal(i, d, seed);
+  const oven = z(0, unsure.biasK);
+  // both halves of heat transfer together vary as much as it does
+  const [convection, emissivity] = [z(1, unsure.logSpeed * Math.SQRT2 * OF_AIR), z(2, unsure.logSpeed * Math.SQRT2 * (1 - OF_AIR))]; // prettier-ignore
+  const [start, done, density, rise] = [z(3, VARIES.startK), z(4, VARIES.done), z(5, VARIES.density), z(6, VARIES.rise)]; // prettier-ignore
   const span = ([a, b]: readonly [number, number]): number => b - a;
   return {
     ...setup,
@@ -43,6 +41,12 @@ function sampled(setup: Setup, input: BakeInput, i: number, seed: number, known:
   };
 }
 
+/** What is not known of an oven's bias, K, and of heat transfer, ln, one sigma: the priors', or what known bakes leave of them. */
+export const unsureOf = (c: Calibration | undefined): { readonly biasK: number; readonly logSpeed: number } => ({
+  biasK: c?.sdK ?? PRIORS.bias.sd,
+  logSpeed: c?.sdLog ?? Math.hypot(PRIORS.pace.sd, PRIORS.shape.sd, PRIORS.tin.sd, PRIORS.batter.sd),
+});
+
 /** How many samples make a range on the screen. */
 export const SAMPLES = 32;
 
@@ -52,12 +56,11 @@ export const SAMPLES = 32;
  */
 export function sampleTimes(input: BakeInput, kitchen: Kitchen | undefined, from: number, to: number): number[] {
   const setup = setupOf(input, kitchen);
-  const known = (input.calibration?.used ?? 0) > 0;
   const likely = simulate({ ...setup, resolution: RESOLUTION }, { untilDone: true }).doneMin;
   if (likely === null) return [];
   const out: number[] = [];
   for (let i = from; i < to; i++) {
-    const run = simulate(sampled(setup, input, i, input.seed ?? 0, known), { untilDone: true });
+    const run = simulate(sampled(setup, input, i, input.seed ?? 0), { untilDone: true });
     // one that is never done counts as very late
     out.push(run.doneMin === null ? Math.log(3) : Math.log(run.doneMin / likely));
   }
@@ -73,15 +76,17 @@ export interface Range {
 }
 
 /**
- * The 80 % range of a time from samples, with the model's own error added on either side.
- * @param logs from `sampleTimes`; without any, the documented error is taken instead
+ * The 80 % range of a time. How wide it is in all follows from what is known (`timeSd`); samples say how it lies on either side.
+ * @param logs from `sampleTimes`; without any it lies alike on both
  */
 export function rangeFrom(likely: number, logs: readonly number[], calibration: Calibration | null): Range {
-  const known = calibration !== null && calibration.used > 0;
-  if (logs.length < 8) {
-    const timeSd = calibration?.timeSd ?? UNCALIBRATED_SD;
-    return { early: likely * Math.exp(-Z80 * timeSd), likely, late: likely * Math.exp(Z80 * timeSd), timeSd };
-  }
+  const timeSd = calibration?.timeSd ?? UNKNOWN_SD;
+  const [low, high] = logs.length < 8 ? [timeSd, timeSd] : sides(logs, timeSd);
+  return { early: likely * Math.exp(-Z80 * low), likely, late: likely * Math.exp(Z80 * high), timeSd };
+}
+
+/** One sigma on either side, together twice `timeSd`. */
+function sides(logs: readonly number[], timeSd: number): readonly [number, number] {
   const sorted = [...logs].sort((a, b) => a - b);
   const at = (p: number): number => {
     const x = p * sorted.length - 0.5;
@@ -89,18 +94,10 @@ export function rangeFrom(likely: number, logs: readonly number[], calibration: 
     const [a, b] = [sorted[i] as number, sorted[i + 1] as number];
     return a + (b - a) * (x - i);
   };
-  const model = known ? MODEL_SD.known : MODEL_SD.unknown;
-  const [down, up] = [Math.hypot(Math.max(0, -at(0.1)) / Z80, model), Math.hypot(Math.max(0, at(0.9)) / Z80, model)];
-  // what the log leaves unsure is known as a whole; the samples say how it lies on either side
-  const whole = calibration?.learned ? (2 * calibration.timeSd) / (down + up) : 1;
-  const [low, high] = [whole * down, whole * up];
-  return {
-    early: likely * Math.exp(-Z80 * low),
-    likely,
-    late: likely * Math.exp(Z80 * high),
-    timeSd: (low + high) / 2,
-  };
+  const [down, up] = [
+    Math.hypot(Math.max(0, -at(0.1)) / Z80, MODEL_SD),
+    Math.hypot(Math.max(0, at(0.9)) / Z80, MODEL_SD),
+  ];
+  const whole = (2 * timeSd) / (down + up);
+  return [whole * down, whole * up];
 }
-
-/** One sigma of ln(time) when nothing is known: 13 % on tins the model had not seen. */
-export const UNCALIBRATED_SD = 0.13;

@@ -36,11 +36,13 @@ export function nextStage(b: BakeSetting, likelyMin: number): BakeStage {
 }
 
 /** What a time was stated for. */
-const conditions = ({ ovenC, fan, stages, hotTin }: BakeSetting): Omit<BakeSetting, 'stated'> => ({
+const statedFor = ({ ovenC, fan, stages, hotTin, startC, conditions }: BakeSetting): Omit<BakeSetting, 'stated'> => ({
   ovenC,
   fan,
   ...(stages && { stages }),
   ...(hotTin && { hotTin }),
+  ...(startC !== undefined && { startC }),
+  ...(conditions && { conditions }),
 });
 
 /**
@@ -50,9 +52,9 @@ const conditions = ({ ovenC, fan, stages, hotTin }: BakeSetting): Omit<BakeSetti
 export function withSetting(b: BakeSetting, by: Partial<BakeSetting>): BakeSetting {
   const { minutes, stated, hotTin, ...rest } = withStages({ ...b, ...by });
   const next = { ...rest, ...(hotTin && { hotTin }) };
-  const known: Stated | undefined = b.minutes ? { ...conditions(b), minutes: b.minutes } : stated;
+  const known: Stated | undefined = b.minutes ? { ...statedFor(b), minutes: b.minutes } : stated;
   if (!known) return { ...next, ...(minutes && { minutes }) };
-  return same(conditions(known), conditions(next)) && known.minutes && known.batterG === undefined
+  return same(statedFor(known), statedFor(next)) && known.minutes && known.batterG === undefined
     ? { ...next, minutes: known.minutes }
     : { ...next, stated: known };
 }
@@ -67,5 +69,5 @@ export const statedSetting = (b: BakeSetting | undefined): Stated | null =>
  */
 export function putBy(b: BakeSetting, batterG: number): BakeSetting {
   const { minutes, stated: _was, ...rest } = b;
-  return minutes ? { ...rest, stated: { ...conditions(b), minutes, batterG } } : b;
+  return minutes ? { ...rest, stated: { ...statedFor(b), minutes, batterG } } : b;
 }

@@ -80,7 +80,11 @@ export function setWalls(state: State, walls: Walls, rimRow: number): void {
   const { faces } = state.layout;
   FACES.forEach((face, i) => {
     const w = walls[face];
-    if (w) mem.set([w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance, w.aroundC ?? OVEN], faces + i * FACE.size);
+    if (w)
+      mem.set(
+        [w.law.h, w.law.eps, w.law.evaporation, w.capacity, w.resistance, w.aroundC ?? OVEN],
+        faces + i * FACE.size,
+      );
   });
   write(state.room, 0, BAKE, {
     rimRow,

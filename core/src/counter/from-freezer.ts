@@ -17,9 +17,11 @@ import type { Step } from './step.js';
 /**
  * What it takes longer from the freezer, as a share of its fresh time and in minutes at least. Coming up from
  * −18 °C takes 84 kJ/kg and thawing 101 (38 % water, eight tenths of it ice, 334 kJ/kg), beside some 440 for baking and the water it loses:
- * four tenths more heat. Home bakers allow a fifth to a third more time. General knowledge; the bake model has no ice.
+ * four tenths more heat. Home bakers allow a fifth to a third more time. General knowledge; the bake model, whose ice melts, has
+ * a third for scones and for a cake.
  */
 const LONGER = { low: { share: 0.2, min: 3 }, high: { share: 0.35, min: 5 } } as const;
+const FREEZER_C = -18;
 const longerBy = (fresh: number, k: (typeof LONGER)['low' | 'high']): number => Math.round(Math.max(k.min, k.share * fresh)); // prettier-ignore
 
 /** What a method freezes raw, as it is baked on another day; empty where it freezes nothing in whole pieces. */
@@ -47,6 +49,7 @@ export function asFrozen(formula: Formula, kitchen: Kitchen): Formula | null {
     ...formula,
     bake: {
       ...rest,
+      startC: FREEZER_C,
       ...(heat && { ovenC: heat.ovenC }),
       ...(m && { minutes: m }),
     },

@@ -2,7 +2,7 @@ import type { DayBake } from '../day/task.js';
 import type { BakePrediction, PlanMark } from '../bake/predict.js';
 import type { Formula } from '../formula/types.js';
 import type { TinFit } from '../tin/fit.js';
-import type { Calibration } from '../bake/calibrate.js';
+import type { Calibration } from '../bake/bake-input.js';
 import type { Step, StepKind } from './step.js';
 
 /** Minutes from the door: 80 of 100 bakes are done between `early` and `late`. */

@@ -1,4 +1,4 @@
-import { ovenOff } from '../bake/learned.js';
+import { ovenOff, sigmaOf } from '../bake/learned.js';
 import { predictBake } from '../bake/predict.js';
 import { assess, type Assessment } from '../balance/assess.js';
 import { familyFor, type Family } from '../balance/families.js';
@@ -157,7 +157,7 @@ function ofBake(
     set('air', read.k / AIR_K, `A thermometer on the rack read ${degreesMore(shown, Math.abs(read.k))} ${read.k >= 0 ? 'more' : 'less'} than the dial.`); // prettier-ignore
   else {
     const off = ovenOff(kitchen, b.ovenId, b.rack);
-    if (off.bakes >= 3 && off.sd < 9) set('air', off.mean / Math.hypot(6, off.sd), `From ${off.bakes} bakes, the air is about ${degreesMore(shown, Math.abs(off.mean))} ${off.mean >= 0 ? 'hotter' : 'cooler'} than the dial.`); // prettier-ignore
+    if (off.bakes >= 3 && sigmaOf(off) < 9) set('air', off.typical / Math.hypot(6, sigmaOf(off)), `From ${off.bakes} bakes, the air is about ${degreesMore(shown, Math.abs(off.typical))} ${off.typical >= 0 ? 'hotter' : 'cooler'} than the dial.`); // prettier-ignore
   }
   const dial = b.fan ? b.ovenC + 20 : b.ovenC;
   if (family.id !== 'free')

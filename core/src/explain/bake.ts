@@ -1,4 +1,4 @@
-import { Z80 } from '../bake/sample.js';
+import { Z80 } from '../bake/priors.js';
 import type { BakePrediction } from '../bake/predict.js';
 import { plain } from '../quantity/numbers.js';
 import type { TinFit } from '../tin/fit.js';

@@ -118,6 +118,24 @@ export interface Stated extends Omit<BakeSetting, 'stated'> {
   readonly batterG?: number;
 }
 
+/** How the heat comes to a bake where that is not the plain air around one rack; each for the whole of it. */
+export interface BakeConditions {
+  /** Stands in hot water to half its height, open to the oven; or covered, so that it steams. */
+  readonly bath?: 'open' | 'covered';
+  /** A tray of boiling water stands in the oven. */
+  readonly steam?: true;
+  /** What carries it, hot when it comes in: a baking stone, or a tray that was left in the oven. */
+  readonly on?: 'stone' | 'hot tray';
+  /** Another tray stands over it, under it, or both. */
+  readonly shaded?: 'above' | 'below' | 'both';
+  /** How much the air moves, 0 of a still oven to 1 of a fan; it takes the place of `fan`. */
+  readonly airflow?: number;
+  /** Minutes from the start at which the door is opened. */
+  readonly openedMin?: readonly number[];
+  /** By how much the thermostat swings either way, K. */
+  readonly swingK?: number;
+}
+
 export interface BakeSetting {
   readonly ovenC: number;
   readonly fan: boolean;
@@ -125,6 +143,9 @@ export interface BakeSetting {
   readonly stages?: readonly BakeStage[];
   /** The empty tin is heated in the oven first, as a skillet for maize bread. */
   readonly hotTin?: boolean;
+  /** How warm it goes in, °C: −18 from the freezer, 5 from the fridge; as it was mixed when left out. */
+  readonly startC?: number;
+  readonly conditions?: BakeConditions;
   /** A stated time of this formula at another heat than it has now, or of another weight of batter in a tin. */
   readonly stated?: Stated;
 }

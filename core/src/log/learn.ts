@@ -1,4 +1,5 @@
-import { donenessOf, heatAt, priorSd, USUAL_NOISE, USUAL_WAIT_MIN, type Place } from '../bake/learned.js';
+import { airOf, donenessOf, heatAt, type Place } from '../bake/learned.js';
+import { priorSd, USUAL_NOISE, USUAL_WAIT_MIN } from '../bake/priors.js';
 import { fitRows, without, type Fitted, type Row } from '../bake/normal.js';
 import { reckon, timeAt, type Reckoned } from '../bake/reckon.js';
 import type { Kitchen, Learned } from '../formula/types.js';
@@ -107,11 +108,7 @@ export function rowsOf(b: BakeRecord, r: Reckoned | null, kitchen: Kitchen, nois
   const off = rackOff(b);
   if (off)
     add(
-      [
-        [`bias:${b.ovenId}`, 1],
-        ...(b.rack && b.rack !== 'middle' ? [[`rack:${b.ovenId}:${b.rack}`, 1] as const] : []),
-        ['thermometer', 1],
-      ],
+      [...airOf(b), ['thermometer', 1]],
       off.k - (kitchen.ovens.find((o) => o.id === b.ovenId)?.biasC ?? 0),
       RACK_SD / Math.sqrt(Math.min(4, off.readings)),
     );

@@ -1,6 +1,6 @@
 import { stageAt } from '../bake/oven.js';
 import { allStages } from '../bake/stages.js';
-import type { BakeInput } from '../bake/bake-input.js';
+import { bakedAs, type BakeInput } from '../bake/bake-input.js';
 import type { BakeRecord, Result } from './types.js';
 
 /** What the bake model has to know of a logged bake. */
@@ -15,10 +15,7 @@ export const inputOf = (b: BakeRecord): BakeInput => ({
   densityGPerMl: b.densityGPerMl,
   rise: b.rise,
   ...(b.rack && { rack: b.rack }),
-  ...(b.composition && { composition: b.composition }),
-  ...(b.stages && { stages: b.stages }),
-  ...(b.ovenReachedC !== undefined && { ovenReachedC: b.ovenReachedC }),
-  ...(b.hotTin && { hotTin: true }),
+  ...bakedAs(b),
 });
 
 /** What a thermometer in the middle read when it came out, min and °C: measured by hand, or the probe's last. */

@@ -1,5 +1,5 @@
-import type { BakeInput } from '../bake/bake-input.js';
-import type { BakeStage, FamilyId, Rack, TinUse } from '../formula/types.js';
+import type { BakedAs } from '../bake/bake-input.js';
+import type { FamilyId, Rack, TinUse } from '../formula/types.js';
 import type { Marks } from './marks.js';
 import type { SymptomId } from './symptoms.js';
 
@@ -52,7 +52,7 @@ export interface Trial {
 }
 
 /** One bake as it went. Times are minutes in the oven until it was taken out. */
-export interface BakeRecord {
+export interface BakeRecord extends BakedAs {
   readonly id: string;
   readonly formulaId: string;
   /** The version of the formula that was baked, frozen when the bake was logged. */
@@ -62,13 +62,7 @@ export interface BakeRecord {
   readonly family: FamilyId;
   readonly densityGPerMl: number;
   readonly rise: number;
-  /** What the batter held, and stages of heat; absent in bakes logged before they were kept. */
-  readonly composition?: BakeInput['composition'];
-  readonly stages?: readonly BakeStage[];
-  /** What the oven had reached when the tin went in, °C, when it was not hot yet; whether the tin was hot. */
-  readonly ovenReachedC?: number;
-  readonly hotTin?: boolean;
-  /** Baked from the freezer: its ice is not in the model, so that it teaches nothing of the oven. */
+  /** Baked from the freezer: how cold it was is not known, so that it teaches nothing of the oven. */
   readonly fromFreezer?: boolean;
   /** Instant of taking it out, ms since 1970. */
   readonly at: number;

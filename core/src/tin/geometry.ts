@@ -151,9 +151,7 @@ export function tinProblems(tin: Tin): Problem[] {
   if (
     tin.capacityMl !== undefined &&
     geometric > 0 &&
-    (!(tin.capacityMl > 0) ||
-      tin.capacityMl / geometric > 1.35 ||
-      tin.capacityMl / geometric < 0.6)
+    (!(tin.capacityMl > 0) || tin.capacityMl / geometric > 1.35 || tin.capacityMl / geometric < 0.6)
   )
     add(
       'tin-capacity',

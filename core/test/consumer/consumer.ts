@@ -17,7 +17,7 @@ import {
   shapes,
   write,
   differences,
-  calibrate,
+  calibrationFor,
   adapt,
   compose,
   isConflict,
@@ -81,7 +81,7 @@ export const all = {
   swap,
   made,
   ok: checkFormula(formula).ok,
-  speed: calibrate([]).speed,
+  speed: calibrationFor({ ovenId: 'oven', tin: { id: 't', shape: 'round' } }, null, defaultKitchen).speed,
   factor: scale(formula, { by: 'factor', factor: 2 }).factor,
   n: [families, ingredients, powders, shapes].map((x) => x.length),
 };

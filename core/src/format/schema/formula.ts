@@ -67,12 +67,25 @@ export const stage = Joi.object({
   cover: Joi.valid('none', 'tent', 'lid'),
 }).unknown(true);
 
+export const conditions = Joi.object({
+  bath: Joi.valid('open', 'covered').description('in hot water; covered, so that it steams'),
+  steam: Joi.valid(true).description('a tray of boiling water in the oven'),
+  on: Joi.valid('stone', 'hot tray').description('hot when it comes in'),
+  shaded: Joi.valid('above', 'below', 'both').description('where another tray stands'),
+  airflow: Joi.number().min(0).max(1).description('0 a still oven, 1 a fan'),
+  openedMin: Joi.array().items(minutesLong),
+  swingK: Joi.number().min(0).max(50),
+}).unknown(true);
+export const startC = Joi.number().min(-40).max(90).description('°C when it goes in');
+
 const setting = Joi.object({
   ovenC: degrees.required(),
   fan: Joi.boolean().required(),
   minutes,
   stages: Joi.array().items(stage),
   hotTin: Joi.boolean(),
+  startC,
+  conditions,
 }).unknown(true);
 
 export const formula = Joi.object({

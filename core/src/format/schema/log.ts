@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { markScales } from '../../log/marks.js';
 import { symptomIds } from '../../log/symptoms.js';
 import { outcomes } from '../../log/types.js';
-import { family, formula, stage } from './formula.js';
+import { conditions, family, formula, stage, startC } from './formula.js';
 import { amounts, degrees, id, instant, minutesLong, positive, rack, tinUse, words } from './parts.js';
 
 const foretold = Joi.object({
@@ -23,9 +23,23 @@ export const bakeRecord = Joi.object({
     water: positive.required(),
     fat: positive.required(),
     sugar: positive,
+    egg: positive,
     milk: positive,
     leftSoda: positive,
+    leftAcid: positive,
   }).unknown(true),
+  layers: Joi.array().items(
+    Joi.object({
+      where: Joi.valid('over', 'within', 'under').required(),
+      g: positive.required(),
+      water: positive.required(),
+      fat: positive.required(),
+      sugar: positive.required(),
+    }).unknown(true),
+  ),
+  doneC: Joi.number().min(60).max(110),
+  startC,
+  conditions,
   stages: Joi.array().items(stage),
   ovenReachedC: degrees,
   hotTin: Joi.boolean(),

@@ -1,4 +1,5 @@
 import {
+  bakedAs,
   assess,
   bakeInputOf,
   fitTins,
@@ -38,9 +39,7 @@ export function recordOf(f: Formula, fit: TinFit, kitchen: Kitchen, b: Baked): B
     family: f.family,
     densityGPerMl: input.densityGPerMl,
     rise: plain.rise,
-    ...(input.composition && { composition: input.composition }),
-    ...(input.stages && { stages: input.stages }),
-    ...(input.hotTin && { hotTin: true }),
+    ...bakedAs(input),
     tin: { tin: fit.tin, count: fit.count },
     batterG: Math.round(fit.batterG),
     ovenC: f.bake?.ovenC ?? 180,

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { calibrationFor, knownOf, ovenOff, type BakeRecord, type Kitchen } from '@orvin/core';
+import { calibrationFor, knownOf, ovenOff, type BakeRecord, type Estimate, type Kitchen } from '@orvin/core';
 import { Kitchens } from '../data/kitchens';
 import { Store } from '../data/store';
 import { Dexie } from 'dexie';
@@ -33,12 +33,12 @@ describe('learning from the log of the open kitchen', () => {
   });
   afterEach(() => store.close());
 
-  const off = (): { mean: number; bakes: number } => ovenOff(learning.kitchen() as Kitchen, 'big');
+  const off = (): Estimate => ovenOff(learning.kitchen() as Kitchen, 'big');
   const bake = (id: string): BakeRecord => learning.bakes()?.find((b) => b.id === id) as BakeRecord;
 
   it('knows the sample oven, keeps what it worked out, and has it at once the next time', async () => {
-    expect(off().mean).toBeGreaterThan(4);
-    expect(off().mean).toBeLessThan(14);
+    expect(off().typical).toBeGreaterThan(4);
+    expect(off().typical).toBeLessThan(14);
     expect(learning.lesson()?.errors?.after.rms).toBeLessThan(0.7 * (learning.lesson()?.errors?.before.rms ?? 0));
     expect(learning.lesson()?.doubts.length).toBe(1);
     expect(await store.database.reckoned.count()).toBeGreaterThan(12);
@@ -51,7 +51,7 @@ describe('learning from the log of the open kitchen', () => {
     const next = TestBed.inject(Learning);
     // before any worker has answered
     await expectAsync(until(() => next.kitchen() !== null)).toBeResolvedTo(true);
-    expect(ovenOff(next.kitchen() as Kitchen, 'big').mean).toBeCloseTo(known.mean, 6);
+    expect(ovenOff(next.kitchen() as Kitchen, 'big').typical).toBeCloseTo(known.typical, 6);
     again.close();
   });
 
@@ -62,7 +62,7 @@ describe('learning from the log of the open kitchen', () => {
     await expectAsync(until(() => off().bakes === all.bakes - 1)).toBeResolvedTo(true);
     await store.undo('log');
     await expectAsync(until(() => off().bakes === all.bakes)).toBeResolvedTo(true);
-    expect(off().mean).toBeCloseTo(all.mean, 9);
+    expect(off().typical).toBeCloseTo(all.typical, 9);
     const kitchen = TestBed.inject(Desk).kitchen();
     await store.change(kinds.kitchen, 'kitchen', 'anew', kitchen, {
       ...kitchen,

@@ -115,7 +115,7 @@ export class Kit {
     const k = this.learning.kitchen();
     const off = k ? ovenOff(k, ovenId) : null;
     if (!off || off.bakes === 0) return null;
-    const c = Math.round(off.mean);
+    const c = Math.round(off.typical);
     return `in all ${c > 0 ? '+' : c < 0 ? '−' : ''}${Math.abs(c)} °C, from ${off.bakes} ${off.bakes === 1 ? 'bake' : 'bakes'}`;
   }
 

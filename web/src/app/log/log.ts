@@ -106,8 +106,8 @@ export class Log {
     const most = kitchen.ovens.map((o) => ({ o, off: ovenOff(kitchen, o.id) })).sort((a, b) => b.off.bakes - a.off.bakes)[0]; // prettier-ignore
     const errors = this.learning.lesson()?.errors;
     if (!most || most.off.bakes === 0) return 'Nothing in the log teaches yet.';
-    const k = Math.round(Math.abs(most.off.mean));
-    const oven = k < 2 ? `${most.o.name} keeps to its dial` : `${most.o.name} runs about ${degreesBy(k)} ${most.off.mean > 0 ? 'hot' : 'cool'}`; // prettier-ignore
+    const k = Math.round(Math.abs(most.off.typical));
+    const oven = k < 2 ? `${most.o.name} keeps to its dial` : `${most.o.name} runs about ${degreesBy(k)} ${most.off.typical > 0 ? 'hot' : 'cool'}`; // prettier-ignore
     const pct = (x: number): string => `${Math.round(100 * x)} %`;
     return `${oven}, from ${most.off.bakes} bakes.${errors ? ` Times are foretold to within ${pct(errors.after.median)}; before the log, ${pct(errors.before.median)}.` : ''}`;
   });

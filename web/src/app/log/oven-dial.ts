@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Rack } from '@orvin/core';
+import type { Estimate, Rack } from '@orvin/core';
 
 /** How far each end of the dial reaches, K. */
 const SPAN_K = 30;
@@ -77,9 +77,9 @@ const arc = (from: number, to: number, r: number): string => `M${point(from, r)}
   `,
 })
 export class OvenDial {
-  readonly mean = input.required<number>();
-  readonly sd = input.required<number>();
-  readonly racks = input<readonly { readonly rack: Rack; readonly mean: number; readonly sd: number }[]>([]);
+  /** K against the dial; without a band where nothing was logged. */
+  readonly off = input.required<Estimate>();
+  readonly racks = input<readonly (Estimate & { readonly rack: Rack })[]>([]);
   readonly label = input('');
   protected readonly ring = arc(-SPAN_K, SPAN_K, 46);
   protected readonly ticks = [-30, -20, -10, 0, 10, 20, 30].map((k) => {
@@ -87,9 +87,9 @@ export class OvenDial {
     return { k, x, y, anchor: k < -5 ? 'end' : k > 5 ? 'start' : 'middle', words: k % 20 === 0 ? (k === 0 ? 'dial' : `${k > 0 ? '+' : '−'}${Math.abs(k)}`) : '', d: `M${point(k, 46)} L${point(k, k === 0 ? 51 : 49)}` };
   }); // prettier-ignore
   protected readonly marks = computed(() =>
-    [{ name: '', mean: this.mean(), sd: this.sd(), r: 38 }, ...this.racks().map((x, i) => ({ name: x.rack as string, mean: x.mean, sd: x.sd, r: 28 - 9 * i }))].map((m) => {
-      const [x, y] = point(m.mean, m.r).split(' ') as [string, string];
-      return { name: m.name, x, y, band: arc(m.mean - 1.28 * m.sd, m.mean + 1.28 * m.sd, m.r) };
+    [{ name: '', at: this.off(), r: 38 }, ...this.racks().map((x, i) => ({ name: x.rack as string, at: x, r: 28 - 9 * i }))].map(({ name, at, r }) => {
+      const [x, y] = point(at.typical, r).split(' ') as [string, string];
+      return { name, x, y, band: at.bakes > 0 ? arc(at.low, at.high, r) : '' };
     }),
   ); // prettier-ignore
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { markScales, symptoms, type Marks, type SymptomId } from '@orvin/core';
+import { markScales, symptoms, type Estimate, type Marks, type SymptomId } from '@orvin/core';
 import { findBakes } from './find';
 import { lineOf } from './line';
 import { MarksPart } from './marks-part';
@@ -23,7 +23,11 @@ import { record } from './testing/record';
       [high]="400"
       (took)="took.push($event); height.set($event)"
     />
-    <orvin-oven-dial [mean]="off()" [sd]="3" [racks]="[{ rack: 'top', mean: 22, sd: 4 }]" label="the oven" />
+    <orvin-oven-dial
+      [off]="band(off())"
+      [racks]="[{ rack: 'top', low: 17, typical: 22, high: 27, bakes: 2 }]"
+      label="the oven"
+    />
   `,
 })
 class Host {
@@ -31,6 +35,7 @@ class Host {
   readonly seen = signal<readonly SymptomId[]>([]);
   readonly height = signal<number | undefined>(40);
   readonly off = signal(9);
+  protected readonly band = (k: number): Estimate => ({ low: k - 4, typical: k, high: k + 4, bakes: 3 });
   readonly took: (number | undefined)[] = [];
 }
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { knownOf, ovenOff, racks, USUAL_WAIT_MIN, type BakeRecord } from '@orvin/core';
+import { knownOf, ovenOff, racks, taughtOf, type BakeRecord, type ParamKey, type TaughtKind } from '@orvin/core';
 import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -10,7 +10,7 @@ import { OvenDial } from './oven-dial';
 
 /** One thing that was learned, as a place on a line of its own. */
 interface Row {
-  readonly key: string;
+  readonly key: ParamKey;
   readonly name: string;
   readonly words: string;
   readonly bakes: number;
@@ -26,7 +26,6 @@ interface Group {
   readonly rows: readonly Row[];
 }
 
-const Z80 = 1.2816;
 const onLine = (x: number, span: number): number => Math.max(0, Math.min(100, 50 + (50 * x) / span));
 
 /** What the log has taught of ovens, tins, formulas and habits, how sure that is, and what it was worth. */
@@ -53,7 +52,7 @@ export class Taught {
         .filter((r) => r !== 'middle')
         .map((r) => ({ rack: r, ...ovenOff(k, o.id, r), bakes: knownOf(k.learned, [`rack:${o.id}:${r}`]).bakes }))
         .filter((r) => r.bakes > 0);
-      const about = Math.round(Math.abs(off.mean));
+      const about = Math.round(Math.abs(off.typical));
       return {
         id: o.id,
         name: o.name,
@@ -65,54 +64,33 @@ export class Taught {
             ? 'Nothing logged in it yet.'
             : about < 2
               ? 'Keeps to its dial.'
-              : `Runs about ${degreesBy(about)} ${off.mean > 0 ? 'hot' : 'cool'}.`,
-        range: `between ${this.signed(off.mean - Z80 * off.sd)} and ${this.signed(off.mean + Z80 * off.sd)}`,
+              : `Runs about ${degreesBy(about)} ${off.typical > 0 ? 'hot' : 'cool'}.`,
+        range: `between ${this.signed(off.low)} and ${this.signed(off.high)}`,
       };
     }),
   );
 
   protected readonly groups = computed<readonly Group[]>(() => {
     const k = this.kitchen();
-    const l = k.learned;
-    if (!l) return [];
     const titles = new Map((this.learning.bakes() ?? []).map((b) => [b.formulaId, b.title]));
-    const shares = (prefix: string, name: (id: string) => string, more: readonly string[], slope: number, span: number, word: (pct: number, more: boolean) => string): Row[] =>
-      l.keys
-        .filter((key) => key.startsWith(`${prefix}:`) && !key.endsWith('~'))
-        .map((key) => {
-          const id = key.slice(prefix.length + 1);
-          const x = knownOf(l, [key, ...more]);
-          const [m, s] = [slope * x.mean, Math.abs(slope) * x.sd];
-          const pct = Math.round(100 * (Math.exp(Math.abs(m)) - 1));
-          return { key, name: name(id), words: pct < 2 ? 'as reckoned' : word(pct, m > 0), bakes: knownOf(l, [key]).bakes, at: onLine(m, span), low: onLine(m - Z80 * s, span), high: onLine(m + Z80 * s, span) };
-        })
-        .sort((a, b) => b.bakes - a.bakes || a.name.localeCompare(b.name)); // prettier-ignore
-    const longer = (pct: number, more: boolean): string => `${pct} % ${more ? 'longer' : 'less time'}`;
-    const known = (id: string): string => k.tins.find((t) => t.id === id)?.name ?? id;
-    const title = (id: string): string => titles.get(id) ?? id;
-    const done = l.keys
-      .filter((key) => key.startsWith('done:') && !key.endsWith('~'))
-      .map((key): Row => {
-        const x = knownOf(l, ['done', key]);
-        const by = Math.round(10 * Math.abs(x.mean)) / 10;
-        return { key, name: title(key.slice(5)), words: by < 0.75 ? 'as its family sets' : `${degreesBy(by)} ${x.mean > 0 ? 'warmer' : 'cooler'}`, bakes: knownOf(l, [key]).bakes, at: onLine(x.mean, 4), low: onLine(x.mean - Z80 * x.sd, 4), high: onLine(x.mean + Z80 * x.sd, 4) }; // prettier-ignore
-      })
-      .sort((a, b) => b.bakes - a.bakes);
-    const stand = l.keys
-      .filter((key) => key.startsWith('stand:') && !key.endsWith('~'))
-      .map((key): Row => {
-        const x = knownOf(l, ['stand', key]);
-        const min = (v: number): number => USUAL_WAIT_MIN * Math.exp(v);
-        return { key, name: title(key.slice(6)), words: `about ${Math.max(1, Math.round(min(x.mean)))} min`, bakes: knownOf(l, [key]).bakes, at: Math.min(100, 4 * min(x.mean)), low: Math.min(100, 4 * min(x.mean - Z80 * x.sd)), high: Math.min(100, 4 * min(x.mean + Z80 * x.sd)) }; // prettier-ignore
-      })
-      .sort((a, b) => b.bakes - a.bakes);
+    const title = (id: string): string => titles.get(id) ?? 'a formula that is gone';
+    const tin = (id: string): string => k.tins.find((t) => t.id === id)?.name ?? 'a tin that is gone';
+    const rows = (kind: TaughtKind, name: (id: string) => string, place: (x: number) => number, words: (x: number) => string): Row[] =>
+      taughtOf(kind, k).map(({ key, of, by }) => ({ key, name: name(of), words: words(by.typical), bakes: by.bakes, at: place(by.typical), low: place(by.low), high: place(by.high) })); // prettier-ignore
+    const share = (kind: TaughtKind, name: (id: string) => string, span: number, more: string, less: string): Row[] =>
+      rows(kind, name, (x) => onLine(x, span), (x) => {
+        const pct = Math.round(100 * (Math.exp(Math.abs(x)) - 1));
+        return pct < 2 ? 'as reckoned' : `${pct} % ${x > 0 ? more : less}`;
+      }); // prettier-ignore
+    const done = (x: number): string => (Math.abs(x) < 0.75 ? 'as its family sets' : `${degreesBy(Math.round(10 * Math.abs(x)) / 10)} ${x > 0 ? 'warmer' : 'cooler'}`); // prettier-ignore
+    const stand = (min: number): string => `about ${Math.max(1, Math.round(min))} min`;
     return [
-      { name: 'Tins', words: 'Time against what geometry and metal say.', ends: ['quicker', 'slower'] as const, rows: shares('tin', known, [], -0.6, 0.25, longer) },
-      { name: 'When you take it out', words: 'The middle against what its family sets at.', ends: ['earlier', 'later'] as const, rows: done },
-      { name: 'How high it rises', words: 'Measured against reckoned.', ends: ['less', 'more'] as const, rows: shares('rise', title, ['rise'], 1, 0.35, (p, m) => `${p} % ${m ? 'higher' : 'lower'}`) },
-      { name: 'How thick the batter is', words: 'A cup weighed, against reckoned.', ends: ['lighter', 'heavier'] as const, rows: shares('dense', title, ['dense'], 1, 0.2, (p, m) => `${p} % ${m ? 'heavier' : 'lighter'}`) },
-      { name: 'Water it loses', words: 'By the scale, against reckoned.', ends: ['less', 'more'] as const, rows: shares('loss', title, ['loss'], 1, 0.6, (p, m) => `${p} % ${m ? 'more' : 'less'}`) },
-      { name: 'How long it stands', words: 'From the bowl to the oven.', ends: ['0', '25 min'] as const, rows: stand },
+      { name: 'Tins', words: 'Time against what geometry and metal say.', ends: ['quicker', 'slower'] as const, rows: share('tin', tin, 0.25, 'longer', 'less time') },
+      { name: 'When you take it out', words: 'The middle against what its family sets at.', ends: ['earlier', 'later'] as const, rows: rows('done', title, (x) => onLine(x, 4), done) },
+      { name: 'How high it rises', words: 'Measured against reckoned.', ends: ['less', 'more'] as const, rows: share('rise', title, 0.35, 'higher', 'lower') },
+      { name: 'How thick the batter is', words: 'A cup weighed, against reckoned.', ends: ['lighter', 'heavier'] as const, rows: share('dense', title, 0.2, 'heavier', 'lighter') },
+      { name: 'Water it loses', words: 'By the scale, against reckoned.', ends: ['less', 'more'] as const, rows: share('loss', title, 0.6, 'more', 'less') },
+      { name: 'How long it stands', words: 'From the bowl to the oven.', ends: ['0', '25 min'] as const, rows: rows('stand', title, (min) => Math.min(100, 4 * min), stand) },
     ].filter((g) => g.rows.length > 0); // prettier-ignore
   });
 
@@ -141,9 +119,12 @@ export class Taught {
   protected readonly count = computed(() => this.lesson()?.learned.bakes.reduce((a, b) => Math.max(a, b), 0) ?? 0);
   protected readonly forgotten = computed(() => Object.keys(this.desk.kitchen().forgotten ?? {}).length > 0);
 
-  private signed(k: number): string {
+  protected signed(k: number): string {
     const x = Math.round(ovenScale() === 'F' ? k * 1.8 : k);
     return x === 0 ? '0' : `${x > 0 ? '+' : '−'}${Math.abs(x)}`;
+  }
+  protected scale(): string {
+    return ovenScale() === 'F' ? '°F' : '°C';
   }
   private day(b: BakeRecord): string {
     return dateWords(b.at, this.desk.kitchen().locale.zone);
