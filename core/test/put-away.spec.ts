@@ -104,7 +104,12 @@ describe('what was frozen raw, baked on another day', () => {
   it('goes in at the heat its words give it', () => {
     const other = biscuits(`${cut} Freeze half of them on a tray. Bake the others at 220C for 14 minutes. From frozen, bake at 200C for 20 minutes.`); // prettier-ignore
     expect(other.bake?.ovenC).toBe(220);
-    expect(asFrozen(other, defaultKitchen)?.bake).toEqual({ ovenC: 200, fan: false, minutes: { early: 20, late: 20 } });
+    expect(asFrozen(other, defaultKitchen)?.bake).toEqual({
+      ovenC: 200,
+      fan: false,
+      startC: -18,
+      minutes: { early: 20, late: 20 },
+    });
     const plan = planDay([{ id: 'b', formula: other, from: 'freezer' }], defaultKitchen, Date.UTC(2026, 4, 16, 16), 0);
     expect(plan.stays.map((s) => s.ovenC)).toEqual([200]);
     expect(plan.tasks.find((t) => t.kind === 'oven on')?.words).toContain('200');

@@ -47,6 +47,8 @@ export interface BatterParts {
   readonly sugar?: number;
   readonly egg?: number;
   readonly milk?: number;
+  /** Water and sugar that pieces of fruit keep to themselves while the crumb sets; within the figures above. */
+  readonly pieces?: { readonly water: number; readonly sugar: number };
   readonly leftSoda?: number;
   readonly leftAcid?: number;
 }

@@ -7,12 +7,17 @@ import type { BakeInput, BatterParts } from './bake-input.js';
 /** Mass fractions of a formula's batter, and what its soda leaves; undefined when it weighs nothing. */
 export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment): BatterParts | undefined {
   let [all, water, fat, sugar, egg, milk] = [0, 0, 0, 0, 0, 0];
-  for (const { ingredient, grams } of linesOf(formula, kitchen)) {
+  const pieces = { water: 0, sugar: 0 };
+  for (const { ingredient, grams, whole } of linesOf(formula, kitchen)) {
     const c = ingredient.per100;
     all += grams;
     water += (grams * c.water) / 100;
     fat += (grams * c.fat) / 100;
     sugar += (grams * c.sugar) / 100;
+    if (whole) {
+      pieces.water += (grams * c.water) / 100;
+      pieces.sugar += (grams * c.sugar) / 100;
+    }
     if (ingredient.role === 'egg') egg += grams;
     if (ingredient.role === 'egg' || ingredient.allergens.includes('milk'))
       milk += (grams * (100 - c.water - c.fat)) / 100;
@@ -24,6 +29,7 @@ export function compositionOf(formula: Formula, kitchen: Kitchen, a: Assessment)
     sugar: sugar / all,
     egg: egg / all,
     milk: milk / all,
+    ...(pieces.water + pieces.sugar > 0 && { pieces: { water: pieces.water / all, sugar: pieces.sugar / all } }),
     leftSoda: a.ledger.leftSodaGPer100gBatter.typical,
     leftAcid: a.ledger.leftAcidMeqPer100gBatter.typical,
   };
@@ -34,7 +40,7 @@ const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 /** Flour's own water, share of its weight, and egg's solids and fat; general knowledge. */
 const FLOUR_WATER = 0.13;
 const EGG = { water: 0.75, fat: 0.1 } as const;
-/** Sugar of fruit that a fruit cake carries, share of the batter; other families carry too little to count. */
+/** An ordinary cake. */
 const NOTHING_KNOWN = { water: 0.38, fat: 0.13, sugar: 0.2, egg: 0.12 } as const;
 
 /** Mass fractions of a family's ordinary batter, from the middles of its ranges; for bakes of which no more is known. */
@@ -98,7 +104,8 @@ const MOST_ACID_K = 4;
  * 95 and more of one with twice its sugar, which the middle hardly outlives.
  */
 export function setsAtC(c: BatterParts): number {
-  const perWater = Math.min(2, Math.max(0, c.sugar ?? 0.2) / Math.max(0.1, c.water));
+  const { water, sugar } = c.pieces ?? { water: 0, sugar: 0 };
+  const perWater = Math.min(2, Math.max(0, (c.sugar ?? 0.2) - sugar) / Math.max(0.1, c.water - water));
   const egg = Math.max(0, c.egg ?? 0.12);
   const ofEgg = egg / (egg + EGG_HALF);
   const [starch, white] = [STARCH_C + STARCH_PER_SUGAR * perWater, EGG_C + EGG_PER_SUGAR * perWater];

@@ -3,6 +3,7 @@ import { evenNormal, type Dimension } from './even.js';
 import { ON, PER_BAKE, plainCurve, type Curve } from './plain-body.js';
 import type { BakeInput } from './bake-input.js';
 import type { Sample } from './record.js';
+import { problemsOf } from './problems.js';
 import { simulate, type Run, type Setup } from './run.js';
 import { setupOf } from './setup.js';
 
@@ -101,6 +102,7 @@ const mix = (a: readonly number[], b: readonly number[], share: number): number[
  * of it with bodies that only conduct. A second or two for a loaf; it belongs in a worker. Null when the bake cannot be.
  */
 export function curvesOf(input: BakeInput, kitchen?: Kitchen): Curves | null {
+  if (problemsOf(input, kitchen).stops.length > 0) return null;
   const setup = setupOf(input, kitchen);
   const usual = simulate(setup, { section: false });
   const { doneMin } = usual;

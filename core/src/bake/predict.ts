@@ -59,7 +59,10 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
         id: 'never-done',
         place: 'bake',
         words: 'The middle is not done within twelve hours.',
-        remedy: 'Turn the oven up, or divide the batter over more tins.',
+        remedy:
+          input.conditions?.bath === 'open'
+            ? 'Open water stays too cool for a crumb to set: cover it, or take the tin out of the water.'
+            : 'Turn the oven up, or divide the batter over more tins.',
       },
     ]);
   const logs = (input.samples ?? 0) > 0 ? sampleTimes(asked, kitchen, 0, Math.min(512, input.samples ?? 0)) : [];

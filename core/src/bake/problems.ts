@@ -1,5 +1,5 @@
 import type { Problem } from '../errors.js';
-import type { Kitchen } from '../formula/types.js';
+import type { BakeConditions, Kitchen } from '../formula/types.js';
 import { degreesIn } from '../quantity/degrees.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
 import type { BakeInput, BatterParts } from './bake-input.js';
@@ -40,6 +40,15 @@ function sharesOff(c: Pick<BatterParts, 'water' | 'fat' | 'sugar' | 'egg' | 'mil
   return [water, fat, sugar, egg, milk].some((x) => !inside(x, [0, 1])) || water + fat > 1.001 || water + sugar > 1.001;
 }
 
+const either = (x: unknown, of: readonly unknown[]): boolean => x === undefined || of.includes(x);
+const conditionsOff = (c: BakeConditions): boolean =>
+  !either(c.bath, ['open', 'covered']) ||
+  !either(c.on, ['stone', 'hot tray']) ||
+  !either(c.shaded, ['above', 'below', 'both']) ||
+  off(c.airflow, [0, 1]) ||
+  off(c.swingK, [0, 50]) ||
+  (c.openedMin ?? []).some((m) => !inside(m, [0, 24 * 60]));
+
 /**
  * Looks through all that the bake model is told, before anything is reckoned. Whatever stops a bake has its place, what is wrong and what
  * to do; a figure that was left out is no fault.
@@ -55,7 +64,6 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
 
   if (!(Number.isFinite(input.batterG) && input.batterG > 0))
     add(stops, 'no-batter', 'There is no batter in the tin.', 'Give the formula some weight, or put a tin in.');
-  heats(input, kitchen, done, add, stops, doubts);
   if (!inside(done, DONE_C))
     add(
       stops,
@@ -63,6 +71,7 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
       `A middle is done between ${deg(DONE_C[0])} and ${deg(DONE_C[1])}.`,
       'Leave it out for what is usual of its kind.',
     );
+  else heats(input, kitchen, done, add, stops, doubts);
   const start = input.startC ?? done - NEAREST_K;
   if (input.startC !== undefined && !inside(start, [COLDEST_BATTER_C, HOTTEST_BATTER_C]))
     add(
@@ -111,6 +120,13 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
     );
   if (off(input.samples, [0, MOST_SAMPLES * 64]) || off(input.seed, [-1e15, 1e15]) || off(input.count, [0, 1e5]))
     add(stops, 'figures', 'A count, a number of samples or a seed is none.', 'Leave it out, or give a whole number.');
+  if (input.conditions && conditionsOff(input.conditions))
+    add(
+      stops,
+      'conditions',
+      'How the heat comes to it is not as any oven has it.',
+      'Moving air is 0 to 1, a door opens at some minute, a thermostat swings by less than 50 K.',
+    );
   const learned = input.calibration;
   if (
     learned &&

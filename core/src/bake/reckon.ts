@@ -1,5 +1,6 @@
 import type { Kitchen } from '../formula/types.js';
 import type { BakeInput } from './bake-input.js';
+import { problemsOf } from './problems.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 
@@ -30,13 +31,9 @@ const FROM_C = 70;
  */
 export function reckon(input: BakeInput, kitchen?: Kitchen): Reckoned | null {
   const { calibration: _calibration, known: _known, ...rest } = input;
+  if (problemsOf(rest, kitchen).stops.length > 0) return null;
   const setup = setupOf(rest, kitchen);
-  let run;
-  try {
-    run = simulate(setup);
-  } catch {
-    return null;
-  }
+  const run = simulate(setup);
   if (run.doneMin === null) return null;
   const time = (more: Partial<typeof setup>): number | null =>
     simulate({ ...setup, ...more, resolution: COARSE }, { untilDone: true }).doneMin;

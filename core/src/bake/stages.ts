@@ -50,8 +50,13 @@ const statedFor = ({ ovenC, fan, stages, hotTin, startC, conditions }: BakeSetti
  * it, goes on teaching, and comes back when the setting is what it was.
  */
 export function withSetting(b: BakeSetting, by: Partial<BakeSetting>): BakeSetting {
-  const { minutes, stated, hotTin, ...rest } = withStages({ ...b, ...by });
-  const next = { ...rest, ...(hotTin && { hotTin }) };
+  const { minutes, stated, hotTin, startC, conditions, ...rest } = withStages({ ...b, ...by });
+  const next = {
+    ...rest,
+    ...(hotTin && { hotTin }),
+    ...(startC !== undefined && { startC }),
+    ...(conditions && { conditions }),
+  };
   const known: Stated | undefined = b.minutes ? { ...statedFor(b), minutes: b.minutes } : stated;
   if (!known) return { ...next, ...(minutes && { minutes }) };
   return same(statedFor(known), statedFor(next)) && known.minutes && known.batterG === undefined

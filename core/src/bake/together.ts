@@ -1,6 +1,7 @@
 import type { Kitchen } from '../formula/types.js';
 import { capacityOf } from '../tin/geometry.js';
 import type { BakeInput } from './bake-input.js';
+import { problemsOf } from './problems.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 
@@ -27,6 +28,8 @@ const FREE_FILL = [0.5, 1.5] as const;
 export function divideAlike(inputs: readonly BakeInput[], kitchen?: Kitchen): Together {
   const counts = inputs.map((i) => i.count ?? 1);
   const whole = inputs.reduce((s, x, i) => s + x.batterG * (counts[i] as number), 0);
+  const wrong = inputs.flatMap((input) => problemsOf(input, kitchen).stops)[0];
+  if (wrong) return { grams: inputs.map((x) => x.batterG), minutes: inputs.map(() => 0), words: wrong.words };
   const curves = inputs.map((input) => curveOf(input, kitchen));
   if (inputs.length === 0 || curves.some((c) => c.length < 2))
     return { grams: inputs.map((x) => x.batterG), minutes: inputs.map(() => 0), words: 'no tin to divide over' };

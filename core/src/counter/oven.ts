@@ -1,3 +1,4 @@
+import { waysOf } from '../bake/ways.js';
 import { statedSetting } from '../bake/stages.js';
 import { band } from '../formula/bands.js';
 import type { Band } from '../formula/types.js';
@@ -83,6 +84,7 @@ export const baking = (ops: readonly Operation[], p: Parts): Step[] =>
 function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
   const { family } = p;
   const place = elsewhere(p.formula);
+  const ways = p.formula.bake && !place ? waysOf(p.formula.bake) : [];
   const first = load === 1;
   const of = (s: string): Pick<Step, 'id' | 'load'> => (first ? { id: s } : { id: `${s}:${load}`, load });
   const into = ops.find((o) => o.verb === 'put in' && o.load === undefined);
@@ -108,11 +110,11 @@ function oneLoad(ops: readonly Operation[], p: Parts, load: number): Step[] {
       words: ownInto || (place && into) ? into.words : first ? 'Into the oven' : `Into the oven: ${name}`,
       own: ownInto,
       detail: first
-        ? `${ownInto && into.remark ? `${into.remark} ` : ''}${whatGoesIn(p, load)}${place?.detail ?? 'quickly; the door costs heat'}`
+        ? `${ownInto && into.remark ? `${into.remark} ` : ''}${whatGoesIn(p, load)}${ways.map((w) => `${w.words}; `).join('')}${place?.detail ?? 'quickly; the door costs heat'}`
         : `${p.said.again ? 'turn the ones before out and fill the tin again; ' : ''}${whatGoesIn(p, load)}${waited(p, load, minutes.typical)}`,
       minutes: band(0.5, 1, 2),
       hands: true,
-      caution: place?.caution ?? 'Hot oven, hot steam: cloths, and stand aside from the door.',
+      caution: place?.caution ?? ['Hot oven, hot steam: cloths, and stand aside from the door.', ...ways.flatMap((w) => w.caution ?? [])].join(' '), // prettier-ignore
     },
     ...beside.map((o): Step => {
       const [low, typical, high] = verbs[o.verb].minutes;

@@ -64,7 +64,7 @@ export function surfacesOf(
       continue;
     }
     const round = o.kind === 'round';
-    const wall = (fit.edgeMm * (round ? Math.PI * (o.top - o.tube) : 2 * (o.top + o.top2))) / 100;
+    const wall = (fit.edgeMm * (round ? Math.PI * o.top : 2 * (o.top + o.top2))) / 100;
     const cakes = stacked ? 1 : fit.count;
     out.top += cakes * top;
     out.sides += fit.count * wall;

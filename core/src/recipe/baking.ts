@@ -1,3 +1,5 @@
+import { withWaysSaid } from './bake/ways-said.js';
+import { lined } from './bake/lined.js';
 import type { BakeSetting, TinUse } from '../formula/types.js';
 import type { Mark } from './draft.js';
 import { readHeat, type HeatDoubt, type HeatRead, type Prose } from './bake/course.js';
@@ -162,7 +164,25 @@ function bakedIn(lines: readonly Prose[], shaped: ShapedHere | null): Baking {
   if (hugeTin) marks.push(hugeTin.mark);
   const openTin = vessels.guessed ? vessels.place : null;
   const { counted } = vessels;
-  return { ...rest, bake, tins, pieces, marks, openTin, hugeTin, counted, countedAt: counted ? vessels.place : null };
+  return {
+    ...rest,
+    bake:
+      bake &&
+      withWaysSaid(
+        bake,
+        lines.map((l) => l.text),
+      ),
+    tins: lined(
+      tins,
+      lines.map((l) => l.text),
+    ),
+    pieces,
+    marks, // prettier-ignore
+    openTin,
+    hugeTin,
+    counted,
+    countedAt: counted ? vessels.place : null,
+  };
 }
 
 /** Wider than this, mm, no tin goes into an oven of a kitchen, whose inside is 45 to 60 cm. */

@@ -1,3 +1,4 @@
+import { ways, waysOf, withWay } from '../bake/ways.js';
 import { families } from '../balance/families.js';
 import type { About, BakeSetting, Stated, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
 import { ingredientFor } from '../formula/formula.js';
@@ -75,13 +76,15 @@ function settingWords(b: BakeSetting): string {
   const stages = (b.stages ?? [])
     .map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C${s.cover ? coverWords[s.cover] : ''}`)
     .join('');
-  return `${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${time}${stages}`;
+  return `${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${waysOf(b).map((w) => `, ${w.words}`).join('')}${time}${stages}`; // prettier-ignore
 }
 
 function readSetting(text: string): BakeSetting | null {
+  const said = ways.filter((w) => new RegExp(`, ${w.words}(?=,|;|\\s*$)`, 'i').test(text));
+  const plain = said.reduce((t, w) => t.replace(`, ${w.words}`, ''), text);
   const m =
     /^\s*(-?[\d.]+) °C(, fan)?(, into a hot tin)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
-      text,
+      plain,
     );
   if (!m?.[1]) return null;
   const stages = [
@@ -90,13 +93,14 @@ function readSetting(text: string): BakeSetting | null {
     const cover = (['none', 'tent', 'lid'] as const).find((c) => coverWords[c] === `, ${s[3]?.toLowerCase()}`);
     return { fromMin: Number(s[1]), ovenC: Number(s[2]), ...(cover && { cover }) };
   });
-  return {
+  const setting: BakeSetting = {
     ovenC: Number(m[1]),
     fan: m[2] !== undefined,
     ...(m[3] && { hotTin: true }),
     ...(m[4] && { minutes: { early: Number(m[4]), late: Number(m[5] ?? m[4]) } }),
     ...(stages.length > 0 && { stages }),
   };
+  return said.reduce((b, w) => withWay(b, w.group, w.id), setting);
 }
 
 /** "Oven: 220 °C, fan, 40–45 minutes". */

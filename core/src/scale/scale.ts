@@ -80,6 +80,16 @@ function groupFactor(
   return ratio(a.top + a.sides, b.top + b.sides);
 }
 
+/** Shapes of which each hollow or each lump is a piece; of others a piece is a slice, and how many nobody has said. */
+const PIECES: ReadonlySet<string> = new Set(['cup', 'slab', 'mound']);
+
+/** How many pieces a formula makes: as it says, or what its tins hold or its dough is cut into; null where nothing says so. */
+function piecesOf(formula: Formula): number | null {
+  if (formula.yield) return formula.yield.pieces > 0 ? formula.yield.pieces : null;
+  const tins = (formula.tins ?? []).filter((u) => PIECES.has(u.tin.shape));
+  return tins.length > 0 ? tins.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) : null;
+}
+
 function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): number {
   const batterG = totalsOf(linesOf(formula, kitchen)).batterG;
   switch (target.by) {
@@ -87,10 +97,7 @@ function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): numb
       return target.factor;
     case 'pieces':
       if (target.pieceG !== undefined) return (target.pieces * target.pieceG) / batterG;
-      return (
-        target.pieces /
-        (formula.yield?.pieces ?? formula.tins?.reduce((s, u) => s + (u.tin.cups ?? 1) * u.count, 0) ?? 1)
-      );
+      return target.pieces / (piecesOf(formula) ?? NaN);
     case 'tins':
       return batterForTins(formula, target.tins, kitchen) / batterG;
     case 'batterG':
@@ -99,6 +106,14 @@ function factorOf(formula: Formula, target: ScaleTarget, kitchen: Kitchen): numb
       return target.grams / (allItems(formula).find((i) => i.id === target.itemId)?.grams ?? 0);
   }
 }
+
+const untouched = (formula: Formula, id: string, words: string, remedy: string): Scaled => ({
+  formula,
+  factor: 1,
+  eggs: [],
+  leavener: null,
+  problems: [{ id, place: 'scale', words, remedy }],
+});
 
 function scaleItem(item: Item, factor: number): Item {
   if (factor === 1) return item;
@@ -118,21 +133,21 @@ function scaleItem(item: Item, factor: number): Item {
  */
 export function scale(formula: Formula, target: ScaleTarget, kitchen: Kitchen = defaultKitchen): Scaled {
   const factor = factorOf(formula, target, kitchen);
-  if (!Number.isFinite(factor) || factor <= 0 || factor > 1000)
-    return {
+  const open = target.by === 'pieces' && target.pieceG === undefined && piecesOf(formula) === null;
+  if (open)
+    return untouched(
       formula,
-      factor: 1,
-      eggs: [],
-      leavener: null,
-      problems: [
-        {
-          id: 'scale',
-          place: 'scale',
-          words: 'There is nothing to scale to: the target or the batter weighs nothing.',
-          remedy: 'Give an amount above zero, and check that the formula has weights.',
-        },
-      ],
-    };
+      'pieces',
+      'How many pieces it makes now is not said, so that so many more or fewer is no amount yet.',
+      'Say how many it makes, or how heavy each is to be; or scale by a factor, the batter’s weight or the tins.',
+    );
+  if (!Number.isFinite(factor) || factor <= 0 || factor > 1000)
+    return untouched(
+      formula,
+      'scale',
+      'There is nothing to scale to: the target or the batter weighs nothing.',
+      'Give an amount above zero, and check that the formula has weights.',
+    );
   const onTins = target.by === 'tins' && (formula.tins?.length ?? 0) > 0 ? target.tins : null;
   const tins = target.by === 'tins' ? target.tins : formula.tins;
   const pieces = formula.yield

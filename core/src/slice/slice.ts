@@ -1,3 +1,4 @@
+import { compositionOf, doneAtC, setsAtC } from '../bake/composition.js';
 import type { Assessment } from '../balance/assess.js';
 import { hasRanges } from '../balance/families.js';
 import { looseness } from '../balance/totals.js';
@@ -98,6 +99,10 @@ function usualTin(a: Assessment): TinUse {
     : tin({ shape: 'round', topMm: Math.sqrt((4 / Math.PI) * mm2), depthMm });
 }
 
+/** A crumb that sets no earlier than so many kelvins before its middle is done sinks in part; one that sets with it, this much. Judgements. */
+const SETS_BEFORE_K = 10;
+const LATE_SINKS = 0.4;
+
 /** @returns null where there is nothing to bake, or nothing yet to judge it by */
 export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defaultKitchen): Slice | null {
   const { totals: t, lift, beam, plausible } = a;
@@ -129,12 +134,14 @@ export function sliceOf(formula: Formula, a: Assessment, kitchen: Kitchen = defa
   };
   const lean = hasRanges(as) ? beam.lean : 0;
 
+  const parts = compositionOf(formula, kitchen, a);
+  const lateK = parts ? setsAtC(parts) - (doneAtC(as, parts) - SETS_BEFORE_K) : 0;
   // one figure beyond its span is made up for by the others where the whole is ordinary
   const odd = 0.25 + 0.75 * clamp((0.25 - plausible.typical) / 0.18);
   // how it stands: as in its tin, with the middle fallen back by what makes it sink
   const sinkTerms: Terms = [
     [odd * 0.35 * beyond(z.lift, 1), 'more gas than it can hold'],
-    [odd * 0.3 * beyond(z.sugar, 1), 'much sugar sets late'],
+    [odd * (0.28 * beyond(z.sugar, 1) + LATE_SINKS * clamp(lateK / SETS_BEFORE_K)), 'much sugar sets late'],
     [odd * 0.25 * beyond(z.water, 1), 'much water sets late'],
     [odd * 0.3 * beyond(z.fat, 1.2), 'more fat than it can hold'],
     [odd * 0.3 * beyond(lean, 1.25), 'little flour and egg to hold it up'],

@@ -103,6 +103,7 @@ export function heightFor(tin: Tin, ml: number): number {
 }
 
 const MOST_CUPS = 400;
+const MOST_ML = 60_000;
 
 /** A kind of tin, wall or lining that is none, and hollows that cannot be counted. */
 function unknownOf(tin: Tin, add: (id: string, words: string, remedy: string) => void): void {
@@ -113,6 +114,8 @@ function unknownOf(tin: Tin, add: (id: string, words: string, remedy: string) =>
   kind('tin-shape', 'shape of tin', tin.shape ?? 'none given', tinShapes);
   kind('tin-material', 'material', tin.material ?? 'none given', tinMaterials);
   kind('tin-lining', 'lining', tin.lining, tinLinings);
+  if (tin.capacityMl !== undefined && !(tin.capacityMl > 0 && tin.capacityMl < MOST_ML))
+    add('tin-holds', 'What it holds is no amount.', 'Fill it with water on the scale: a gram is a millilitre.');
   if (tin.cups !== undefined && !(tin.cups >= 1 && tin.cups <= MOST_CUPS))
     add('tin-cups', 'The number of its hollows is none.', `Count them: 1 to ${MOST_CUPS}.`);
 }

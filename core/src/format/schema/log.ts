@@ -25,6 +25,7 @@ export const bakeRecord = Joi.object({
     sugar: positive,
     egg: positive,
     milk: positive,
+    pieces: Joi.object({ water: positive.required(), sugar: positive.required() }).unknown(true),
     leftSoda: positive,
     leftAcid: positive,
   }).unknown(true),

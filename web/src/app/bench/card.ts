@@ -1,7 +1,16 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { asMeasured, coverAtFirst, familyOf, ingredientFor, isBatter, wordedMethod, type Item } from '@orvin/core';
+import {
+  asMeasured,
+  coverAtFirst,
+  familyOf,
+  ingredientFor,
+  isBatter,
+  wordedMethod,
+  type Item,
+  waysOf,
+} from '@orvin/core';
 import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
@@ -54,7 +63,15 @@ export class Card {
     const later = (b.stages ?? [])
       .filter((s) => s.fromMin > 0)
       .map((s) => `, from minute ${s.fromMin} ${dialWords({ ...b, ovenC: s.ovenC })}${COVER[s.cover ?? 'none']}`);
-    return bakeWords(b) + COVER[coverAtFirst(b)] + (b.hotTin ? ', into a hot tin' : '') + later.join('');
+    return (
+      bakeWords(b) +
+      COVER[coverAtFirst(b)] +
+      (b.hotTin ? ', into a hot tin' : '') +
+      waysOf(b)
+        .map((w) => `, ${w.words}`)
+        .join('') +
+      later.join('')
+    );
   });
   protected readonly groups = computed(() => {
     const f = this.formula();

@@ -3,6 +3,9 @@ import {
   coverAtFirst,
   laterStages,
   racks,
+  ways,
+  waysOf,
+  withWay,
   nextStage,
   withSetting,
   withStages,
@@ -10,6 +13,7 @@ import {
   type BakeStage,
   type Cover,
   type Rack,
+  type Way,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
 import { degrees, readDegrees } from '../ui/words';
@@ -20,6 +24,16 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
   { id: 'tent', words: 'loose foil over it', later: 'loose foil over it' },
   { id: 'lid', words: 'a lid over it', later: 'under a lid' },
 ];
+
+/** What else there is to say of how it goes in, and what is usual of each. */
+const GROUPS = (
+  [
+    { id: 'batter', label: 'The batter when it goes in', usual: 'as it was mixed' },
+    { id: 'stands', label: 'What it stands on or in', usual: 'on the rack' },
+    { id: 'air', label: 'The oven’s air', usual: 'a dry oven' },
+    { id: 'others', label: 'Other trays', usual: 'alone in the oven' },
+  ] as const
+).map((g) => ({ ...g, ways: ways.filter((w) => w.group === g.id) }));
 
 /** How it goes in: oven hot or not yet, tin cold or hot, covered or not; and what changes of heat and cover follow. */
 @Component({
@@ -55,6 +69,14 @@ const COVERS: readonly { readonly id: Cover; readonly words: string; readonly la
           <option value="cold" [selected]="!setting().hotTin">tin cold</option>
           <option value="hot" [selected]="setting().hotTin">tin heated empty first</option>
         </select>
+        @for (g of groups; track g.id) {
+          <select class="field" [attr.aria-label]="g.label" (change)="way(g.id, $any($event.target).value)">
+            <option value="" [selected]="chosen(g.id) === ''">{{ g.usual }}</option>
+            @for (w of g.ways; track w.id) {
+              <option [value]="w.id" [selected]="chosen(g.id) === w.id">{{ w.words }}</option>
+            }
+          </select>
+        }
         <select class="field" aria-label="Over it at first" (change)="cover($any($event.target).value)">
           @for (c of covers; track c.id) {
             <option [value]="c.id" [selected]="first() === c.id">{{ c.words }}</option>
@@ -175,6 +197,7 @@ export class HeatSteps {
     return [
       c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c)}`,
       this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
+      ...waysOf(this.setting()).map((w) => w.words),
       ...(this.ovenId() === this.ovens()[0]?.id ? [] : [this.ovens().find((o) => o.id === this.ovenId())?.name ?? '']),
       ...(this.rack() === 'middle' ? [] : [`${this.rack()} rack`]),
       ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
@@ -227,6 +250,15 @@ export class HeatSteps {
   protected hot(how: string): void {
     const { hotTin: _was, ...bake } = this.setting();
     this.keep(how === 'hot' ? 'tin heated first' : 'tin cold', { ...bake, ...(how === 'hot' && { hotTin: true }) });
+  }
+
+  protected readonly groups = GROUPS;
+  protected chosen(group: Way['group']): string {
+    return waysOf(this.setting()).find((w) => w.group === group)?.id ?? '';
+  }
+  protected way(group: Way['group'], id: string): void {
+    const next = withWay(this.setting(), group, id === '' ? null : id);
+    this.keep(ways.find((w) => w.id === id)?.words ?? GROUPS.find((g) => g.id === group)?.usual ?? group, next);
   }
 
   protected cover(id: string): void {
@@ -290,7 +322,8 @@ export class HeatSteps {
     const f = this.desk.formula();
     this.problem.set('');
     // a stated time stays with the setting it was stated for
-    const { stages, hotTin } = bake;
-    if (f) void this.desk.change(label, { formula: { ...f, bake: withSetting(this.setting(), { stages, hotTin }) } });
+    const { stages, hotTin, startC, conditions } = bake;
+    const by = { stages, hotTin, startC, conditions } as Partial<BakeSetting>;
+    if (f) void this.desk.change(label, { formula: { ...f, bake: withSetting(this.setting(), by) } });
   }
 }

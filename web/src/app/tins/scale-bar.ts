@@ -73,7 +73,9 @@ type By = 'factor' | 'pieces' | 'batterG' | 'item';
         </p>
       }
     } @else if (typed().trim() !== '') {
-      <p class="small faulty" role="status">That is no amount I can scale to. Try {{ hint() }}.</p>
+      <p class="small faulty" role="status">
+        {{ problem() ?? 'That is no amount I can scale to. Try ' + hint() + '.' }}
+      </p>
     } @else {
       <p class="small quiet">{{ capital(bowls(shown())) }}.</p>
     }
@@ -195,12 +197,19 @@ export class ScaleBar {
       }
     }
   });
-  protected readonly result = computed(() => {
+  private readonly scaled = computed(() => {
     const f = this.desk.formula();
     const target = this.target();
-    if (!f || !target) return null;
-    const s = scale(f, target, this.desk.kitchen());
-    if (s.problems.length > 0) return null;
+    return f && target ? scale(f, target, this.desk.kitchen()) : null;
+  });
+  /** Why what was typed cannot be scaled to, and what to do. */
+  protected readonly problem = computed(() => {
+    const [p] = this.scaled()?.problems ?? [];
+    return p ? `${p.words} ${p.remedy}` : null;
+  });
+  protected readonly result = computed(() => {
+    const s = this.scaled();
+    if (!s || s.problems.length > 0) return null;
     const batterG = Math.round(
       s.formula.groups
         .filter((g) => !['top', 'filling', 'icing', 'soak', 'grease'].includes(g.role ?? ''))
