@@ -5,7 +5,7 @@ import { covers, type Cover } from './oven.js';
 import { evaporationFor, type SurfaceLaw } from './physics.js';
 import type { Setup } from './run.js';
 import type { Wall, Walls } from './state.js';
-import { cupSides } from './tray.js';
+import { cupSides, inTray } from './tray.js';
 
 /** Share of the oven that the surface sees past the rim; tin walls above it glow back, so half the blocked part counts. */
 function rimView(below: number, o: Outline): number {
@@ -93,7 +93,7 @@ export function wallsFor(
     evaporation: evaporationFor(g * more * p.hcStill * (setup.convection ?? 1) * view) * over.vapour,
   });
   // the bare wall above the batter is heated too and passes what it takes down to it
-  const cup = setup.tin.shape === 'cup';
+  const cup = inTray(setup.tin);
   const bare = o.free || cup ? 0 : Math.max(0, o.depth - heightMm * risen) / (heightMm * risen);
   const fin = 1 + material.fin * Math.min(bare, FIN_REACH_MM / (heightMm * risen), p.finMost);
   const metal = (share: number, air = 1, eps: number = material.eps): Wall => ({

@@ -30,7 +30,7 @@ import {
   type State,
   type Walls,
 } from './state.js';
-import { TRAY_M2 } from './tray.js';
+import { inTray, TRAY_M2 } from './tray.js';
 import { recorder, type Sample, type Section } from './record.js';
 
 /** One bake, with everything that the model needs to know. */
@@ -144,8 +144,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
     freezes: freezesAt(setup),
     ice: boilable,
   });
-  const g =
-    setup.speed * Math.pow(0.2 / Math.sqrt(setup.tin.shape === 'cup' ? TRAY_M2 : grid.planArea), p.sizeExponent);
+  const g = setup.speed * Math.pow(0.2 / Math.sqrt(inTray(setup.tin) ? TRAY_M2 : grid.planArea), p.sizeExponent);
   const walls: WallsAt = (risen, cover, bathC) => wallsFor(setup, o, grid, g, heightMm, risen, cover, bathC);
   const model: Model = {
     grid,

@@ -6,11 +6,13 @@ import {
   shapes,
   tinMaterials,
   tinProblems,
+  typicalTareG,
   type Tin,
   type TinLining,
   type TinShape,
 } from '@orvin/core';
 import { TinSection } from '../ui/tin-section';
+import { CommonTins } from './common-tins';
 import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 import { shortId } from '../data/ids';
@@ -20,7 +22,7 @@ type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
 @Component({
   selector: 'orvin-tin-kit',
-  imports: [Pick, Shown, TinSection],
+  imports: [CommonTins, Pick, Shown, TinSection],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tin-kit.html',
   styleUrls: ['./larder.scss', './tin-kit.scss'],
@@ -97,6 +99,7 @@ export class TinKit {
     }
   });
 
+  protected readonly typical = typicalTareG;
   protected readonly holds = (t: Tin): string =>
     t.shape === 'mound' || t.shape === 'slab' ? 'on a tray' : `${Math.round(capacityOf(t) / 10) * 10} ml`;
 
@@ -160,6 +163,15 @@ export class TinKit {
     }
     const value = this.edit.number(e, what, low, high, t[id]);
     if (value !== null) this.set({ [id]: id === 'cups' ? Math.round(value) : value }, what);
+  }
+
+  protected readonly shop = signal(false);
+  /** A common tin goes up under an id of its own; what it weighs is not known until it is weighed. */
+  protected hang(tin: Tin): void {
+    const k = this.kitchen();
+    const id = `${tin.id}-${shortId(4)}`;
+    this.edit.change(`hang up ${tin.name}`, { ...k, tins: [...k.tins, { ...tin, id }] });
+    this.picked.set(id);
   }
 
   /** A tin in words, as a recipe would name it: "9 x 5 inch loaf", "two 20 cm rounds". */
