@@ -8,24 +8,33 @@ interface Prior {
   readonly sd: number;
   /** K, or ln of a factor. */
   readonly unit: 'K' | 'ln';
-  readonly what: string;
-  readonly why: string;
 }
 
-// prettier-ignore
 export const PRIORS = {
-  bias: { sd: 10, unit: 'K', what: 'how much hotter an oven’s air is than its dial, beyond what the baker declared', why: 'thermometers in home ovens commonly read 5 to 15 K off; general knowledge' },
-  rack: { sd: 5, unit: 'K', what: 'how much hotter it is at the top or the bottom than in the middle', why: 'half of an oven’s own error; a judgement' },
-  pace: { sd: 0.1, unit: 'ln', what: 'heat transfer of an oven, in all tins', why: 'moving air and sooty walls: 6 % in a layer’s time; a judgement' },
-  shape: { sd: 0.1, unit: 'ln', what: 'heat transfer of all tins of a shape', why: 'mostly the model’s own error: 4 to 7 % by shape on bakes of other authors' },
-  tin: { sd: 0.14, unit: 'ln', what: 'heat transfer of one tin', why: 'metal, colour and age: 8 % in time; a judgement' },
-  batter: { sd: 0.08, unit: 'ln', what: 'heat transfer of one formula’s batter', why: 'the model’s error by formula: 5 % in time; a judgement' },
-  done: { sd: 1.5, unit: 'K', what: 'how much warmer in the middle a baker takes bakes, or one formula, out', why: 'a pick, a touch and a thermometer differ by 2 to 4 minutes; a judgement' },
-  thermometer: { sd: 2, unit: 'K', what: 'how much a rack thermometer reads too much', why: 'common for a dial of bimetal; general knowledge' },
-  dense: { sd: 0.06, unit: 'ln', what: 'density of a batter over the reckoned one', why: 'a cup weighed by different hands; a judgement' },
-  rise: { sd: 0.1, unit: 'ln', what: 'baked height over the reckoned one', why: 'half of a family’s range; a judgement' },
-  loss: { sd: 0.25, unit: 'ln', what: 'water lost over the reckoned one', why: 'families’ ranges are half as wide as their middles; a judgement' },
-  stand: { sd: 0.7, unit: 'ln', what: 'how long a batter waits, over `USUAL_WAIT_MIN`', why: 'from straight in to a quarter of an hour; a judgement' },
+  /** How much hotter an oven’s air is than its dial, beyond what the baker declared: thermometers in home ovens commonly read 5 to 15 K off; general knowledge. */
+  bias: { sd: 10, unit: 'K' },
+  /** How much hotter it is at the top or the bottom than in the middle: half of an oven’s own error; a judgement. */
+  rack: { sd: 5, unit: 'K' },
+  /** Heat transfer of an oven, in all tins: moving air and sooty walls: 6 % in a layer’s time; a judgement. */
+  pace: { sd: 0.1, unit: 'ln' },
+  /** Heat transfer of all tins of a shape: mostly the model’s own error: 4 to 7 % by shape on bakes of other authors. */
+  shape: { sd: 0.1, unit: 'ln' },
+  /** Heat transfer of one tin: metal, colour and age: 8 % in time; a judgement. */
+  tin: { sd: 0.14, unit: 'ln' },
+  /** Heat transfer of one formula’s batter: the model’s error by formula: 5 % in time; a judgement. */
+  batter: { sd: 0.08, unit: 'ln' },
+  /** How much warmer in the middle a baker takes bakes, or one formula, out: a pick, a touch and a thermometer differ by 2 to 4 minutes; a judgement. */
+  done: { sd: 1.5, unit: 'K' },
+  /** How much a rack thermometer reads too much: common for a dial of bimetal; general knowledge. */
+  thermometer: { sd: 2, unit: 'K' },
+  /** Density of a batter over the reckoned one: a cup weighed by different hands; a judgement. */
+  dense: { sd: 0.06, unit: 'ln' },
+  /** Baked height over the reckoned one: half of a family’s range; a judgement. */
+  rise: { sd: 0.1, unit: 'ln' },
+  /** Water lost over the reckoned one: families’ ranges are half as wide as their middles; a judgement. */
+  loss: { sd: 0.25, unit: 'ln' },
+  /** How long a batter waits, over `USUAL_WAIT_MIN`: from straight in to a quarter of an hour; a judgement. */
+  stand: { sd: 0.7, unit: 'ln' },
 } as const satisfies Record<string, Prior>;
 
 export type PriorId = keyof typeof PRIORS;
