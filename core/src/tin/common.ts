@@ -1,4 +1,5 @@
 import { tinMaterials, type Tin, type TinMaterial, type TinShape } from '../formula/types.js';
+import { capital } from '../text/plain.js';
 import { areaAt, outlineOf } from './geometry.js';
 
 /** Where kitchens have a tin under that name. */
@@ -126,7 +127,7 @@ const rows: readonly Row[] = [
 /** All of them, with ids that stay. */
 export const commonTins: readonly CommonTin[] = rows.map(([region, name, shape, topMm, top2Mm, depthMm, more]) => {
   const id = `${region.slice(0, 2).toLowerCase()}-${name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9½¾⅓]+/g, '-').replace(/^-|-$/g, '')}`; // prettier-ignore
-  return { id, region, tin: { id, name, shape, topMm, ...(top2Mm !== null && { top2Mm }), depthMm, material: 'light metal', ...more } }; // prettier-ignore
+  return { id, region, tin: { id, name: capital(name), shape, topMm, ...(top2Mm !== null && { top2Mm }), depthMm, material: 'light metal', ...more } }; // prettier-ignore
 });
 
 /** Weight of a wall, kg/m2: 0.5 mm of tinplate, 0.8 of dark steel, 4 of iron, 5 of glass, 7 of ceramic, 1.5 of silicone. General knowledge. */

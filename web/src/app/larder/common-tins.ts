@@ -70,6 +70,14 @@ const WIDEST_PX = 120;
       flex-wrap: wrap;
       gap: 0.35rem;
     }
+    .places .press {
+      min-height: 2.2rem;
+      padding: 0.2rem 0.8rem;
+    }
+    .places .press[aria-pressed='true'] {
+      background: var(--rim);
+      color: var(--enamel);
+    }
     .field {
       flex: 1 1 12rem;
     }
@@ -80,6 +88,8 @@ const WIDEST_PX = 120;
       align-items: stretch;
       max-height: 27rem;
       margin: 0.6rem 0 0.4rem;
+      padding: 0;
+      list-style: none;
       overflow-y: auto;
     }
     li {

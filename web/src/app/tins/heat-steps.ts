@@ -69,7 +69,7 @@ const GROUPS = (
           <option value="cold" [selected]="!setting().hotTin">tin cold</option>
           <option value="hot" [selected]="setting().hotTin">tin heated empty first</option>
         </select>
-        @for (g of groups; track g.id) {
+        @for (g of shownGroups(); track g.id) {
           <select class="field" [attr.aria-label]="g.label" (change)="way(g.id, $any($event.target).value)">
             <option value="" [selected]="chosen(g.id) === ''">{{ g.usual }}</option>
             @for (w of g.ways; track w.id) {
@@ -96,6 +96,11 @@ const GROUPS = (
         </select>
         @if (later().length === 0) {
           <button type="button" class="word" (click)="add()">then change heat or cover</button>
+        }
+        @if (!more() && shownGroups().length < groups.length) {
+          <button type="button" class="word" (click)="more.set(true)">
+            from the cold, in water, in steam, on stone
+          </button>
         }
       </div>
       @for (s of later(); track $index) {
@@ -253,6 +258,12 @@ export class HeatSteps {
   }
 
   protected readonly groups = GROUPS;
+  /** What is seldom wanted stands there when it is asked for, or when it is chosen. */
+  protected readonly more = signal(false);
+  protected readonly shownGroups = computed(() => {
+    const chosen = new Set(waysOf(this.setting()).map((w) => w.group));
+    return GROUPS.filter((g) => this.more() || chosen.has(g.id));
+  });
   protected chosen(group: Way['group']): string {
     return waysOf(this.setting()).find((w) => w.group === group)?.id ?? '';
   }
