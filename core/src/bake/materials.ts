@@ -45,7 +45,7 @@ export const parameters = {
   ovenDroopK: 40,
   ovenRecoveryS: 300,
   /** Convection in a tube, share of the free oven's: the air in it hardly moves. A judgement. */
-  tubeAir: 0.25,
+  tubeAir: 0.15,
   /** By how much the share of vapour transport that is realised falls as pores crowd out wet walls, (2 (1 - eps))^n. */
   wetWalls: 2.7,
   finMost: 1.5,
