@@ -37,12 +37,13 @@ const SLOPE = { oven: 8, speed: 0.12 } as const;
 
 /**
  * Bodies that only conduct, from a surface that is wet from the beginning to one that is slow to warm: what heats them,
- * °C, through which Biot number; each conducting evenly, and better as it warms. Judgements.
+ * °C, through which Biot number (a small one warms evenly); each conducting evenly, and better as it warms. Judgements.
  */
 const AROUND = [
   [106, 50],
   [125, 5],
   [190, 1],
+  [220, 0.35],
 ] as const;
 const VAPOUR = [0, 2] as const;
 /** How much of such a body's curve is mixed with the model's. */
@@ -117,9 +118,12 @@ export function curvesOf(input: BakeInput, kitchen?: Kitchen): Curves | null {
   };
   const n = dimensions(input.tin.shape);
   const { startC, doneC, tinC } = setup;
-  const skinC = tinC === undefined ? startC : (startC + tinC) / 2;
+  // what a hot tin brings may be gone before the middle feels it
+  const skins = tinC === undefined ? [startC] : [startC, (startC + tinC) / 2];
   const plain = AROUND.flatMap(([aroundC, biot]) =>
-    VAPOUR.map((vapour) => plainCurve({ dimensions: n, aroundC, biot, vapour, startC, skinC, doneC })),
+    VAPOUR.flatMap((vapour) =>
+      skins.map((skinC) => plainCurve({ dimensions: n, aroundC, biot, vapour, startC, skinC, doneC })),
+    ),
   ).flatMap((c) => (c ? [c] : []));
   const mixed = plain.flatMap((c) =>
     MIXED.map((share) => ({ centreC: mix(base.centreC, c.centreC, share), meanC: mix(base.meanC, c.meanC, share) })),

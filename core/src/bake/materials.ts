@@ -28,15 +28,17 @@ export const materials: Readonly<Record<TinMaterial, Material>> = {
 export const linings: Readonly<Record<TinLining, number>> = { none: 0, paper: 0.002, double: 0.012 };
 
 /**
- * Parameters of the model. `fitted` were adjusted on the table of home-baking times in docs/science/bake.md; the others
- * are literature values or judgements, with their ranges there.
+ * Parameters of the model. Those called fitted were adjusted on the table of home-baking times and on half of the bakes of
+ * other authors (docs/science/bake.md); the others are literature values or judgements, with their ranges there.
  */
 export const parameters = {
-  aw: 0.93,
-  /** Share of evaporation–condensation transport in the pores that is realised. */
+  /** Fitted: share of evaporation–condensation transport that is realised in a crumb half of whose volume is pores, 0–1. */
   beta: 0.31,
+  /** Fitted: how that share falls as pores crowd out the wet walls that give and take the vapour, (2 (1 - eps))^n; at most 1 in all. */
+  wetWalls: 2.7,
   /** Share of the batter's weight that is water too firmly held to boil off. */
   boundWater: 0.1,
+  /** Batter without its bubbles, kg/m3. */
   matrixDensity: 1230,
   /** Fitted: convection in a still oven, W/m2K; 5 to 10 are plausible. A fan oven's is a judgement, 12 to 20. */
   hcStill: 6.3,
@@ -46,9 +48,9 @@ export const parameters = {
   ovenRecoveryS: 300,
   /** Convection in a tube, share of the free oven's: the air in it hardly moves. A judgement. */
   tubeAir: 0.15,
-  /** By how much the share of vapour transport that is realised falls as pores crowd out wet walls, (2 (1 - eps))^n. */
-  wetWalls: 2.7,
+  /** Bare wall that counts beside thin batter, in heights of its side; what more comes down spreads into the base. A judgement. */
   finMost: 1.5,
+  /** Fitted: between the rims of neighbouring cups of a tray, mm; 10 to 20 are usual. */
   cupGapMm: 19,
   /** Fitted: weakening of the oven's heat with the tin's size, (0.2 m / sqrt(area))^n. */
   sizeExponent: 0.2,
