@@ -1,5 +1,5 @@
 import { expect, test } from './src/test';
-import { complaints, gramsField, larder, paste, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, larder, paste, sampleKitchen } from './src/steps';
 
 test('an own ingredient, typed off its packet, is read in the next recipe; what cannot be is refused', async ({
   page,
@@ -102,4 +102,33 @@ test('a tin is hung up in words, redrawn as it is measured, and its water fill i
   await water.fill('900');
   await water.press('Tab');
   await expect(card.getByRole('alert')).toContainText('by your measure');
+});
+
+test('a common tin is picked by its picture and a formula fitted to it, over a reload', async ({ page }) => {
+  await sampleKitchen(page);
+  await larder(page, 'Tins');
+  await page.getByRole('button', { name: 'pick from common tins' }).click();
+  await page.getByRole('button', { name: 'US and Canada' }).click();
+  await page.getByRole('button', { name: 'Hang up: 12-cup fluted tube pan' }).click();
+  await expect(page.getByRole('button', { name: 'Hang up one more: 12-cup fluted tube pan' })).toBeVisible();
+  await expect(page.getByRole('region', { name: '12-cup fluted tube pan' })).toContainText('2840 ml');
+  await page.reload();
+  await goTo(page, '/tins/plum-and-almond-pound-cake');
+  await page
+    .getByRole('button', { name: /12-cup fluted tube pan/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: /12-cup fluted tube pan/i })).toBeVisible();
+  // asked for in steam it takes longer, and undo takes that back
+  const likely = page.getByText(/^likely \d+/).first();
+  await expect(likely).toBeVisible();
+  const plain = Number(/\d+/.exec((await likely.textContent()) ?? '')?.[0]);
+  await page.getByRole('button', { name: 'change', exact: true }).click();
+  await page.getByRole('button', { name: /in water, in steam/ }).click();
+  await page.getByLabel('The batter when it goes in').selectOption('freezer');
+  await expect
+    .poll(async () => Number(/\d+/.exec((await likely.textContent()) ?? '')?.[0]))
+    .toBeGreaterThan(1.15 * plain);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => Number(/\d+/.exec((await likely.textContent()) ?? '')?.[0])).toBe(plain);
 });

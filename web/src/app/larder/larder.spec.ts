@@ -176,4 +176,33 @@ describe('the larder', () => {
     host.querySelector('form')?.dispatchEvent(new Event('submit'));
     expect(kept.map((i) => [i.id, i.basis])).toEqual([['own-house-oats', "from the baker's label"]]);
   });
+
+  it('hangs up common tins with one press, one more of the same too, and undo takes them down', async () => {
+    const el = await show(TinKit);
+    const before = (await kitchen()).tins;
+    await press(el, 'pick from common tins');
+    const shop = el.querySelector('orvin-common-tins') as HTMLElement;
+    const names = (): string[] => [...shop.querySelectorAll('li b')].map((b) => b.textContent ?? '');
+    const uk = names();
+    expect(uk.length).toBeGreaterThan(20);
+    await press(el, 'Europe');
+    expect(names()).not.toEqual(uk);
+    // a search looks in all kitchens
+    await type(shop.querySelector('input'), 'loaf glass', 'input');
+    expect(names()).toEqual(['9 × 5 in glass loaf dish']);
+    const hang = (): HTMLButtonElement => shop.querySelector('li button') as HTMLButtonElement;
+    hang().click();
+    await drawn();
+    expect(hang().textContent).toContain('you have it');
+    hang().click();
+    await drawn();
+    const tins = (await kitchen()).tins.slice(before.length);
+    expect(tins.map((t) => t.name)).toEqual(['9 × 5 in glass loaf dish', '9 × 5 in glass loaf dish']);
+    expect(new Set(tins.map((t) => t.id)).size).toBe(2);
+    // what it weighs nobody has weighed yet
+    expect(tins.every((t) => t.tareG === undefined)).toBeTrue();
+    expect((el.querySelector('#tare') as HTMLInputElement).placeholder).toContain('about');
+    await type(shop.querySelector('input'), 'cauldron', 'input');
+    expect(shop.textContent).toContain('No such tin');
+  });
 });

@@ -58,6 +58,29 @@ describe('how a bake goes in', () => {
     await closeKitchen(store);
   });
 
+  it('comes from the cold, stands in water or on a stone, over steam, under another tray: asked for, said, one step each', async () => {
+    expect(page().querySelector('[aria-label="What it stands on or in"]')).toBeNull();
+    await press('from the cold, in water, in steam, on stone');
+    await enter('The batter when it goes in', 'freezer');
+    await enter('What it stands on or in', 'stone');
+    await enter('What it stands on or in', 'steamed');
+    await enter('The oven’s air', 'steam');
+    await enter('Other trays', 'under');
+    expect(now().startC).toBe(-18);
+    expect(now().conditions).toEqual({ bath: 'covered', steam: true, shaded: 'above' });
+    expect(page().textContent).toContain(
+      'from the freezer; covered over hot water; over a tray of boiling water; under another tray',
+    );
+    // the time was stated for a plain bake, and is kept for that
+    expect(now().stated).toEqual(bake);
+    await enter('The batter when it goes in', '');
+    expect(now().startC).toBeUndefined();
+    let steps = 0;
+    while (await store.undo('muffins')) steps++;
+    expect(steps).toBe(6);
+    expect(now()).toEqual(bake);
+  });
+
   it('is said in a sentence, and every part of it is one step to take back', async () => {
     expect(page().textContent).toContain('Into a hot oven; tin cold');
     await enter('The tin when it is filled', 'hot');
