@@ -30,6 +30,9 @@ export interface Scaled {
 /** Share of a muffin cup that batter takes, by school: two thirds for a flat top, nearly brim-full for a domed one. */
 const CUP_FILL = { 'two-thirds': 2 / 3, brim: 0.95 } as const;
 
+/** Share of a larger tin that a muffin batter takes, whose crown needs the room. A judgement. */
+const TIN_FILL = 0.55;
+
 /** From this factor on the trimming school cuts leavener, by the middle of the usual 5 to 10 %: less gas is lost a kilo. */
 const TRIM_FROM = 4;
 const TRIM = 0.925;
@@ -40,12 +43,14 @@ export function batterForTins(formula: Formula, tins: readonly TinUse[], kitchen
   const family = familyOf(formula.family);
   const volume = (uses: readonly TinUse[]): number => uses.reduce((s, u) => s + capacityOf(u.tin) * u.count, 0);
   const own = formula.tins ?? [];
-  const sameKind =
-    own.length > 0 && own.every((u) => outlineOf(u.tin).free === tins.every((x) => outlineOf(x.tin).free));
-  if (own.length > 0 && volume(own) > 0 && sameKind) return (t.batterG * volume(tins)) / volume(own);
+  const free = tins.every((x) => outlineOf(x.tin).free);
   const cups = tins.every((x) => x.tin.shape === 'cup');
-  const usual = cups ? CUP_FILL[kitchen.schools.muffinFill] : (family.fill[0] + family.fill[1]) / 2;
-  return volume(tins) * densityOf(t, family) * (tins.every((x) => outlineOf(x.tin).free) ? 1 : usual);
+  const sameKind = own.every((u) => outlineOf(u.tin).free === free && (u.tin.shape === 'cup') === cups);
+  if (own.length > 0 && volume(own) > 0 && sameKind) return (t.batterG * volume(tins)) / volume(own);
+  // a family of cups says nothing of how full a loaf tin may be
+  const ofCups = family.bakedIn[0] === 'cup';
+  const usual = cups ? CUP_FILL[kitchen.schools.muffinFill] : ofCups ? TIN_FILL : (family.fill[0] + family.fill[1]) / 2;
+  return volume(tins) * densityOf(t, family) * (free ? 1 : usual);
 }
 
 /** Surface that icing covers and that grease lines, cm2: the tops of some tins, and their sides. */
