@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { catalogueRow, families, powders } from '../src/index.js';
 import { standIns } from '../src/adapt/table/stand-ins.js';
+import { materials, parameters } from '../src/bake/materials.js';
+import { PRIORS, UNKNOWN_SD } from '../src/bake/priors.js';
 import { DISSOLVED, acids } from '../src/leavening/acids.js';
 import type { Band } from '../src/index.js';
 
@@ -28,6 +30,41 @@ describe('the documents of the science', () => {
       expect(table.find((r) => r[0] === f.id))
         .withContext(f.id)
         .toEqual([f.id, ...[f.fat, f.sugar, f.egg, f.water, f.salt, f.lift, f.doneC, f.ovenC].map((r) => range(r))]);
+  });
+
+  it('have the bake model’s parameters as the code has them, and say which were fitted', () => {
+    const table = rows('bake.md');
+    const named: readonly (readonly [string, keyof typeof parameters])[] = [
+      ['h, still oven', 'hcStill'],
+      ['n, size', 'sizeExponent'],
+      ['m_c, crust', 'mc'],
+      ['β, vapour transport', 'beta'],
+      ['w, wet walls', 'wetWalls'],
+      ['gap between cups', 'cupGapMm'],
+      ["a tube's air", 'tubeAir'],
+      ['density of the matrix', 'matrixDensity'],
+      ['h, fan', 'hcFan'],
+    ];
+    for (const [name, id] of named) expect(table.find((r) => r[0] === name)?.[1]).withContext(name).toBe(String(parameters[id])); // prettier-ignore
+    expect(table.filter((r) => r[4]?.startsWith('**fitted**')).map((r) => r[0]).sort()).toEqual(named.slice(0, 6).map(([n]) => n).sort()); // prettier-ignore
+    expect(table.find((r) => r[0] === 'ε of light metal')?.[1]).toBe(String(materials['light metal'].eps));
+    expect(table.find((r) => r[0] === 'nothing')?.[1]).toBe(`${rounded(100 * UNKNOWN_SD)} %`);
+  });
+
+  it('have what is believed before anything is known as the code has it', () => {
+    const table = rows('learning.md');
+    const letters: readonly (readonly [string, readonly (keyof typeof PRIORS)[]])[] = [
+      ['b, r', ['bias', 'rack']],
+      ['p, h, i, f', ['pace', 'shape', 'tin', 'batter']],
+      ['d, d_f', ['done', 'done']],
+      ['e', ['thermometer']],
+    ];
+    for (const [name, ids] of letters) {
+      const said = (table.find((r) => r[0] === name)?.[2] ?? '').split(',').map((x) => parseFloat(x));
+      expect(said)
+        .withContext(name)
+        .toEqual(ids.map((id) => PRIORS[id].sd));
+    }
   });
 
   it('have every leavening acid with its value and its speed', () => {
