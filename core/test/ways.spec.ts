@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import {
+  bakeInputOf,
+  defaultKitchen,
+  fitTins,
   predictBake,
   readRecipe,
   steps,
@@ -11,6 +14,7 @@ import {
   type BakeSetting,
   type Formula,
 } from '../src/index.js';
+import { withLayers } from '../src/bake/layers.js';
 import { bathSettlesAt } from '../src/bake/oven.js';
 import { freezesAt, setsAtC, waterActivity } from '../src/bake/composition.js';
 import { begin, end, heatTaken, step, temperatureOf } from '../src/bake/state.js';
@@ -164,5 +168,59 @@ describe('what a batter is made of', () => {
     expect(setsAtC({ ...cake, sugar: 0.5 })).toBeGreaterThan(setsAtC(cake) + 10);
     expect(setsAtC({ ...cake, sugar: 0.5, egg: 0.3 })).toBeLessThan(setsAtC({ ...cake, sugar: 0.5 }));
     expect(setsAtC({ ...cake, leftAcid: 3 })).toBeLessThan(setsAtC(cake));
+  });
+});
+
+describe('what is laid on, in or under a batter', () => {
+  const layers = (text: string) => {
+    const { formula } = readRecipe(text);
+    const fit = fitTins(formula, formula.tins ?? [])[0];
+    if (!fit) throw new Error('no tin');
+    return (bakeInputOf(formula, fit, defaultKitchen).layers ?? []).map((l) => [l.where, Math.round(l.g)]);
+  };
+  const cake = '120 g butter\n120 g sugar\n2 eggs\n180 g self-raising flour\n80 ml milk\n';
+
+  it('is told by the order of the work: under it, over it, or only once it is baked', () => {
+    expect(
+      layers(`Upside-down plum cake\n${cake}\nFor the topping:\n400 g plums, halved\n50 g brown sugar\n30 g butter\n
+Melt the butter with the brown sugar in a 20 cm round tin and lay the plums in it, cut side down.
+Cream the butter and sugar, beat in the eggs, fold in flour and milk. Pour the batter over the plums. Bake at 180 C for 50 minutes.`),
+    ).toEqual([['under', 480]]); // prettier-ignore
+    expect(
+      layers(`Plum cake\n${cake}\nTopping:\n400 g plums, halved\n
+Cream the butter and sugar, beat in the eggs, fold in flour and milk. Spread in a 20 cm round tin. Lay the plums on top. Bake at 180 C for 50 minutes.`),
+    ).toEqual([['over', 400]]); // prettier-ignore
+    expect(
+      layers(`Lemon cake\n${cake}\nIcing:\n200 g icing sugar\n30 ml lemon juice\n
+Cream the butter and sugar, beat in the eggs, fold in flour and milk. Spread in a 20 cm round tin. Bake at 180 C for 30 minutes. Cool, and pour the icing over.`),
+    ).toEqual([]); // prettier-ignore
+  });
+
+  it('adds to weight, water and depth, and does not rise', () => {
+    const batter = {
+      batterG: 600,
+      densityGPerMl: 0.9,
+      rise: 1.8,
+      composition: { water: 0.33, fat: 0.15, sugar: 0.25 },
+    };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 900, noNaN: true }),
+        fc.double({ min: 0, max: 0.95, noNaN: true }),
+        (g, water) => {
+          const both = withLayers(batter, [{ where: 'over', g, water, fat: 0, sugar: 0.05 }]);
+          expect(both.batterG).toBeCloseTo(600 + g, 6);
+          expect(both.composition.water * both.batterG).toBeCloseTo(0.33 * 600 + water * g, 6);
+          expect(both.rise).toBeLessThan(1.8);
+          expect(both.batterG / both.densityGPerMl).toBeGreaterThan(600 / 0.9);
+          // what rises is the batter alone
+          expect((both.rise * both.batterG) / both.densityGPerMl).toBeCloseTo(
+            (1.8 * 600) / 0.9 + both.batterG / both.densityGPerMl - 600 / 0.9,
+            6,
+          );
+        },
+      ),
+    );
+    expect(withLayers(batter, [])).toBe(batter);
   });
 });

@@ -1,28 +1,34 @@
-import { ingredientFor, usableGrams } from '../formula/formula.js';
-import type { Formula, Group, Item, Kitchen } from '../formula/types.js';
+import { batterItems, ingredientFor, usableGrams } from '../formula/formula.js';
+import type { Formula, Group, Item, Kitchen, Role } from '../formula/types.js';
 import { operations } from '../method/operations.js';
 import type { Operation } from '../method/types.js';
 import type { BatterParts, Layer } from './bake-input.js';
 
 const LAID: ReadonlySet<string> = new Set(['top', 'filling']);
 /** Once these begin, batter is in the tin; what was laid there before lies under it. */
-const POURS: ReadonlySet<string> = new Set(['fill', 'pour', 'spread', 'spoon', 'scrape', 'turn into', 'divide']);
+const POURS: ReadonlySet<string> = new Set(['fill', 'pour', 'spread', 'scrape', 'divide', 'drop', 'level']);
 const BEFORE_OVEN: ReadonlySet<string> = new Set(['ahead', 'mix', 'shape']);
 
 /** Where an item lies while it bakes, as the work has it; null of what only meets the baked cake, or a bake half done. */
-function whereOf(item: Item, group: Group, work: readonly Operation[], raw: boolean): Layer['where'] | null {
+function whereOf(
+  item: Item,
+  group: Group,
+  work: readonly Operation[],
+  raw: boolean,
+  spread: boolean,
+  into: number,
+): Layer['where'] | null {
   // what is melted or mixed is laid down later: its last work before the oven tells
   const at = work.findLastIndex((o) => o.takes.some((t) => t.itemId === item.id));
   const op = work[at];
   if (!op || op.by === 'orvin') {
-    // nothing is said: a top is baked with what it lies on, and of fillings raw fruit is
-    if (group.role === 'top') return 'over';
+    // nothing is said: a top is baked with what it lies on unless it is a caramel or a glaze, and of fillings raw fruit is
+    if (group.role === 'top') return spread ? null : 'over';
     return raw ? 'within' : null;
   }
   if (!BEFORE_OVEN.has(op.phase)) return null;
   if (group.role === 'filling') return 'within';
-  const batter = work.findIndex((o) => POURS.has(o.verb) && o.phase === 'shape');
-  return batter >= 0 && at < batter ? 'under' : 'over';
+  return at < into ? 'under' : 'over';
 }
 
 /**
@@ -35,12 +41,27 @@ export function layersOf(formula: Formula, kitchen: Kitchen, share: number): Lay
   const groups = formula.groups.filter((g) => LAID.has(g.role ?? '') && g.items.length > 0);
   if (groups.length === 0) return [];
   const work = operations(formula, kitchen);
+  // batter goes in once all of it is mixed
+  const batter = new Set(batterItems(formula).map((i) => i.id));
+  const mixed = work.findLastIndex((o) => o.takes.some((t) => batter.has(t.itemId)));
+  const into = work.findIndex((o, i) => i > mixed && POURS.has(o.verb));
   const sums = new Map<Layer['where'], { g: number; water: number; fat: number; sugar: number }>();
-  for (const group of groups)
+  for (const group of groups) {
+    const parts = group.items.map((item) => ingredientFor(formula, item, kitchen));
+    const has = (role: Role): boolean => parts.some((i) => i.role === role);
+    // fat and sugar without flour or fruit are cooked or creamed, and go on what is baked
+    const spread = has('fat') && has('sugar') && !has('flour') && !has('fruit');
     for (const item of group.items) {
       const ingredient = ingredientFor(formula, item, kitchen);
       const grams = usableGrams(item.grams) * share;
-      const where = whereOf(item, group, work, ingredient.role === 'fruit' && ingredient.per100.water > 60);
+      const where = whereOf(
+        item,
+        group,
+        work,
+        ingredient.role === 'fruit' && ingredient.per100.water > 60,
+        spread,
+        into,
+      );
       if (where === null || grams === 0) continue;
       const sum = sums.get(where) ?? { g: 0, water: 0, fat: 0, sugar: 0 };
       const { water, fat, sugar } = ingredient.per100;
@@ -50,6 +71,7 @@ export function layersOf(formula: Formula, kitchen: Kitchen, share: number): Lay
       sum.sugar += (grams * sugar) / 100;
       sums.set(where, sum);
     }
+  }
   return [...sums].map(([where, s]) => ({
     where,
     g: s.g,
