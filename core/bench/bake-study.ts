@@ -1,7 +1,8 @@
 /** The bake model against home-baking times: the table, left one out, sisters, resolution, sensitivities. Prints Markdown. */
 import { gaussNewton } from '../src/bake/least-squares.js';
 import { parameters } from '../src/bake/materials.js';
-import { simulate, type Setup } from '../src/bake/run.js';
+import { simulate } from '../src/bake/run.js';
+import type { Setup } from '../src/bake/setup.js';
 import { rangeFrom, sampleTimes } from '../src/bake/sample.js';
 import { setupOf } from '../src/bake/setup.js';
 import { predictBake, type BakeInput, type Tin } from '../src/index.js';

@@ -12,7 +12,8 @@ import {
 import { roundGrid, widths, type Grid } from '../src/bake/grid.js';
 import { speedFor } from './support/speed.js';
 import { airPressure, boilingPoint, conductivity, plainTables, psat, tabulate } from '../src/bake/physics.js';
-import { simulate, type Setup } from '../src/bake/run.js';
+import { simulate } from '../src/bake/run.js';
+import type { Setup } from '../src/bake/setup.js';
 import { enthalpy, readOut } from '../src/bake/readings.js';
 import { begin, heatTaken, step, type Model, type Wall } from '../src/bake/state.js';
 import { demo } from './support/make.js';

@@ -4,7 +4,8 @@ import { ON, PER_BAKE, plainCurve, type Curve } from './plain-body.js';
 import type { BakeInput } from './bake-input.js';
 import type { Sample } from './record.js';
 import { problemsOf } from './problems.js';
-import { simulate, type Run, type Setup } from './run.js';
+import { simulate, type Run } from './run.js';
+import type { Setup } from './setup.js';
 import { setupOf } from './setup.js';
 
 /** A curve that a crumb may draw, and how unlikely it is beforehand, ln. */

@@ -3,7 +3,7 @@ import type { Grid } from './grid.js';
 import { linings, materials, parameters as p } from './materials.js';
 import { covers, type Cover } from './oven.js';
 import { evaporationFor, type SurfaceLaw } from './physics.js';
-import type { Setup } from './run.js';
+import type { Setup } from './setup.js';
 import type { Wall, Walls } from './state.js';
 import { cupSides, inTray } from './tray.js';
 

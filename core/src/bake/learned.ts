@@ -2,7 +2,6 @@ import type { Band, Kitchen, Learned, Rack, Tin } from '../formula/types.js';
 import type { BakeInput } from './bake-input.js';
 import { sumOf } from './normal.js';
 import { priorSd, USUAL_NOISE, Z80, type ParamKey } from './priors.js';
-import type { Reckoned } from './reckon.js';
 
 /** Where a bake stands and what it is: all that a learned parameter can hang on. */
 export interface Place {
@@ -20,8 +19,12 @@ export const placeOf = (input: BakeInput, kitchen?: Kitchen): Place => ({
   ...(input.formulaId !== undefined && { formulaId: input.formulaId }),
 });
 
-/** How a bake's time follows the parameters: d ln(time) by each. */
-export type Slopes = Pick<Reckoned, 'perK' | 'perSpeed' | 'perDoneK'>;
+/** How a bake's time follows the parameters: d ln(minutes) by one K more in the oven, by ln of heat transfer, by one K more in the middle. */
+export interface Slopes {
+  readonly perK: number;
+  readonly perSpeed: number;
+  readonly perDoneK: number;
+}
 /** A weighted sum of parameters. */
 export type Sum = readonly (readonly [key: ParamKey, slope: number])[];
 

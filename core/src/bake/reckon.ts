@@ -1,17 +1,14 @@
 import type { Kitchen } from '../formula/types.js';
 import type { BakeInput } from './bake-input.js';
+import type { Slopes } from './learned.js';
 import { problemsOf } from './problems.js';
 import { simulate } from './run.js';
 import { setupOf } from './setup.js';
 
 /** What the model says of a bake before anything was learned, and how its time would move. */
-export interface Reckoned {
+export interface Reckoned extends Slopes {
   /** Minutes until the middle is done, by the family's temperature. */
   readonly minutes: number;
-  /** d ln(minutes) by one K more in the oven, by ln of the heat transfer, by one K more in the middle. */
-  readonly perK: number;
-  readonly perSpeed: number;
-  readonly perDoneK: number;
   readonly doneC: number;
   /** The middle's course near the end: minutes and °C, rising. */
   readonly path: readonly (readonly [min: number, c: number])[];

@@ -1,20 +1,10 @@
-import type { BakeConditions, Tin } from '../formula/types.js';
 import { areaAt, capacityFactor, heightFor, outlineOf, type Outline } from '../tin/geometry.js';
+import type { Setup } from './setup.js';
 import { cutAt, wallsFor } from './faces.js';
 import { browningRate, DARK, IN_TIN, type Browning } from './browning.js';
 import { boxGrid, roundGrid, type Grid } from './grid.js';
 import { parameters as p } from './materials.js';
-import {
-  airAfter,
-  airAtStart,
-  airOpened,
-  BATH_C,
-  bathAfter,
-  stageAt,
-  swingAt,
-  type Cover,
-  type OvenStage,
-} from './oven.js';
+import { airAfter, airAtStart, airOpened, BATH_C, bathAfter, stageAt, swingAt, type Cover } from './oven.js';
 import { freezesAt, waterActivity } from './composition.js';
 import { airPressure, heatCapacity, latentHeat, matrixConductivity, tabulate } from './physics.js';
 import { middleCell, readOut, surfaces } from './readings.js';
@@ -32,46 +22,6 @@ import {
 } from './state.js';
 import { inTray, TRAY_M2 } from './tray.js';
 import { recorder, type Sample, type Section } from './record.js';
-
-/** One bake, with everything that the model needs to know. */
-export interface Setup {
-  readonly tin: Tin;
-  /** Batter in the tin, all its cups together, g. */
-  readonly batterG: number;
-  readonly densityGPerMl: number;
-  readonly rise: number;
-  /** Mass fractions of all water (flour's own too) and of fat. */
-  readonly water: number;
-  readonly fat: number;
-  /** Mass fraction of sugar, for its hold on water. */
-  readonly sugar: number;
-  readonly startC: number;
-  readonly doneC: number;
-  readonly stages: readonly OvenStage[];
-  /** What the oven has really reached when the tin goes in, °C; the dial when it is left out. */
-  readonly reachedC?: number;
-  /** The tin when it is filled, °C; as the batter when it is left out. */
-  readonly tinC?: number;
-  readonly fan: boolean;
-  readonly conditions?: BakeConditions;
-  readonly altitudeM: number;
-  readonly roomC: number;
-  /** Share of its rise by which the crown stands over the mean. */
-  readonly dome?: number;
-  /** How long it stays in its tin to cool, min: what stands free steams off more. */
-  readonly coolTinMin?: number;
-  /** How much sooner than an ordinary crust this one colours. */
-  readonly pace: number;
-  /** Factor on all heat transfer: an oven's speed, learned or calibrated. */
-  readonly speed: number;
-  /** Factors on convection and on the tin's emissivity; 1 is the material's own. */
-  readonly convection?: number;
-  readonly emissivity?: number;
-  /** Factor on what vapour carries through the pores. */
-  readonly vapour?: number;
-  /** Cells and step relative to the standard resolution; 1 is within 2 % of the converged time. */
-  readonly resolution?: number;
-}
 
 /** How much of a bake is wanted: only its time, or what follows it too. */
 export interface Wanted {

@@ -3,7 +3,8 @@ import type { Kitchen } from '../formula/types.js';
 import { evenNormal, type Dimension } from './even.js';
 import type { BakeInput, Calibration } from './bake-input.js';
 import { PRIORS, UNKNOWN_SD, Z80 } from './priors.js';
-import { simulate, type Setup } from './run.js';
+import { simulate } from './run.js';
+import type { Setup } from './setup.js';
 import { setupOf } from './setup.js';
 
 /**

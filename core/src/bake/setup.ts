@@ -1,12 +1,52 @@
 import { familyOf } from '../balance/families.js';
-import { domeOf } from '../tin/fit.js';
-import type { Kitchen } from '../formula/types.js';
+import { domeOf } from '../tin/dome.js';
+import type { BakeConditions, Kitchen, Tin } from '../formula/types.js';
+import type { OvenStage } from './oven.js';
 import { browningPace } from './browning.js';
 import { doneOf, typicalComposition } from './composition.js';
 import { withLayers } from './layers.js';
 import type { BakeInput } from './bake-input.js';
-import type { Setup } from './run.js';
 import { allStages } from './stages.js';
+
+/** One bake, with everything that the model needs to know. */
+export interface Setup {
+  readonly tin: Tin;
+  /** Batter in the tin, all its cups together, g. */
+  readonly batterG: number;
+  readonly densityGPerMl: number;
+  readonly rise: number;
+  /** Mass fractions of all water (flour's own too) and of fat. */
+  readonly water: number;
+  readonly fat: number;
+  /** Mass fraction of sugar, for its hold on water. */
+  readonly sugar: number;
+  readonly startC: number;
+  readonly doneC: number;
+  readonly stages: readonly OvenStage[];
+  /** What the oven has really reached when the tin goes in, °C; the dial when it is left out. */
+  readonly reachedC?: number;
+  /** The tin when it is filled, °C; as the batter when it is left out. */
+  readonly tinC?: number;
+  readonly fan: boolean;
+  readonly conditions?: BakeConditions;
+  readonly altitudeM: number;
+  readonly roomC: number;
+  /** Share of its rise by which the crown stands over the mean. */
+  readonly dome?: number;
+  /** How long it stays in its tin to cool, min: what stands free steams off more. */
+  readonly coolTinMin?: number;
+  /** How much sooner than an ordinary crust this one colours. */
+  readonly pace: number;
+  /** Factor on all heat transfer: an oven's speed, learned or calibrated. */
+  readonly speed: number;
+  /** Factors on convection and on the tin's emissivity; 1 is the material's own. */
+  readonly convection?: number;
+  readonly emissivity?: number;
+  /** Factor on what vapour carries through the pores. */
+  readonly vapour?: number;
+  /** Cells and step relative to the standard resolution; 1 is within 2 % of the converged time. */
+  readonly resolution?: number;
+}
 
 const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 

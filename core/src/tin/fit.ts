@@ -5,6 +5,7 @@ import { defaultKitchen } from '../kitchen/default.js';
 import { weigh } from '../balance/weigh.js';
 import { learnedFactor } from '../bake/learned.js';
 import { densityOf } from '../balance/totals.js';
+import { domeOf } from './dome.js';
 import { shapedTin } from './shaped.js';
 import { areaAt, capacityFactor, capacityOf, heightFor, outlineOf, tinProblems, volumeTo } from './geometry.js';
 
@@ -30,17 +31,6 @@ export interface TinFit {
   readonly problems: readonly Problem[];
 }
 
-/** A scored top opens along its cuts and spreads, where a whole one is lifted and cracks: so much is left of its dome. A judgement. */
-const SCORED_DOME = 0.6;
-/** Of most bakes the crown stands by this share of their rise over the mean. A judgement. */
-const DOMES = 0.14;
-
-/**
- * Share of the mean rise by which the crown stands over the mean, and the edge below: a hotter oven sets the edge sooner,
- * so that the middle rises over it. A judgement.
- */
-export const domeOf = (family: Family, tin: Tin, ovenC: number): number =>
-  (family.dome ?? DOMES) * Math.min(1.5, Math.max(0.6, 1 + (ovenC - 175) / 90)) * (tin.scored ? SCORED_DOME : 1);
 const OPENS = { cross: 'its cross', slashes: 'its slashes', wedges: 'the marks' } as const;
 
 /** Baked over raw height: the family's range, placed by where the lift lies in its band. */

@@ -1,7 +1,7 @@
 import type { BakeInput, FamilyId, Tin } from '../../src/index.js';
 import { evaporationFor } from '../../src/bake/physics.js';
 import { middleCell } from '../../src/bake/readings.js';
-import type { Setup } from '../../src/bake/run.js';
+import type { Setup } from '../../src/bake/setup.js';
 import { temperatureOf, type Model, type State, type Wall } from '../../src/bake/state.js';
 import { setupOf } from '../../src/bake/setup.js';
 
