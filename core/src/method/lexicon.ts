@@ -494,7 +494,7 @@ const lemmas: readonly Lemma[] = [
     // "2/3 in the tin, rest in the papers"
     senses: [['fill', /^\s*(?:goes\s+)?(?:in|into)\s+(?:the\s+)?(?:papers|cases|cups|muffin\w*|second|other|small\w*)\b(?!.*\bmin)/i], ['rest', /./], 'rest'], // prettier-ignore
   },
-  { base: 'stand', past: ['stood'], senses: [['rest', /./], 'rest'] },
+  { base: 'stand', past: ['stood'], senses: [['place', /^[^.;]*\b(?:tray|tin|pan|dish|bowl)(?:ful)? of [^.;]*\bwater\b/i], ['rest', /./], 'rest'] }, // prettier-ignore
   { base: 'sit', past: ['sat'], senses: [['rest', /./], 'rest'] },
   { base: 'wait', thing: true, senses: ['rest'] },
   { base: 'forget', past: ['forgot', 'forgotten'], senses: [['rest', /\babout it\b/i]] },
