@@ -33,7 +33,7 @@ export const linings: Readonly<Record<TinLining, number>> = { none: 0, paper: 0.
  */
 export const parameters = {
   /** Fitted: share of evaporation–condensation transport that is realised in a crumb half of whose volume is pores, 0–1. */
-  beta: 0.31,
+  beta: 0.33,
   /** Fitted: how that share falls as pores crowd out the wet walls that give and take the vapour, (2 (1 - eps))^n; at most 1 in all. */
   wetWalls: 2.7,
   /** Share of the batter's weight that is water too firmly held to boil off. */
@@ -41,7 +41,7 @@ export const parameters = {
   /** Batter without its bubbles, kg/m3. */
   matrixDensity: 1230,
   /** Fitted: convection in a still oven, W/m2K; 5 to 10 are plausible. A fan oven's is a judgement, 12 to 20. */
-  hcStill: 6.3,
+  hcStill: 6.5,
   hcFan: 13,
   epsTop: 0.9,
   ovenDroopK: 40,

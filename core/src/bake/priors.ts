@@ -67,7 +67,7 @@ export const OWN_TIME_SD = 0.08;
  * One sigma of ln(time) of a kitchen of which nothing is known: what the model was off by on 173 bakes of other authors, their own
  * ovens and their rounding in it (docs/science/bake.md).
  */
-export const UNKNOWN_SD = 0.105;
+export const UNKNOWN_SD = 0.1;
 /** The same once one time is known of it: another weight, heat or tin brings its own error. A judgement. */
 export const KNOWN_SD = 0.08;
 /** What is known can only narrow this; a log whose bakes differ more than authors do may widen it so far. A judgement. */
