@@ -46,7 +46,8 @@ describe('the documents of the science', () => {
       ['h, fan', 'hcFan'],
     ];
     for (const [name, id] of named) expect(table.find((r) => r[0] === name)?.[1]).withContext(name).toBe(String(parameters[id])); // prettier-ignore
-    expect(table.filter((r) => r[4]?.startsWith('**fitted**')).map((r) => r[0]).sort()).toEqual(named.slice(0, 6).map(([n]) => n).sort()); // prettier-ignore
+    const fitted = table.filter((r) => r[4]?.startsWith('**fitted**')).map((r) => r[0]);
+    expect(new Set(fitted)).toEqual(new Set(named.slice(0, 6).map(([n]) => n)));
     expect(table.find((r) => r[0] === 'ε of light metal')?.[1]).toBe(String(materials['light metal'].eps));
     expect(table.find((r) => r[0] === 'nothing')?.[1]).toBe(`${rounded(100 * UNKNOWN_SD)} %`);
   });
