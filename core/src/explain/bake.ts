@@ -11,9 +11,9 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
   const { early, likely, late } = p.minutes;
   return {
     words:
-      'Heat from the oven’s air and walls goes into the batter through its top and through the tin, while it rises, sets and loses a little water. The bake is done when its coldest point reaches the temperature its family sets at. ' +
+      'Heat from the oven’s air and walls goes into the batter through its top and through the tin, while it rises, sets and loses a little water. What lies on it or under it is heated with it. The bake is done when its coldest point reaches the temperature its family is done at, a little later where sugar lets the crumb set late. ' +
       (c && c.used > 0 ? `${c.words} ` : '') +
-      'The range says in how many minutes four bakes in five would be done: the oven, the tin, the batter and the end point are varied by what is usually not known of them, and the model’s own error is added.',
+      'The range says in how many minutes four bakes in five would be done: as wide as the model is off for other bakers, or as known times and the log leave it; varying the oven, the tin, the batter and the end point says how it lies on either side.',
     equation: `the middle reaches ${plain(p.doneC)} °C after ${plain(likely)} min; ${Math.round(early)}–${Math.round(late)} with one sigma of ${Math.round((100 * Math.log(late / early)) / (2 * Z80))} %`,
     inputs: [
       { name: 'batter in the tin', value: fit.batterG, unit: 'g', from: 'the formula, divided by capacity' },
@@ -22,7 +22,7 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
         name: 'done at',
         value: p.doneC,
         unit: '°C in the middle',
-        from: 'the family, less 1 °C for each 300 m of height',
+        from: 'the family and what sets its crumb, less 1 °C for each 300 m of height',
       },
       {
         name: 'heat against an ordinary oven',
@@ -30,7 +30,12 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
         unit: 'times',
         from: c && c.used > 0 ? `${c.used} known bakes` : 'no known time yet',
       },
-      { name: 'water lost', value: p.lossPct, unit: '% of the batter', from: 'the model; a scale checks it' },
+      {
+        name: 'water lost',
+        value: p.lossPct,
+        unit: '% of the batter, once cold',
+        from: 'the model; a scale checks it',
+      },
     ],
     band: { low: early, typical: likely, high: late },
     source: 'Physical model; equations, parameters and errors in docs/science/bake.md and validation.md',
