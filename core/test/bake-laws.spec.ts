@@ -65,9 +65,15 @@ describe('a bake in any tin', () => {
               expect(c).toBeGreaterThan(20);
               expect(c).toBeLessThan(ovenC + 3);
             }
+          // and cools without swinging, though its walls change at once
+          const after = run.after.map((x) => x.centreC);
+          for (const [i, c] of after.entries()) {
+            expect(c).toBeGreaterThan(20);
+            expect(Math.abs(c - (after[i - 1] ?? c))).toBeLessThan(12);
+          }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 60, examples: [['light metal', 'slab', 135, 2, 227]] },
     );
   });
 

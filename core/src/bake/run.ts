@@ -120,6 +120,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
 const FIRST_STEP_S = 1.5;
 const LONGEST_STEP_S = 20;
 const STEP_GROWTH = 1.06;
+const COOL_GROWTH = 1.2;
 const LOOK_S = 30;
 /** From this far below doneness on, the middle is where it is coldest then. */
 const NEARLY_K = 12;
@@ -221,9 +222,11 @@ function cool(baked: State, middle: number, setup: Setup, walls: WallsAt, from: 
   const state = fork(baked);
   const out: { s: number; centreC: number }[] = [];
   setWalls(state, walls(setup.rise, 'none', setup.roomC), rimRowOf(state));
-  const dt = 20 / (setup.resolution ?? 1);
+  const q = setup.resolution ?? 1;
+  // the walls change at once; short steps at first, as when it went in, so that a thin layer does not swing
+  let dt = FIRST_STEP_S / q;
   let highest = -Infinity;
-  for (let s = dt; s <= 900; s += dt) {
+  for (let s = dt; s <= 900; dt = Math.min(LONGEST_STEP_S / q, dt * COOL_GROWTH), s += dt) {
     step(state, dt, setup.roomC);
     const centreC = temperatureOf(state, middle);
     out.push({ s: Math.round(from + s), centreC });
