@@ -6,12 +6,13 @@
 
 @unmanaged
 export class Bake {
-  /** Below this there is ice, °C; where boiling begins, °C; how long it lasts and how much the crumb heats up meanwhile, K; where the tables begin, K. */
+  /** Below this there is ice, °C; where boiling begins, °C; how long it lasts and how much the crumb heats up meanwhile, K; where the tables begin and end, K. */
   freezes: f64;
   boils: f64;
   plateau: f64;
   rise: f64;
   lowest: f64;
+  highest: f64;
   /** J/m3K. */
   rhoCp: f64;
   /** Water lost by which an open face's evaporation has halved, kg/m2, and the vapour transport that goes by, kg/m2sPa. */

@@ -71,7 +71,7 @@ export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';
 export { predictBake, statedBake, withRange, type BakePrediction, type PlanMark } from './bake/predict.js';
 export { ways, waysOf, withWay, type Way } from './bake/ways.js';
-export { bakedAs, type BakedAs } from './bake/bake-input.js';
+export { bakedAs, weightIn, type BakedAs } from './bake/bake-input.js';
 export type { BakeInput, BatterParts, Calibration, Known, KnownBake, Layer } from './bake/bake-input.js';
 export { bakeInputOf } from './bake/input.js';
 export type { Cover } from './bake/oven.js';

@@ -207,5 +207,11 @@ describe('what scales and covers', () => {
     const free = on('peach', 0);
     expect(on('peach', 400)).toBeGreaterThan(1.15 * free);
     expect(on('demerara-sugar', 15)).toBeLessThan(1.04 * free);
+    // what comes out is weighed against all that went in
+    const layers = [{ where: 'over' as const, g: 300, water: 0.85, fat: 0, sugar: 0.1 }];
+    expect(predictBake({ ...cake, layers }).intoG).toBe(1000);
+    expect(
+      problemsOf({ ...cake, layers: [{ ...layers[0], g: 9000 } as (typeof layers)[0]] }).stops.map((p) => p.id),
+    ).toEqual(['too-deep']);
   });
 });

@@ -16,7 +16,10 @@ import { airAfter, airAtStart } from '../src/bake/oven.js';
 import { simulate } from '../src/bake/run.js';
 import { typicalComposition } from '../src/bake/composition.js';
 import { setupOf } from '../src/bake/setup.js';
-import { round23 as round } from './support/heat.js';
+import { roundGrid } from '../src/bake/grid.js';
+import { HIGHEST, MIN, tabulate } from '../src/bake/physics.js';
+import { begin, end, step } from '../src/bake/state.js';
+import { crumb, round23 as round, tinned } from './support/heat.js';
 import { demoKitchen } from './support/make.js';
 import { size } from './support/runs.js';
 
@@ -75,6 +78,27 @@ describe('a bake in any tin', () => {
       ),
       { numRuns: 60, examples: [['light metal', 'slab', 135, 2, 227]] },
     );
+  });
+
+  it('keeps every cell inside its tables, however long a step', () => {
+    const tables = tabulate({ ...crumb, freezes: -5, ice: 0.3 });
+    const state = begin({ grid: roundGrid(0.07, 0, 0.002, 8, 10, 'open'), tables, walls: tinned, aw: 0.93, mc: 1, waterKgM3: 300, startC: 21 }); // prettier-ignore
+    for (const [dt, air] of [
+      [20, 230],
+      [600, 300],
+      [600, 20],
+      [3600, 300],
+      [3600, -20],
+    ] as const)
+      // prettier-ignore
+      for (let i = 0; i < 5; i++) {
+        step(state, dt, air);
+        for (const theta of state.theta) {
+          expect(theta).toBeGreaterThanOrEqual(MIN);
+          expect(theta).toBeLessThanOrEqual(HIGHEST);
+        }
+      }
+    end(state);
   });
 
   it('is quicker in a tin that was hot before, slower in an oven that was not', () => {

@@ -7,6 +7,13 @@ describe('common tins', () => {
     expect(new Set(commonTins.map((c) => c.id)).size).toBe(commonTins.length);
     for (const region of tinRegions) expect(commonTins.filter((c) => c.region === region).length).toBeGreaterThan(20);
     for (const { tin } of commonTins) expect(tinProblems(tin)).withContext(tin.name).toEqual([]);
+    // what no water has measured is not called measured
+    for (const { tin } of commonTins) expect(tin.capacityMl).withContext(tin.name).toBeUndefined();
+    expect(
+      Math.abs(
+        capacityOf((commonTins.find((c) => /12-cup fluted/.test(c.tin.name)) as (typeof commonTins)[0]).tin) - 2840,
+      ),
+    ).toBeLessThan(20);
   });
 
   it('weigh what walls weigh: near what the sample kitchen’s own read on a scale', () => {

@@ -78,6 +78,8 @@ describe('ways in which a bake goes in', () => {
     expect(said('Stand it in a roasting tin half filled with hot water in the oven.')).toBe('bath');
     expect(said('Cover tightly with foil and set in a water bath.')).toBe('steamed');
     expect(said('Put a tray of boiling water on the oven floor.')).toBe('steam');
+    expect(said('Put a roasting tin of boiling water on the bottom shelf.')).toBe('steam');
+    expect(said('Fill a roasting tin with hot water and set it on the oven floor.')).toBe('steam');
     expect(said('Slide it onto the hot baking stone.')).toBe('stone');
     expect(said('Set it on a preheated baking tray.')).toBe('hot tray');
     expect(said('Melt the chocolate in a bowl over a pan of hot water.')).toBe('');
@@ -91,6 +93,13 @@ describe('ways in which a bake goes in', () => {
     );
     expect(tin('A 20 cm round tin.')).toEqual(jasmine.objectContaining({ depthMm: 50 }));
     expect(tin('A 20 cm round tin.')?.lining).toBeUndefined();
+    // a figure is what it says; other deep things are no tin; foil over the top is no lining
+    expect(tin('A 20 cm round tin, 5 cm deep.')?.depthMm).toBe(50);
+    expect(tin('Mix in a deep bowl, pour into a 20 cm round tin.')?.depthMm).toBe(50);
+    expect(tin('A 20 cm round tin. Bake until deep brown; deep flavours come with keeping.')?.depthMm).toBe(50);
+    expect(tin('A 20 cm round tin. Cover with a double layer of foil.')?.lining).toBeUndefined();
+    expect(tin('A 20 cm round tin. Lay a double thickness of paper over the top.')?.lining).toBeUndefined();
+    expect(tin('A 20 cm springform.')?.depthMm).toBe(68);
   });
 });
 
@@ -130,10 +139,12 @@ describe('heat that comes in other ways', () => {
     const fresh = likely({});
     expect(bathSettlesAt(170, 101325)).toBeGreaterThan(50);
     expect(bathSettlesAt(170, 101325)).toBeLessThan(90);
+    // in open water a crumb is done once it has set, long before its family's heat
     const open = predictBake({ ...cake, conditions: { bath: 'open' } });
-    expect(open.minutes.likely).toBe(0);
-    expect(open.problems.map((p) => p.id)).toEqual(['never-done']);
-    expect(open.problems[0]?.remedy).toMatch(/water/);
+    expect(open.doneC).toBeLessThan(90);
+    expect(open.minutes.likely).toBeGreaterThan(fresh);
+    // and once it is out it cools in the room's air, not in cold water
+    expect(open.carryK).toBeGreaterThan(0);
     expect(likely({ conditions: { bath: 'covered' } })).toBeGreaterThan(fresh);
     expect(predictBake({ ...cake, conditions: { bath: 'covered' } }).lossPct).toBeLessThan(3);
     expect(predictBake({ ...cake, conditions: { steam: true } }).lossPct).toBeLessThan(predictBake(cake).lossPct);

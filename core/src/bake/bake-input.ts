@@ -120,3 +120,7 @@ const BAKED_AS = [
 /** Those parts of an input that are given. */
 export const bakedAs = (input: BakedAs): BakedAs =>
   Object.fromEntries(BAKED_AS.flatMap((k) => (input[k] === undefined ? [] : [[k, input[k]]])));
+
+/** All that goes into the oven in one tin, its batter and what lies on it, g. */
+export const weightIn = (x: Pick<BakeInput, 'batterG' | 'layers'>): number =>
+  (x.layers ?? []).reduce((g, l) => g + l.g, x.batterG);

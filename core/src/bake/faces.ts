@@ -70,7 +70,10 @@ const inWater = (wall: Wall, wet: number, bathC: number): Wall => ({
   aroundC: bathC,
 });
 
-/** The walls of a bake at one moment. `g` weakens the oven's heat for its size, heights are in mm. */
+/**
+ * The walls of a bake at one moment. `g` weakens the oven's heat for its size, heights are in mm; water around it is of
+ * `bathC` °C, null once it is out of the oven.
+ */
 export function wallsFor(
   setup: Setup,
   o: Outline,
@@ -79,9 +82,11 @@ export function wallsFor(
   heightMm: number,
   risen: number,
   cover: Cover,
-  bathC: number,
+  bathC: number | null,
 ): Walls {
-  const { bath, on, shaded, airflow = setup.fan ? 1 : 0 } = setup.conditions ?? {};
+  const { shaded, airflow = setup.fan ? 1 : 0 } = setup.conditions ?? {};
+  // once it is out of the oven it stands in no water and on no stone
+  const { bath, on } = bathC === null ? {} : (setup.conditions ?? {});
   const hc = (p.hcStill + (p.hcFan - p.hcStill) * airflow) * (setup.convection ?? 1);
   const material = materials[setup.tin.material];
   const over = covers[cover];
@@ -110,11 +115,14 @@ export function wallsFor(
   const sides = metal(cup ? cupSides(o, material.fin) : fin);
   const open: Wall = { law: air(rimView(o.depth - heightMm * risen, o)), capacity: 0, resistance: 0 };
   return {
-    base: bath ? inWater(below, 1, bathC) : carried,
-    tin: bath ? inWater(sides, bath === 'open' ? WATER_TO : 1, bathC) : sides,
+    base: bath && bathC !== null ? inWater(below, 1, bathC) : carried,
+    tin: bath && bathC !== null ? inWater(sides, bath === 'open' ? WATER_TO : 1, bathC) : sides,
     'inner tin': metal(fin, p.tubeAir, mouths),
     // under a cover steam condenses on the lid, not on the batter, which it keeps wet
-    open: bath === 'covered' ? { ...open, law: { h: STEAM_TOP, eps: 0, evaporation: 0 }, aroundC: bathC } : open,
+    open:
+      bath === 'covered' && bathC !== null
+        ? { ...open, law: { h: STEAM_TOP, eps: 0, evaporation: 0 }, aroundC: bathC }
+        : open,
     'at rim': between(metal(1), bareTop, above),
     'above rim': bareTop,
   };

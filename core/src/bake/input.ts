@@ -1,13 +1,10 @@
 import { assess } from '../balance/assess.js';
-import { familyFor } from '../balance/families.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import type { TinFit } from '../tin/fit.js';
 import { bakedAs, type BakeInput } from './bake-input.js';
 import { compositionOf, doneAtC } from './composition.js';
 import { layersOf } from './layers.js';
 import { learnedFactor } from './learned.js';
-import { totalsOf } from '../balance/totals.js';
-import { linesOf } from '../leavening/parts.js';
 
 /**
  * What the bake model needs of a formula in one of its tins: weight, density, rise, composition, what is laid on it, and heat.
@@ -21,7 +18,6 @@ export function bakeInputOf(
   const a = assess(formula, kitchen);
   const composition = compositionOf(formula, kitchen, a);
   const layers = layersOf(formula, kitchen, a.totals.batterG > 0 ? fit.batterG / a.totals.batterG : 0);
-  const family = familyFor(formula.family, totalsOf(linesOf(formula, kitchen)), formula.title);
   return {
     batterG: fit.batterG,
     tin: fit.tin,
@@ -30,7 +26,7 @@ export function bakeInputOf(
     ovenC: formula.bake?.ovenC ?? 180,
     fan: formula.bake?.fan ?? false,
     ...(formula.bake && bakedAs({ stages: formula.bake.stages, startC: formula.bake.startC, hotTin: formula.bake.hotTin || undefined, conditions: formula.bake.conditions })), // prettier-ignore
-    ...(composition && { composition, doneC: doneAtC(family, composition) }),
+    ...(composition && { composition, doneC: doneAtC(a.family.as, composition) }),
     ...(layers.length > 0 && { layers }),
     densityGPerMl: a.batter.densityGPerMl * learnedFactor(kitchen, 'dense', formula.id),
     rise: fit.rise,

@@ -16,7 +16,7 @@ const record = <A extends string, B extends string = never>(
 /** The records of core/kernel/layout.ts, which says what their fields are, in the same order. */
 export const BAKE = record(
   [
-    ...(['freezes', 'boils', 'plateau', 'rise', 'lowest', 'rhoCp', 'mc', 'stillFilm', 'waterKgM3'] as const),
+    ...(['freezes', 'boils', 'plateau', 'rise', 'lowest', 'highest', 'rhoCp', 'mc', 'stillFilm', 'waterKgM3'] as const),
     ...(['latent0', 'latentFall', 'sigma', 'heat', 'vapour'] as const),
   ],
   [

@@ -1,5 +1,3 @@
-import { parameters } from './materials.js';
-
 /**
  * Physical laws of the bake model; docs/science/bake.md gives the equations. SI units throughout, temperatures in °C
  * unless a name ends in K.
@@ -36,8 +34,9 @@ export function boilingPoint(aw: number, p: number): number {
 export interface Crumb {
   /** Conductivity of the wet matrix, W/mK; `matrixConductivity` from what is in it. */
   readonly kS: number;
-  /** Share of evaporation–condensation transport in the pores that is realised. */
+  /** Share of evaporation–condensation transport that is realised where half is pores, 0–1; and how it falls as they grow. */
   readonly beta: number;
+  readonly wetWalls: number;
   /** Water activity. */
   readonly aw: number;
   /** Gas fraction of the raw batter. */
@@ -68,7 +67,7 @@ export function conductivity(c: Crumb, t: number): number {
   const pv = Math.min(c.aw * psat(t), 0.999 * c.pressure);
   const enhancement = Math.min(20, c.pressure / (c.pressure - pv));
   const eps = 1 - (1 - c.eps0) / expansion(c, t);
-  const realised = Math.min(1, c.beta * Math.pow(2 * (1 - eps), parameters.wetWalls));
+  const realised = Math.min(1, c.beta * Math.pow(2 * (1 - eps), c.wetWalls));
   const kp =
     0.026 + realised * latentHeat(t) * diffusivity * (M_WATER / (R_GAS * kelvin)) * c.aw * dpsat(t) * enhancement;
   return (c.kS * (2 * c.kS + kp - 2 * eps * (c.kS - kp))) / (2 * c.kS + kp + eps * (c.kS - kp));
@@ -103,6 +102,8 @@ export interface Tables {
 /** The tables' lower end, in theta. */
 export const MIN = -160;
 const MAX = 1400;
+/** The hottest theta that cells are let come to: two entries of the tables are left beyond it. */
+export const HIGHEST = MAX - 2;
 const SIZE = MAX - MIN + 1;
 
 export function tabulate(c: Crumb): Tables {

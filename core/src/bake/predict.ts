@@ -1,7 +1,7 @@
 import { familyOf } from '../balance/families.js';
 import type { Problem } from '../errors.js';
 import type { Kitchen } from '../formula/types.js';
-import type { BakeInput, Calibration, Known, KnownBake } from './bake-input.js';
+import { weightIn, type BakeInput, type Calibration, type Known, type KnownBake } from './bake-input.js';
 import { browningWords, type Browning } from './browning.js';
 import { heatAdvice, planOf, type PlanMark } from './plan.js';
 import { allStages } from './stages.js';
@@ -35,6 +35,8 @@ export interface BakePrediction {
   readonly heatAdvice: string | null;
   /** Present when it was asked for. */
   readonly section: Section | null;
+  /** Batter and what lies on it, g; and the water that has gone when it is cold, % of that. */
+  readonly intoG: number;
   readonly lossPct: number;
   readonly batterMm: number;
   readonly problems: readonly Problem[];
@@ -80,6 +82,7 @@ export function predictBake(input: BakeInput, kitchen?: Kitchen): BakePrediction
     plan: planOf(run, minutes, familyOf(input.family), known, allStages(input), kitchen),
     heatAdvice: heatAdvice(run, input.tin.material, kitchen),
     section: run.section,
+    intoG: weightIn(input),
     lossPct: run.lossPct * learnedFactor(kitchen, 'loss', input.formulaId),
     batterMm: run.batterMm,
     problems: [
@@ -160,6 +163,7 @@ const nothing = (problems: readonly Problem[]): BakePrediction => ({
   plan: [],
   heatAdvice: null,
   section: null,
+  intoG: 0,
   lossPct: 0,
   batterMm: 0,
   problems,

@@ -2,7 +2,7 @@ import type { Problem } from '../errors.js';
 import type { BakeConditions, Kitchen } from '../formula/types.js';
 import { degreesIn } from '../quantity/degrees.js';
 import { heightFor, outlineOf, tinProblems } from '../tin/geometry.js';
-import type { BakeInput, BatterParts } from './bake-input.js';
+import { weightIn, type BakeInput, type BatterParts } from './bake-input.js';
 import { doneOf } from './composition.js';
 import { covers } from './oven.js';
 
@@ -188,9 +188,10 @@ const DEEPEST_MM = 300;
 const THINNEST_MM = 2;
 
 /** How the batter stands in a tin of which nothing else is wrong. */
-function depthProblems({ tin, batterG, densityGPerMl = 1 }: BakeInput): Problem[] {
+function depthProblems(input: BakeInput): Problem[] {
+  const { tin, densityGPerMl = 1 } = input;
   const o = outlineOf(tin);
-  const mm = heightFor(tin, batterG / densityGPerMl);
+  const mm = heightFor(tin, weightIn(input) / densityGPerMl);
   const of = (id: string, words: string, remedy: string): Problem[] => [{ id, place: 'bake', words, remedy }];
   if (mm > DEEPEST_MM || (!o.free && mm > o.depth * 3))
     return of('too-deep', `The batter would stand ${Math.round(mm)} mm deep.`, 'Take more tins, or a bigger one.');

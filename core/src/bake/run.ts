@@ -84,6 +84,7 @@ export function simulate(setup: Setup, wanted: Wanted = {}): Run {
   const tables = tabulate({
     kS: matrixConductivity(setup.water, setup.fat),
     beta: p.beta * (setup.vapour ?? 1),
+    wetWalls: p.wetWalls,
     aw,
     eps0: Math.min(0.75, Math.max(0.05, 1 - rho / p.matrixDensity)),
     rise: setup.rise,
@@ -127,7 +128,7 @@ const NEARLY_K = 12;
 /** The oven goes on for this much of the time after it was done, so that a curve shows what leaving it in does. */
 const BEYOND = 1.12;
 
-type WallsAt = (risen: number, cover: Cover, bathC: number) => Walls;
+type WallsAt = (risen: number, cover: Cover, bathC: number | null) => Walls;
 
 /** Vapour over a tray of boiling water in a vented oven, Pa: a dew point near 65 °C. A judgement. */
 const STEAMED_PA = 25000;
@@ -221,7 +222,7 @@ function steamsOff(setup: Setup, meanC: number): number {
 function cool(baked: State, middle: number, setup: Setup, walls: WallsAt, from: number): Run['after'] {
   const state = fork(baked);
   const out: { s: number; centreC: number }[] = [];
-  setWalls(state, walls(setup.rise, 'none', setup.roomC), rimRowOf(state));
+  setWalls(state, walls(setup.rise, 'none', null), rimRowOf(state));
   const q = setup.resolution ?? 1;
   // the walls change at once; short steps at first, as when it went in, so that a thin layer does not swing
   let dt = FIRST_STEP_S / q;

@@ -3,9 +3,9 @@ import { domeOf } from '../tin/dome.js';
 import type { BakeConditions, Kitchen, Tin } from '../formula/types.js';
 import type { OvenStage } from './oven.js';
 import { browningPace } from './browning.js';
-import { doneOf, typicalComposition } from './composition.js';
+import { doneOf, setsAtC, typicalComposition } from './composition.js';
 import { withLayers } from './layers.js';
-import type { BakeInput } from './bake-input.js';
+import type { BakeInput, BatterParts } from './bake-input.js';
 import { allStages } from './stages.js';
 
 /** One bake, with everything that the model needs to know. */
@@ -53,6 +53,13 @@ const middle = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 /** What a hot tin loses while it is greased and filled, K. A judgement. */
 const WHILE_FILLED_K = 30;
 
+/** In open water a crumb is baked until it has set, and so many kelvins more: hotter it never gets there. A judgement. */
+const SET_AND_K = 4;
+
+/** When the middle is done, °C: as its formula is, or in open water once it has set. */
+const doneIn = (input: BakeInput, parts: BatterParts): number =>
+  input.conditions?.bath === 'open' ? Math.min(doneOf(input), setsAtC(parts) + SET_AND_K) : doneOf(input);
+
 /** What the model needs of a bake: the kitchen's height, room and oven, the family's usual figures where none are given. */
 export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
   const family = familyOf(input.family);
@@ -80,7 +87,7 @@ export function setupOf(input: BakeInput, kitchen?: Kitchen): Setup {
     sugar: body.composition.sugar ?? 0,
     startC: input.startC ?? kitchen?.roomC ?? 21,
     // water boils 1 °C lower for each 300 m, and the crumb's end point with it
-    doneC: doneOf(input) - altitudeM / 300 + (input.calibration?.doneK ?? 0),
+    doneC: doneIn(input, body.composition) - altitudeM / 300 + (input.calibration?.doneK ?? 0),
     stages,
     ...(input.ovenReachedC !== undefined && { reachedC: input.ovenReachedC + bias }),
     ...(input.hotTin && { tinC: Math.min(input.ovenC, input.ovenReachedC ?? Infinity) + bias - WHILE_FILLED_K }),

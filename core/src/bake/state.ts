@@ -14,7 +14,7 @@ import {
   type Layout,
   type Places,
 } from './layout.js';
-import { DRYING_RISE, evaporationFor, latentHeat, MIN, SIGMA, thetaAt, vapourDrive } from './physics.js';
+import { DRYING_RISE, evaporationFor, HIGHEST, latentHeat, MIN, SIGMA, thetaAt, vapourDrive } from './physics.js';
 import type { SurfaceLaw, Tables } from './physics.js';
 
 /** One kind of outer face: its law of heat, the heat capacity of the wall (J/m2K) and its resistance (m2K/W). */
@@ -151,6 +151,8 @@ function writeHead(room: Room, layout: Layout, model: Model): void {
     plateau,
     rise: DRYING_RISE,
     lowest: MIN,
+    // a dried cell stands further along the tables by up to the plateau
+    highest: HIGHEST - plateau,
     rhoCp,
     mc: model.mc,
     stillFilm: EVAPORATION_STILL,

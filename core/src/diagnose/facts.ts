@@ -1,3 +1,4 @@
+import { weightIn } from '../bake/bake-input.js';
 import { ovenOff, sigmaOf } from '../bake/learned.js';
 import { predictBake } from '../bake/predict.js';
 import { assess, type Assessment } from '../balance/assess.js';
@@ -149,7 +150,7 @@ function ofBake(
   if (centre && doneC !== null)
     set('centre', (centre.c - doneC) / 1.6, `The middle was ${degreesIn(shown, centre.c)}; it sets at ${degreesIn(shown, doneC)}.`); // prettier-ignore
   if (r?.outG !== undefined && r.outG > 0 && p.lossPct > 0) {
-    const loss = 100 * (1 - r.outG / b.batterG);
+    const loss = 100 * (1 - r.outG / weightIn(b));
     set('loss', Math.log(Math.max(0.5, loss) / p.lossPct) / 0.25, `It lost ${whole(loss)} % of its weight; ${whole(p.lossPct)} % would be likely.`); // prettier-ignore
   }
   const read = rackOff(b);

@@ -1,3 +1,4 @@
+import { weightIn } from '../bake/bake-input.js';
 import { airOf, donenessOf, heatAt, type Place } from '../bake/learned.js';
 import { priorSd, USUAL_NOISE, USUAL_WAIT_MIN } from '../bake/priors.js';
 import { fitRows, without, type Fitted, type Row } from '../bake/normal.js';
@@ -98,8 +99,8 @@ export function rowsOf(b: BakeRecord, r: Reckoned | null, kitchen: Kitchen, nois
     }
     const [height, outG] = [meanHeight(b.result), b.result?.outG];
     if (height !== null && r.batterMm > 0) add(own('rise'), Math.log(height / (r.batterMm * b.rise)), RESULT_SD.rise);
-    if (outG !== undefined && outG > 0 && outG < b.batterG && r.lossPct > 0)
-      add(own('loss'), Math.log((100 * (1 - outG / b.batterG)) / r.lossPct), RESULT_SD.loss);
+    if (outG !== undefined && outG > 0 && outG < weightIn(b) && r.lossPct > 0)
+      add(own('loss'), Math.log((100 * (1 - outG / weightIn(b))) / r.lossPct), RESULT_SD.loss);
   }
   const cup = b.result?.cup;
   if (cup && cup.ml > 0 && cup.g > 0) add(own('dense'), Math.log(cup.g / cup.ml / b.densityGPerMl), RESULT_SD.dense);

@@ -164,20 +164,13 @@ function bakedIn(lines: readonly Prose[], shaped: ShapedHere | null): Baking {
   if (hugeTin) marks.push(hugeTin.mark);
   const openTin = vessels.guessed ? vessels.place : null;
   const { counted } = vessels;
+  const said = lines.map((l) => l.text);
   return {
     ...rest,
-    bake:
-      bake &&
-      withWaysSaid(
-        bake,
-        lines.map((l) => l.text),
-      ),
-    tins: lined(
-      tins,
-      lines.map((l) => l.text),
-    ),
+    bake: bake && withWaysSaid(bake, said),
+    tins: lined(tins, said),
     pieces,
-    marks, // prettier-ignore
+    marks,
     openTin,
     hugeTin,
     counted,

@@ -1,6 +1,6 @@
 import { tinMaterials, type Tin, type TinMaterial, type TinShape } from '../formula/types.js';
 import { capital } from '../text/plain.js';
-import { areaAt, outlineOf } from './geometry.js';
+import { areaAt, capacityOf, outlineOf } from './geometry.js';
 
 /** Where kitchens have a tin under that name. */
 export const tinRegions = ['UK and Ireland', 'US and Canada', 'Australia and New Zealand', 'Europe'] as const;
@@ -28,7 +28,7 @@ const cm = (mm: number): string => String(Math.round(mm / 10));
 const inches = (mm: number): string => String(Math.round(mm / 25.4));
 
 /**
- * A hundred common tins of four regions, inside sizes in mm, capacities in ml where makers state them. General knowledge of what
+ * A hundred common tins of four regions, inside sizes in mm, and what they hold, ml, where makers state that. General knowledge of what
  * shops sell, not looked up; tins of one name differ by some millimetres.
  */
 // prettier-ignore
@@ -124,10 +124,24 @@ const rows: readonly Row[] = [
   [EU, '24 cm cast iron pot', 'round', 240, null, 110, { baseMm: 215, material: 'cast iron' }],
 ];
 
+/** The tin with the base that makes it hold what is said of it: no water has measured this one yet. */
+function holding({ capacityMl, ...tin }: Tin): Tin {
+  if (capacityMl === undefined) return tin;
+  let [lo, hi] = [0.4 * tin.topMm, tin.topMm];
+  for (let i = 0; i < 30; i++) {
+    const baseMm = (lo + hi) / 2;
+    if (capacityOf({ ...tin, baseMm }) < capacityMl) lo = baseMm;
+    else hi = baseMm;
+  }
+  return { ...tin, baseMm: Math.round(hi) };
+}
+
 /** All of them, with ids that stay. */
 export const commonTins: readonly CommonTin[] = rows.map(([region, name, shape, topMm, top2Mm, depthMm, more]) => {
+  // the ids of tins that are hung up begin with it
   const id = `${region.slice(0, 2).toLowerCase()}-${name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9½¾⅓]+/g, '-').replace(/^-|-$/g, '')}`; // prettier-ignore
-  return { id, region, tin: { id, name: capital(name), shape, topMm, ...(top2Mm !== null && { top2Mm }), depthMm, material: 'light metal', ...more } }; // prettier-ignore
+  const tin: Tin = { id, name: capital(name), shape, topMm, ...(top2Mm !== null && { top2Mm }), depthMm, material: 'light metal', ...more }; // prettier-ignore
+  return { id, region, tin: holding(tin) };
 });
 
 /** Weight of a wall, kg/m2: 0.5 mm of tinplate, 0.8 of dark steel, 4 of iron, 5 of glass, 7 of ceramic, 1.5 of silicone. General knowledge. */

@@ -20,6 +20,7 @@ export interface HomeCase {
 export const crumb = {
   kS: 0.33,
   beta: 0.35,
+  wetWalls: 2.7,
   aw: 0.93,
   eps0: 0.15,
   rise: 1.7,

@@ -300,8 +300,8 @@ function vesselIn(w: Window, whole: string): Mention | null {
     if (/^(?:foil|papers?|sheets?|liners?)$/.test(word)) return null;
     if (loaf || (/\blong\b/i.test(text) && mm > 200)) return found(make.loafOfLength(mm, material), count);
     if (/\b(?:square|sq|carr[eé]|cuadrado|quadrat\w*)\b/i.test(text))
-      return found(make.square(mm, deepMm, material), count);
-    return found(make.round(mm, deepMm, material), count);
+      return found(make.square(mm, depthSaid(text), material), count);
+    return found(make.round(mm, depthSaid(text), material), count);
   }
   if (litre && !/^(?:rounds?|squares?|layers?)$/.test(word))
     return found(make.loafOfVolume(mlOf(litre), material), count);
@@ -314,11 +314,24 @@ function vesselIn(w: Window, whole: string): Mention | null {
     (/\b(?:round|sandwich|layer)\s+(?:cake\s+)?$/i.test(w.before) && /^(?:tin|pan|cake|form|mould)/.test(word))
   ) {
     if (/^rounds?$/.test(word) && !/\b(?:greased|lined|papered|two|three)\s*$/i.test(w.before)) return null;
-    return found(make.round(200, deepMm, material), count, 3, true);
+    return found(make.round(200, depthSaid(text), material), count, 3, true);
   }
   if (/\b(?:square|sq|carr[eé]|cuadrado|quadrat\w*)\b/i.test(w.before) && /^(?:tin|pan)/.test(word))
-    return found(make.square(200, deepMm, material), count, 3, true);
+    return found(make.square(200, depthSaid(text), material), count, 3, true);
   return null;
+}
+
+/** Round and square tins that have a name for their height, mm; general knowledge. A deep bowl or a deep gold is none. */
+const NAMED_DEEP: readonly (readonly [RegExp, number])[] = [
+  [/\bsandwich\b/i, 38],
+  [/\bdeep\b(?![\s-]*(?:fr[iy]|gold|brown|dark|amber|red|bowl|rich|flavou?r))/i, 75],
+  [/\bspring[\s-]?forms?\b/i, 68],
+];
+/** How deep a tin is by its own words: by a figure, or by what such a tin is called. */
+function depthSaid(text: string): number | undefined {
+  const figure = deep(text);
+  if (figure !== undefined || /\b1?\d\s*(?:mm|cm)\s*-?deep\b/i.test(text)) return figure;
+  return NAMED_DEEP.find(([re]) => re.test(text))?.[1];
 }
 
 const deep = (text: string): number | undefined => {

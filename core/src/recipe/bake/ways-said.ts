@@ -10,16 +10,19 @@ interface Said {
   readonly but?: RegExp;
 }
 
-const BATH = /\bwater[- ]bath\b|\bbain[- ]?marie\b|\broasting (?:tin|pan|dish)\b[^.;]*\bwater\b|\b(?:stand|set|place|put)\b[^.;]*\bin (?:a (?:larger |deep )?(?:tin|pan|dish|tray) (?:of|with|half[- ]filled with) )?(?:hot|boiling|simmering) water\b[^.;]*\b(?:oven|bake)/i; // prettier-ignore
+/** Water that stands apart from what bakes: on the floor, on a shelf below. */
+const BELOW = /\b(?:floor|bottom|below|under(?:neath)?|lower(?:est)?)\b/i;
+const BATH = /\bwater[- ]bath\b|\bbain[- ]?marie\b|\bin(?:to|side)? (?:a|the|your) [^.;]{0,24}roasting (?:tin|pan|dish)\b[^.;]*\bwater\b|\b(?:stand|set|place|put)\b[^.;]*\bin (?:a (?:larger |deep )?(?:tin|pan|dish|tray) (?:of|with|half[- ]filled with) )?(?:hot|boiling|simmering) water\b[^.;]*\b(?:oven|bake)/i; // prettier-ignore
 const COVERED = /\b(?:cover|foil|lid|seal|wrap)/i;
 const MELTS = /\bmelt(?!ed)|\bstir|\bwhisk|\bbowl over\b|\bdouble boiler\b/i;
 
+const APART = new RegExp(`${MELTS.source}|${BELOW.source}`, 'i');
 const said: readonly Said[] = [
-  { group: 'stands', id: 'steamed', is: new RegExp(`(?=.*(?:${BATH.source}))(?=.*(?:${COVERED.source}))`, 'is'), but: MELTS },
-  { group: 'stands', id: 'bath', is: BATH, but: MELTS },
+  { group: 'stands', id: 'steamed', is: new RegExp(`(?=.*(?:${BATH.source}))(?=.*(?:${COVERED.source}))`, 'is'), but: APART },
+  { group: 'stands', id: 'bath', is: BATH, but: APART },
   { group: 'stands', id: 'stone', is: /\b(?:on(?:to)?|over)\b[^.;]*\b(?:hot|heated|preheated|baking|pizza|bread)[\s-]+(?:stone|steel)\b/i },
   { group: 'stands', id: 'hot tray', is: /\b(?:on(?:to)?)\b[^.;]*\b(?:hot|heated|preheated)[\s-]+(?:baking |oven )?(?:tray|sheet)\b/i },
-  { group: 'air', id: 'steam', is: /\b(?:tray|tin|pan|dish|bowl|cup|mug)(?:ful)? of (?:boiling|hot|just[- ]boiled)?\s*water\b[^.;]*\b(?:oven|floor|bottom|below|under(?:neath)?|shelf|rack)\b|\bboiling water\b[^.;]*\b(?:oven floor|bottom of the oven|tray below|shelf below|lower shelf)\b/i, but: BATH },
+  { group: 'air', id: 'steam', is: /\b(?:tray|tin|pan|dish|bowl|cup|mug)(?:ful)? (?:of|with) (?:boiling|hot|just[- ]boiled)?\s*water\b[^.;]*\b(?:oven|floor|bottom|below|under(?:neath)?|shelf|rack)\b|\b(?:boiling|hot) water\b[^.;]*\b(?:oven floor|bottom of the oven|tray below|shelf below|(?:bottom|lower|lowest) (?:shelf|rack))\b/i, but: /\bbain|\bwater[- ]bath|\bstir|\bwhisk/i },
   { group: 'batter', id: 'fridge', is: /\b(?:bake|into the (?:hot )?oven)\b[^.;]*\b(?:straight|direct(?:ly)?|cold) from the fridge\b/i },
 ]; // prettier-ignore
 

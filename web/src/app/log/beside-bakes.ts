@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { differences, markScales, outcomes, symptomName, type BakeRecord } from '@orvin/core';
+import { differences, markScales, outcomes, symptomName, type BakeRecord, weightIn } from '@orvin/core';
 import { from, switchMap } from 'rxjs';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -185,7 +185,7 @@ export class BesideBakes {
           ...markScales.map((s) => row(s.name.toLowerCase(), (x) => s.steps[(x.result?.marks?.[s.id] ?? 0) - 1])),
           row('wrong', (x) => x.result?.symptoms?.map(symptomName).join(', ')),
           row('height', (x) => mm(x.result?.heightMm)),
-          row('water lost', (x) => (x.result?.outG === undefined ? undefined : `${(100 * (1 - x.result.outG / x.batterG)).toFixed(1)} %`)), // prettier-ignore
+          row('water lost', (x) => (x.result?.outG === undefined ? undefined : `${(100 * (1 - x.result.outG / weightIn(x))).toFixed(1)} %`)), // prettier-ignore
           row('notes', (x) => x.notes),
         ].filter(said),
       },

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { assess, heightFor, markScales, type BakeRecord, type Formula } from '@orvin/core';
+import { assess, heightFor, markScales, type BakeRecord, type Formula, weightIn } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -190,7 +190,7 @@ export class Pictures {
   protected readonly losses = computed(() => {
     const list = this.bakes().filter((b) => b.result?.outG !== undefined && b.predicted);
     return {
-      sets: list.length > 0 ? [{ x: list.map((b) => b.minutes / (b.predicted?.likely ?? b.minutes)), y: list.map((b) => 100 * (1 - (b.result?.outG ?? 0) / b.batterG)), words: list.map((b) => `${b.title}, ${this.day(b)}`), colour: '--liquid' }] : [], // prettier-ignore
+      sets: list.length > 0 ? [{ x: list.map((b) => b.minutes / (b.predicted?.likely ?? b.minutes)), y: list.map((b) => 100 * (1 - (b.result?.outG ?? 0) / weightIn(b))), words: list.map((b) => `${b.title}, ${this.day(b)}`), colour: '--liquid' }] : [], // prettier-ignore
       words: `Water lost by ${list.length} bakes`,
     };
   });

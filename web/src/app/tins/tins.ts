@@ -142,9 +142,10 @@ export class Tins {
     return { early: r(b.minutes.early), late: r(b.minutes.late), likely: r(b.minutes.likely) };
   });
   protected readonly cups = computed(() => this.fit()?.tin.cups ?? 1);
-  /** A check that a scale gives: the batter less the water it loses, to 5 g, or 1 g for something small. */
+  /** A check that a scale gives: what goes in less the water it loses until it is cold, to 5 g, or 1 g for something small. */
   protected readonly bakedG = computed(() => {
-    const g = (this.fit()?.perCupG ?? 0) * (1 - (this.bake()?.lossPct ?? 0) / 100);
+    const b = this.bake();
+    const g = b ? (b.intoG / this.cups()) * (1 - b.lossPct / 100) : (this.fit()?.perCupG ?? 0);
     return g > 200 ? 5 * Math.round(g / 5) : Math.round(g);
   });
   protected readonly was = computed(() => {
