@@ -137,8 +137,7 @@ function line(bake: Bake, axis: Axis, first: usize, extra: usize, last: usize): 
   }
 }
 
-// @ts-ignore: a decorator of AssemblyScript
-@inline
+/** Theta within the tables. */
 function held(bake: Bake, theta: f64): f64 {
   return max<f64>(bake.lowest, min<f64>(bake.highest, theta));
 }
