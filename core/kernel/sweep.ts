@@ -126,20 +126,14 @@ function line(bake: Bake, axis: Axis, first: usize, extra: usize, last: usize): 
     between += pair;
     row += pair;
   }
-  // what swings out of the tables is held at their ends: beyond them stands other numbers
-  let value = held(bake, (right + load<f64>(row, 8) + lower * solved) / (load<f64>(row) + inward * s - lower * upper));
+  let value = (right + load<f64>(row, 8) + lower * solved) / (load<f64>(row) + inward * s - lower * upper);
   store<f64>(cell, value);
   while (here > pairs) {
     here -= pair;
     cell -= stride;
-    value = held(bake, load<f64>(here, 8) + load<f64>(here) * value);
+    value = load<f64>(here, 8) + load<f64>(here) * value;
     store<f64>(cell, value);
   }
-}
-
-/** Theta within the tables. */
-function held(bake: Bake, theta: f64): f64 {
-  return max<f64>(bake.lowest, min<f64>(bake.highest, theta));
 }
 
 /** Kirchhoff integral at theta of a cell that has lost the share x of its water to evaporation, W/m. */

@@ -124,6 +124,13 @@ function book(bake: Bake, sink: Sink, cell: usize, kept: f64, area: f64, dt: f64
   sink.d = -k * (rate - rises * sink.theta0);
 }
 
+/** Holds a cell at its tables' ends that a long step swings out of them: beyond stand other numbers. */
+function hold(bake: Bake, cell: usize): void {
+  const at = changetype<usize>(bake) + usize(bake.theta) + cell * word;
+  const th = load<f64>(at);
+  if (th < bake.lowest || th > bake.highest) store<f64>(at, th < bake.lowest ? bake.lowest : bake.highest);
+}
+
 /** Walls and booked water after the step. */
 export function settle(bake: Bake, axis: Axis, high: bool, dt: f64): void {
   const base = changetype<usize>(bake);
@@ -135,6 +142,8 @@ export function settle(bake: Bake, axis: Axis, high: bool, dt: f64): void {
   for (let l = 0; l < lines; l++, at += endSize) {
     const end = changetype<End>(at);
     const start = usize(load<u64>(starts + usize(l) * word));
+    hold(bake, start + row * stride);
+    if (end.front >= 0) hold(bake, start + usize(end.front) * stride);
     const t = end.t0 + end.slope * (thetaOf(bake, start + row * stride) - end.theta0);
     const tp = end.p + end.r * t;
     const q = end.g * (tp - t);
