@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, gramsField, sampleBench, settled } from './src/steps';
+import { complaints, gramsField, reload, sampleBench, settled } from './src/steps';
 
 /** Pulls something by so many pixels from its middle. */
 async function pull(page: Page, what: Locator, dx: number, dy = 0): Promise<void> {
@@ -104,7 +104,7 @@ test('locked lines, a held total and a typed total stay true over a reload and u
   await page.locator('orvin-row', { hasText: 'Egg' }).hover();
   await page.getByRole('button', { name: 'Lock Egg', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Undo lock Egg' })).toBeEnabled();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('button', { name: 'Lock Egg', exact: true })).toHaveAttribute('aria-pressed', 'true');
   const total = page.getByLabel(/^Batter in all/);
   await expect(total).toHaveValue('698 g');

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { bothIntoOven, go, onTo, toTheEnd } from './src/at-counter';
-import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, goTo, hang, reload, sampleKitchen } from './src/steps';
 
 test.use({ alone: true });
 
@@ -42,7 +42,7 @@ test('two bakes in one oven by hand, from the plan to the log', async ({ page })
   await expect(page.locator('.kind')).toHaveText(/weigh, 2 of/);
 
   // the page is closed in the middle and opened again
-  await page.reload();
+  await reload(page);
   await expect(page.locator('.kind')).toHaveText(/weigh, 2 of/);
 
   // a double tap is one tap; any key goes on; back takes it back

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
 import { bothIntoOven, breath, go, now, onTo, toTheEnd } from './src/at-counter';
-import { bakeLines, complaints, goTo, hang, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, goTo, hang, reload, sampleKitchen } from './src/steps';
 
 const does = (page: Page, words: string) =>
   page.locator('orvin-devices-panel').getByRole('button', { name: words, exact: true }).click();
@@ -36,9 +36,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await expect(page.locator('orvin-devices-panel h3').first()).toContainText(/\d g/);
 
   // what is set out is ticked off, and stays so; then the bowl counts as nothing; too much of the first line, and all the rest grows with it
-  const first = now(page).locator('orvin-set-out-part button').first();
-  await onTo(page, /set out, 0 of/);
-  await first.click();
+  await onTo(page, /set out, 0 of/, 'orvin-set-out-part button');
   await expect(page.locator('.kind')).toContainText('set out, 1 of');
   await onTo(page, /Bowl on the scale/);
   await does(page, 'put a bowl on');
@@ -68,7 +66,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   expect(await barriers(page)).toEqual([]);
   // at rest and right it goes on without a touch
   await expect(page.locator('.kind')).toContainText(/weigh, 3 of/);
-  await page.reload();
+  await reload(page);
   await expect(page.locator('.kind')).toContainText(/weigh, 3 of .*simulated scale/s);
 
   // both into the oven, time runs

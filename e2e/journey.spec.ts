@@ -10,6 +10,7 @@ import {
   likelyMinutes,
   paste,
   pearLoaf,
+  reload,
   sweetSodaBread,
   timeRange,
 } from './src/steps';
@@ -83,7 +84,7 @@ test('paste a recipe, see whether it will rise, fit it to other tins, bake it, l
   await hang(page, 'Tins');
   await expect.poll(() => likelyMinutes(page)).toBeLessThan(before);
   const after = await likelyMinutes(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Two 20 cm rounds/);
   await expect.poll(() => likelyMinutes(page)).toBe(after);
   await hang(page, 'Bench');

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { onTo } from './src/at-counter';
-import { complaints, goTo, gramsField, hang, larder, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, hang, larder, reload, sampleKitchen } from './src/steps';
 
 test.describe('with the clock in hand', () => {
   test.use({ alone: true });
@@ -100,7 +100,7 @@ test('what was removed lies in the bin and is put back from there, also when und
   await down.click();
   await expect(card).not.toHaveAttribute('aria-label', name);
   await larder(page, 'Your data');
-  await page.reload();
+  await reload(page);
   for (const what of [name, 'Rye and pear loaf']) {
     const back = page.getByRole('button', { name: `Put back ${what}`, exact: true });
     await back.click();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
-import { bakeLines, complaints, goTo, hang, larder, sampleKitchen } from './src/steps';
+import { bakeLines, complaints, goTo, hang, larder, reload, sampleKitchen } from './src/steps';
 
 const sheet = (page: Page) => page.getByRole('article').first();
 const opened = async (page: Page, title: string): Promise<void> => {
@@ -61,7 +61,7 @@ test('a bad bake is logged, its cause named, the advice baked, and the better ba
 
   // the first one tells of it, over a reload too; the next bake is no trial any more
   await page.getByRole('button', { name: /the bake before/ }).click();
-  await page.reload();
+  await reload(page);
   await expect(sheet(page)).toContainText(/Tried on .*It is gone/);
   await expect(why).toContainText('It was tried');
   await page.getByRole('button', { name: 'Close this bake' }).click();
@@ -229,7 +229,7 @@ test('a series of small batches is planned, tasted blind, and says what it can',
         .click();
   }
   await expect(table.locator('.likes [aria-pressed=true]')).toHaveCount(12);
-  await page.reload();
+  await reload(page);
   await page.getByRole('button', { name: /Parsnip and ginger muffins.*6 tasters/ }).click();
   await page.getByRole('button', { name: 'open the labels' }).click();
   await expect(table.locator('.result h3')).toContainText(/liked better/);
@@ -250,7 +250,8 @@ test('shopping is what the bakes take less what is there; the stock follows the 
   await list.getByRole('checkbox', { name: /Buttermilk/ }).check();
   await page.getByRole('button', { name: 'put the basket away' }).click();
   await expect(list.getByRole('checkbox', { name: /Buttermilk/ })).toHaveCount(0);
-  await page.reload();
+  await expect(page.getByRole('button', { name: 'Undo empty the basket' })).toBeEnabled();
+  await reload(page);
   await expect(page.getByText('2 ×')).toBeVisible();
   await expect(list.getByRole('checkbox', { name: /Buttermilk/ })).toHaveCount(0);
 
@@ -282,7 +283,7 @@ test('a label lists what is in it, what may be, and leaves the law to the place'
   await page.getByRole('button', { name: 'sesame' }).click();
   await expect(label).toContainText('May contain: sesame.');
   await expect(page.getByRole('button', { name: 'Undo may contain sesame' })).toBeEnabled();
-  await page.reload();
+  await reload(page);
   await expect(label).toContainText('May contain: sesame.');
   await expect(page.getByRole('region', { name: 'Cost' })).toContainText(/€\d\.\d\d the batch, €0\.\d\d each/);
   await expect(page.getByRole('region', { name: 'Nutrition' }).getByRole('row', { name: /kcal/ })).toContainText(/[23]\d\d kcal/); // prettier-ignore

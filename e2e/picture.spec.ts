@@ -1,5 +1,5 @@
 import { expect, test } from './src/test';
-import { complaints, gramsField, sampleKitchen } from './src/steps';
+import { complaints, gramsField, reload, sampleKitchen } from './src/steps';
 import { printed } from './pictures/print';
 
 const card = `Caraway supper loaf
@@ -35,7 +35,7 @@ test('a picture of a card is read on this device, kept beside its sheet over a r
 
   const note = page.getByRole('group', { name: /The picture is hard to read at “2½ tsp”|at “2. tsp”/ });
   await expect(note.getByRole('img', { name: 'The line in the picture' })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('img', { name: 'The picture', exact: true })).toBeVisible();
   await note.getByRole('button', { name: /^2½ tsp/ }).click();
   await expect(note).toBeHidden();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, goTo, gramsField, larder, sampleBench, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, larder, reload, sampleBench, sampleKitchen } from './src/steps';
 
 async function bench(page: Page, id: string): Promise<void> {
   await goTo(page, `/bench/${id}`);
@@ -30,7 +30,7 @@ test('a faulty formula is put right by keys alone, kept with its reasons, and go
   await page.keyboard.press('Enter');
   await expect(offer(page)).toBeHidden();
   await expect(soda).toHaveValue(kept);
-  await page.reload();
+  await reload(page);
   await expect(soda).toHaveValue(kept);
 
   await page.keyboard.press('v');

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './src/test';
-import { complaints, emptyKitchen, gramsField, hang, paste, sampleKitchen } from './src/steps';
+import { complaints, emptyKitchen, gramsField, hang, paste, reload, sampleKitchen } from './src/steps';
 
 test('a proof sheet is corrected: doubts settled, a line mended, a press taken back, and all of it kept over a reload', async ({
   page,
@@ -21,7 +21,7 @@ test('a proof sheet is corrected: doubts settled, a line mended, a press taken b
   await expect(page.getByRole('status').filter({ hasText: '2 places' })).toBeVisible();
   await page.getByRole('button', { name: 'Neutral oil' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('status').filter({ hasText: 'One place is in doubt' })).toBeVisible();
   await page.getByText('ground ginjer', { exact: true }).hover();
   await page.getByRole('button', { name: 'Correct: 2 tsp ground ginjer' }).click();
@@ -86,7 +86,7 @@ test('several files at once: the clear ones stand on the shelf, the doubtful one
   await expect(page.getByText('One recipe waits')).toBeVisible();
   await page.getByRole('button', { name: 'good' }).click();
   await expect(page.getByRole('link', { name: /Plain scones/ })).toHaveCount(4);
-  await page.reload();
+  await reload(page);
   await page.getByRole('button', { name: 'go through them' }).click();
   await page.getByRole('button', { name: 'Butter, unsalted' }).first().click();
   await page.getByRole('button', { name: 'to the shelf, next' }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from './src/test';
 import { barriers } from './src/axe';
-import { complaints, goTo, gramsField, likelyMinutes, paste, sampleKitchen } from './src/steps';
+import { complaints, goTo, gramsField, likelyMinutes, paste, reload, sampleKitchen } from './src/steps';
 
 const views = [
   '/shelf',
@@ -247,7 +247,7 @@ test('tins: two kinds in one oven share the batter, the kit is converted, and th
   await expect.poll(async () => (await grams())[0]).not.toBe(a);
   const [c = 0, d = 0] = await grams();
   expect(Math.abs(a + b - c - d)).toBeLessThanOrEqual(2);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Share the batter', { exact: true })).toHaveValue('together');
   await page.getByRole('button', { name: '20 cm square', exact: true }).dragTo(page.locator('.tins-part'));
   await expect(rows).toHaveCount(3);

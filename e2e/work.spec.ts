@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { onTo, toTheEnd } from './src/at-counter';
 import { expect, test } from './src/test';
-import { bakeLines, complaints, goTo, hang, paste, sampleKitchen, stored } from './src/steps';
+import { bakeLines, complaints, goTo, hang, paste, reload, sampleKitchen, stored } from './src/steps';
 
 test.use({ alone: true });
 
@@ -83,7 +83,7 @@ test('a crossed and rested round under foil is read in its order, put right by k
       .locator('.piece')
       .filter({ hasText: /^cover/ }),
   ).toBeFocused();
-  await page.reload();
+  await reload(page);
   await expect(
     zone(page, 'In the oven')
       .locator('.piece')
@@ -205,7 +205,7 @@ test('two trays go in one after the other, each with its own time and bell', asy
   await onTo(page, /the other 10 go in/);
   await onTo(page, /Bake the second tray at/);
   // after a reload it is still the second one that bakes
-  await page.reload();
+  await reload(page);
   await onTo(page, /Bake the second tray at/);
   await toTheEnd(page);
   expect(wrong).toEqual([]);

@@ -16,15 +16,24 @@ const state = (page: Page): Promise<string> =>
 /**
  * Presses the first of these keys that takes a press, unless what is looked for is there already, and waits until the
  * press has been taken; whether it was there. Looking, pressing and what stood there before are one, since what the press
- * before brings may come in between. Where no key takes a press, half a minute passes.
+ * before brings may come in between, and so may a day that is planned anew: what is to be touched as soon as it is there
+ * is touched in the same moment. Where no key takes a press, half a minute passes.
  */
-async function press(page: Page, keys: readonly string[], sought: RegExp | null = null): Promise<boolean> {
+async function press(
+  page: Page,
+  keys: readonly string[],
+  sought: RegExp | null = null,
+  touch: string | null = null,
+): Promise<boolean> {
   await breath(page);
   const { found, was } = await page.evaluate(
-    ({ wanted, source, flags, of }) => {
+    ({ wanted, source, flags, of, there }) => {
       const was = [...document.querySelectorAll(of)].map((e) => e.textContent).join('|');
       const shown = document.querySelector<HTMLElement>('section.now')?.innerText ?? '';
-      if (source !== null && new RegExp(source, flags).test(shown)) return { found: 'there', was };
+      if (source !== null && new RegExp(source, flags).test(shown)) {
+        if (there !== null) document.querySelector<HTMLElement>(there)?.click();
+        return { found: 'there', was };
+      }
       const all = [...document.querySelectorAll<HTMLButtonElement>('.run button')].filter((b) => !b.disabled);
       const named = (name: string): HTMLButtonElement | undefined =>
         all.find((b) => (name === 'go' ? b.classList.contains('goKey') : b.textContent?.trim() === name));
@@ -32,17 +41,17 @@ async function press(page: Page, keys: readonly string[], sought: RegExp | null 
       key?.click();
       return { found: key === undefined ? 'no key' : 'pressed', was };
     },
-    { wanted: keys, source: sought?.source ?? null, flags: sought?.flags ?? '', of: STATE },
+    { wanted: keys, source: sought?.source ?? null, flags: sought?.flags ?? '', of: STATE, there: touch },
   );
   if (found === 'pressed') await expect.poll(() => state(page)).not.toBe(was);
   if (found === 'no key') await page.clock.fastForward(30_000);
   return found === 'there';
 }
 
-/** Goes on by the big key until something is on the screen. */
-export async function onTo(page: Page, what: RegExp): Promise<void> {
+/** Goes on by the big key until something is on the screen, and touches what is to be touched there. */
+export async function onTo(page: Page, what: RegExp, touch: string | null = null): Promise<void> {
   await expect(now(page)).toBeVisible();
-  for (let i = 0; i < 80; i++) if (await press(page, ['go'], what)) return;
+  for (let i = 0; i < 80; i++) if (await press(page, ['go'], what, touch)) return;
   throw new Error(`${what.source} did not come; there is: ${await now(page).innerText()}`);
 }
 

@@ -83,6 +83,34 @@ export async function goTo(page: Page, path: string): Promise<void> {
 export const stored = (page: Page): Promise<void> =>
   expect(page.getByRole('button', { name: /^Undo ./ })).toBeEnabled();
 
+/**
+ * Loads the page anew once all that was under way has been written: a hand needs longer from a press to a reload than a
+ * journey does, and a write that a reload cuts off is as if it had never been. What waits in line behind the writes of all
+ * databases comes after them.
+ */
+export async function reload(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const done = <T>(asked: IDBRequest<T>): Promise<T> =>
+      new Promise((resolve, reject) => {
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(asked.error ?? new Error('no database'));
+      });
+    for (const { name } of await indexedDB.databases()) {
+      const db = await done(indexedDB.open(name ?? ''));
+      const stores = [...db.objectStoreNames];
+      if (stores.length > 0)
+        await done(
+          db
+            .transaction(stores, 'readwrite')
+            .objectStore(stores[0] ?? '')
+            .count(),
+        );
+      db.close();
+    }
+  });
+  await page.reload();
+}
+
 /** Goes to a view by the rail. */
 export async function hang(page: Page, view: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view, exact: true }).click();
