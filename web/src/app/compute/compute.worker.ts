@@ -7,19 +7,18 @@ import {
   earliestServe,
   forecast,
   forecastPlan,
-  learn,
   placeOf,
   planDay,
   predictBake,
   rankTins,
-  reckonBake,
   sampleTimes,
 } from '@orvin/core';
 import { ranked, readPicture, readRecipe, recipesSeen, recipeTexts, written } from '@orvin/core/reading';
 import { giveJudgement, judgementData } from '@orvin/core/judgement';
 import { expose, transfer } from 'comlink';
-import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake, Reckoned } from '@orvin/core';
+import type { BakeInput, DayBake, DayOptions, Forecast, ForecastPlan, Kitchen, KnownBake } from '@orvin/core';
 import type { Jobs } from './jobs';
+import { lessonOf } from './lesson';
 
 giveJudgement(judgementData);
 
@@ -73,17 +72,8 @@ const jobs: Jobs = {
       inputs.map((i) => calibrated(i, kitchen, stated)),
       kitchen,
     ),
-  reckon: async (bakes, kitchen) => {
-    const out: (Reckoned | null)[] = [];
-    for (const b of bakes) {
-      out.push(reckonBake(b, kitchen));
-      // a worker that never rests holds up what the page loads meanwhile
-      await new Promise((rest) => setTimeout(rest));
-    }
-    return out;
-  },
+  lesson: (database, kitchen) => lessonOf(database, kitchen),
   diagnose: (what, seen, kitchen) => diagnose(what, seen, kitchen),
-  learn: (bakes, reckoned, kitchen) => learn(bakes, reckoned, kitchen),
   read: (text, kitchen, region) => ranked(readRecipe(text, kitchen, { ...(region && { region }) }), kitchen),
   recipesSeen: (pages) => recipesSeen(written(pages)),
   readPicture: (seen, kitchen, region) => ranked(readPicture(seen, kitchen, { ...(region && { region }) }), kitchen),

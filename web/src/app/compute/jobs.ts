@@ -1,7 +1,6 @@
 import type {
   BakeInput,
   BakePrediction,
-  BakeRecord,
   Browning,
   DayBake,
   DayOptions,
@@ -15,7 +14,6 @@ import type {
   Lesson,
   ProbeReading,
   RackReading,
-  Reckoned,
   SymptomId,
   Tin,
   TinChoice,
@@ -45,6 +43,12 @@ export interface Foretold {
   readonly doneC: number;
 }
 
+/** What a log has taught; null while bakes are left to be reckoned, and where there is no log. */
+export interface Taught {
+  readonly left: number;
+  readonly lesson: Lesson | null;
+}
+
 /**
  * What a worker can do; one job in, one result out, both plain values. Where a bake is predicted, what the log has
  * taught comes with the kitchen, and a formula's stated time beside it.
@@ -59,10 +63,9 @@ export interface Jobs {
   convert(input: BakeInput, wanted: Browning | null, kitchen: Kitchen, stated?: KnownBake | null): Converted;
   /** One batter over unlike tins, all done together. */
   alike(inputs: readonly BakeInput[], kitchen: Kitchen, stated?: KnownBake | null): Together;
-  /** What the model says of logged bakes before anything was learned. */
-  reckon(bakes: readonly BakeRecord[], kitchen: Kitchen): Promise<(Reckoned | null)[]>;
+  /** What the log of a kitchen's database teaches; a part of the way to it, where it was not reckoned yet. */
+  lesson(database: string, kitchen: Kitchen): Promise<Taught>;
   diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitchen: Kitchen): Diagnosis;
-  learn(bakes: readonly BakeRecord[], reckoned: Readonly<Record<string, Reckoned | null>>, kitchen: Kitchen): Lesson;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen, region?: RegionId): RecipeDraft;
   /** The recipes in what was seen in pictures, each with the places of its lines. */

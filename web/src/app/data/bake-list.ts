@@ -7,6 +7,10 @@ import type { BakeRow } from './records';
 /** Rows that are read in one go: a few milliseconds' work. */
 const AT_ONCE = 400;
 
+/** The ids of all bakes with their revisions: what changes when any of them does. */
+export const headsOf = (db: KitchenDatabase): Promise<[string, number][]> =>
+  db.bakes.orderBy('[id+revision]').keys() as unknown as Promise<[string, number][]>;
+
 /**
  * The bakes of a database, newest first, and again after every change in this or another tab. What is watched is the
  * index of ids and revisions; only rows with a new revision are read, so that a log of thousands costs little.
@@ -15,7 +19,7 @@ export function bakesOf(db: KitchenDatabase): Observable<readonly BakeRecord[]> 
   return new Observable((to) => {
     const known = new Map<string, BakeRow>();
     let turn = 0;
-    const heads = liveQuery(() => db.bakes.orderBy('[id+revision]').keys() as unknown as Promise<[string, number][]>);
+    const heads = liveQuery(() => headsOf(db));
     const sub = heads.subscribe({
       next: (list) => void read(list, ++turn),
       error: (e: unknown) => to.error(e),

@@ -67,6 +67,21 @@ export class KitchenDatabase extends Dexie {
     });
   }
 
+  /** Opens it where it is there; null where it has been removed, which does not make it anew. */
+  async openedIfThere(): Promise<this | null> {
+    let made = false;
+    this.on('populate', () => {
+      made = true;
+      throw new Error('it was not there');
+    });
+    try {
+      return await this.opened();
+    } catch (e) {
+      if (made) return null;
+      throw e;
+    }
+  }
+
   /** Opens it, unless a newer Orvin has written it, which this one would not understand: then `NewerDatabase`. */
   async opened(): Promise<this> {
     await this.open();

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { calibrationFor, knownOf, ovenOff, type BakeRecord, type Estimate, type Kitchen } from '@orvin/core';
 import { Kitchens } from '../data/kitchens';
+import { lessonOf } from '../compute/lesson';
 import { Store } from '../data/store';
 import { Dexie } from 'dexie';
 import { Desk } from './desk';
@@ -53,6 +54,22 @@ describe('learning from the log of the open kitchen', () => {
     await expectAsync(until(() => next.kitchen() !== null)).toBeResolvedTo(true);
     expect(ovenOff(next.kitchen() as Kitchen, 'big').typical).toBeCloseTo(known.typical, 6);
     again.close();
+  });
+
+  it('is worked out beside the page, a log never reckoned in several goes; a kitchen that is gone is not made anew', async () => {
+    const kitchen = TestBed.inject(Desk).kitchen();
+    await store.database.reckoned.clear();
+    // another kitchen of the same oven is another log
+    const other = { ...kitchen, roomC: kitchen.roomC + 1 };
+    const left: number[] = [];
+    let got = await lessonOf(store.database.name, other);
+    for (; got.left > 0; got = await lessonOf(store.database.name, other)) left.push(got.left);
+    expect(left.length).toBeGreaterThan(0);
+    expect(left).toEqual([...new Set(left)].sort((a, b) => b - a));
+    expect(got.lesson?.learned).not.toEqual(learning.lesson()?.learned);
+    expect((await lessonOf(store.database.name, kitchen)).left).toBeGreaterThan(0);
+    await expectAsync(lessonOf('orvin-gone', kitchen)).toBeResolvedTo({ left: 0, lesson: null });
+    expect(await Dexie.exists('orvin-gone')).toBeFalse();
   });
 
   it('follows the log: a bake left out no longer counts, one taken back does, and an oven learned anew begins with nothing', async () => {

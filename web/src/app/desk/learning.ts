@@ -1,22 +1,14 @@
 import { Injectable, computed, inject, untracked } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { same, teaches, type Kitchen, type Learned, type Lesson } from '@orvin/core';
 import {
-  reckonKey,
-  same,
-  teaches,
-  type BakeRecord,
-  type Kitchen,
-  type Learned,
-  type Lesson,
-  type Reckoned,
-} from '@orvin/core';
-import {
+  EMPTY,
   ReplaySubject,
   catchError,
-  concatMap,
   distinctUntilChanged,
+  expand,
   filter,
-  from,
+  last,
   map,
   merge,
   of,
@@ -27,17 +19,18 @@ import {
   takeUntil,
   tap,
   timer,
-  toArray,
   type Observable,
 } from 'rxjs';
 import { Compute } from '../compute/compute';
+import { headsOf } from '../data/bake-list';
 import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from './desk';
 
 interface Request {
   readonly db: string;
-  readonly bakes: readonly BakeRecord[];
+  /** Which bakes the log has, in which revision. */
+  readonly heads: string;
   readonly kitchen: Kitchen;
 }
 
@@ -52,8 +45,6 @@ const PATIENCE = 15_000;
 const NO_HURRY = 5000;
 /** Several changes in a row are learned from once, ms. */
 const TOGETHER = 30;
-/** Bakes that are reckoned in one go, 10 to 60 ms each: what somebody waits for must not wait for them. */
-const AT_ONCE = 3;
 
 /**
  * What the log has taught, worked out anew in a worker after every change of the log or the kit. Every view predicts
@@ -68,15 +59,20 @@ export class Learning {
   /** The kitchen as declared; nothing is reckoned for one that is not known yet. */
   private readonly known = toSignal(this.store.kitchen$);
 
+  /** The log on the disk, by name of its database: what a worker will read. */
+  private readonly heads = toSignal(
+    this.store.live(async (db) => ({ db: db.name, heads: JSON.stringify(await headsOf(db)) })),
+  );
+
   private readonly request = computed<Request | null>(
     () => {
-      const bakes = this.bakes();
+      const log = this.heads();
       const db = this.store.name();
       const kitchen = this.known();
       // what was kept says whether there is any hurry
-      return bakes === undefined || db === null || kitchen === undefined || this.kept()?.db !== db
+      return log?.db !== db || db === null || kitchen === undefined || this.kept()?.db !== db
         ? null
-        : { db, bakes: bakes.filter(teaches).map(short), kitchen };
+        : { ...log, db, kitchen };
     },
     { equal: same },
   );
@@ -131,42 +127,14 @@ export class Learning {
     { equal: same },
   );
 
+  /** A worker reads the log itself; a log that was never reckoned is worked through in several goes. */
   private lessonOf(r: Request): Observable<Lesson | null> {
-    return from(this.reckoned(r)).pipe(
-      switchMap((all) => all),
-      switchMap((facts) => this.compute.run('later:learn', 'learn', r.bakes, facts, r.kitchen)),
-      map((o) => (o.ok ? o.value : null)),
+    const next = () => this.compute.run('later:learn', 'lesson', r.db, r.kitchen);
+    return next().pipe(
+      expand((o) => (o.ok && o.value.left > 0 ? next() : EMPTY)),
+      last(null, null),
+      map((o) => (o?.ok ? o.value.lesson : null)),
       catchError(() => of(null)),
-    );
-  }
-
-  /** What the model says of each bake: as it was kept, and worked out where it is not. */
-  private async reckoned(r: Request): Promise<Observable<Record<string, Reckoned | null>>> {
-    const keys = r.bakes.map((b) => reckonKey(b, r.kitchen));
-    const table = this.store.database.reckoned;
-    const unique = [...new Set(keys)];
-    const had = new Map((await table.bulkGet(unique)).flatMap((x) => (x ? [[x.key, x.value] as const] : [])));
-    const missing = unique.filter((k) => !had.has(k));
-    const parts = Array.from({ length: Math.ceil(missing.length / AT_ONCE) }, (_, i) => missing.slice(i * AT_ONCE, (i + 1) * AT_ONCE)); // prettier-ignore
-    return from(parts).pipe(
-      concatMap((part) =>
-        this.compute
-          .run(
-            'later:reckon',
-            'reckon',
-            part.map((k) => r.bakes[keys.indexOf(k)] as BakeRecord),
-            r.kitchen,
-          )
-          .pipe(
-            tap((o) => {
-              if (!o.ok) return;
-              part.forEach((key, i) => had.set(key, o.value[i] ?? null));
-              void table.bulkPut(part.map((key, i) => ({ key, value: o.value[i] ?? null }))).catch(() => undefined);
-            }),
-          ),
-      ),
-      toArray(),
-      map(() => Object.fromEntries(r.bakes.map((b, i) => [b.id, had.get(keys[i] as string) ?? null]))),
     );
   }
 
@@ -174,17 +142,4 @@ export class Learning {
     if (this.store.name() !== db) return;
     if (!same(this.kept()?.kept?.learned, learned)) await this.store.put(kinds.learned, 'learned', { learned });
   }
-}
-
-/** A bake without what teaches nothing: photos, notes, and all but the last of a probe's readings. */
-function short(b: BakeRecord): BakeRecord {
-  const { photos: _photos, trial: _trial, experiment: _experiment, ...rest } = b;
-  const probe = b.observed?.probe;
-  return {
-    ...rest,
-    notes: '',
-    ...(b.observed && {
-      observed: { ...b.observed, weighed: [], added: [], ...(probe && { probe: probe.slice(-1) }) },
-    }),
-  };
 }
