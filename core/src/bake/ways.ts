@@ -4,7 +4,7 @@ import type { BakeConditions, BakeSetting } from '../formula/types.js';
 export interface Way {
   readonly id: string;
   /** Ways of a group exclude each other. */
-  readonly group: 'batter' | 'stands' | 'air' | 'others';
+  readonly group: 'batter' | 'stands' | 'air' | 'moves' | 'others';
   /** In a few words that follow a heat: "180 °C, from the freezer". */
   readonly words: string;
   readonly startC?: number;
@@ -26,12 +26,15 @@ export const ways: readonly Way[] = [
   { id: 'bath', group: 'stands', words: 'in hot water', conditions: { bath: 'open' }, caution: HOT_WATER },
   { id: 'steamed', group: 'stands', words: 'covered over hot water', conditions: { bath: 'covered' }, caution: HOT_WATER },
   { id: 'steam', group: 'air', words: 'over a tray of boiling water', conditions: { steam: true }, caution: 'Steam rises when the door opens: stand aside, and pour the water in with long gloves.' },
+  { id: 'still', group: 'moves', words: 'in still air', conditions: { airflow: 0 } },
+  { id: 'gentle', group: 'moves', words: 'in gently moving air', conditions: { airflow: 0.5 } },
+  { id: 'strong', group: 'moves', words: 'in strongly moving air', conditions: { airflow: 1 } },
   { id: 'under', group: 'others', words: 'under another tray', conditions: { shaded: 'above' } },
   { id: 'over', group: 'others', words: 'over another tray', conditions: { shaded: 'below' } },
   { id: 'between', group: 'others', words: 'between two trays', conditions: { shaded: 'both' } },
 ];
 
-const KEYS = ['bath', 'steam', 'on', 'shaded'] as const;
+const KEYS = ['bath', 'steam', 'on', 'airflow', 'shaded'] as const;
 
 /** The ways in which a setting goes in, in their order. */
 export const waysOf = (b: Pick<BakeSetting, 'startC' | 'conditions'>): Way[] =>

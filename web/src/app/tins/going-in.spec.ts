@@ -60,24 +60,40 @@ describe('how a bake goes in', () => {
 
   it('comes from the cold, stands in water or on a stone, over steam, under another tray: asked for, said, one step each', async () => {
     expect(page().querySelector('[aria-label="What it stands on or in"]')).toBeNull();
-    await press('from the cold, in water, in steam, on stone');
+    await press('from the cold, in water, in steam, on stone, other trays');
     await enter('The batter when it goes in', 'freezer');
     await enter('What it stands on or in', 'stone');
     await enter('What it stands on or in', 'steamed');
     await enter('The oven’s air', 'steam');
-    await enter('Other trays', 'under');
+    // two racks in use ask for it, and no more once it is said
+    fixture.componentRef.setInput('stacked', true);
+    await settle();
+    await press('under the other');
+    expect(page().querySelector('.stacked')).toBeNull();
+    await enter('How the air moves', 'gentle');
+    await enter('Minutes after which the door is opened', '12');
     expect(now().startC).toBe(-18);
-    expect(now().conditions).toEqual({ bath: 'covered', steam: true, shaded: 'above' });
+    expect(now().conditions).toEqual({
+      bath: 'covered',
+      steam: true,
+      shaded: 'above',
+      airflow: 0.5,
+      openedMin: [12],
+    });
     expect(page().textContent).toContain(
-      'from the freezer; covered over hot water; over a tray of boiling water; under another tray',
+      'from the freezer; covered over hot water; over a tray of boiling water; in gently moving air; under another tray; door opened after 12 min',
     );
+    await enter('Minutes after which the door is opened', '0');
+    expect(page().querySelector('[role=alert]')?.textContent).toContain('It stays at 12.');
+    await enter('Minutes after which the door is opened', '');
+    expect(now().conditions?.openedMin).toBeUndefined();
     // the time was stated for a plain bake, and is kept for that
     expect(now().stated).toEqual(bake);
     await enter('The batter when it goes in', '');
     expect(now().startC).toBeUndefined();
     let steps = 0;
     while (await store.undo('muffins')) steps++;
-    expect(steps).toBe(6);
+    expect(steps).toBe(9);
     expect(now()).toEqual(bake);
   });
 

@@ -31,6 +31,7 @@ const GROUPS = (
     { id: 'batter', label: 'The batter when it goes in', usual: 'as it was mixed' },
     { id: 'stands', label: 'What it stands on or in', usual: 'on the rack' },
     { id: 'air', label: 'The oven’s air', usual: 'a dry oven' },
+    { id: 'moves', label: 'How the air moves', usual: 'the air as this oven moves it' },
     { id: 'others', label: 'Other trays', usual: 'alone in the oven' },
   ] as const
 ).map((g) => ({ ...g, ways: ways.filter((w) => w.group === g.id) }));
@@ -50,6 +51,13 @@ const GROUPS = (
         </button>
       </p>
     </div>
+    @if (stacked() && chosen('others') === '') {
+      <p class="small said stacked">
+        Two racks are in use, and each tray keeps heat from the other. Reckon this one
+        <button type="button" class="word" (click)="way('others', 'under')">under the other</button>
+        <button type="button" class="word" (click)="way('others', 'over')">over the other</button>
+      </p>
+    }
     @if (open()) {
       <div class="row">
         <select class="field" aria-label="The oven when it goes in" (change)="oven($any($event.target).value)">
@@ -94,12 +102,28 @@ const GROUPS = (
             <option [value]="r" [selected]="r === rack()">{{ r }} rack</option>
           }
         </select>
+        @if (more() || opened() !== null) {
+          <label>
+            <span>door opened after</span>
+            <input
+              class="field minutes"
+              type="number"
+              min="1"
+              max="360"
+              aria-label="Minutes after which the door is opened"
+              placeholder="–"
+              [shown]="opened() ?? ''"
+              (change)="opens($event)"
+            />
+            <span>min</span>
+          </label>
+        }
         @if (later().length === 0) {
           <button type="button" class="word" (click)="add()">then change heat or cover</button>
         }
         @if (!more() && shownGroups().length < groups.length) {
           <button type="button" class="word" (click)="more.set(true)">
-            from the cold, in water, in steam, on stone
+            from the cold, in water, in steam, on stone, other trays
           </button>
         }
       </div>
@@ -159,6 +183,9 @@ const GROUPS = (
     .said {
       color: var(--ink-2);
     }
+    .stacked {
+      margin: 0.3rem 0 0;
+    }
     .row {
       display: flex;
       flex-wrap: wrap;
@@ -189,6 +216,8 @@ const GROUPS = (
 export class HeatSteps {
   /** When it is likely done, min, for the first guess at a change. */
   readonly likely = input(40);
+  /** Whether what is baked takes more than one rack. */
+  readonly stacked = input(false);
   private readonly desk = inject(Desk);
   protected readonly covers = COVERS;
   protected readonly degrees = degrees;
@@ -203,6 +232,7 @@ export class HeatSteps {
       c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c)}`,
       this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
       ...waysOf(this.setting()).map((w) => w.words),
+      ...(this.opened() === null ? [] : [`door opened after ${this.opened()} min`]),
       ...(this.ovenId() === this.ovens()[0]?.id ? [] : [this.ovens().find((o) => o.id === this.ovenId())?.name ?? '']),
       ...(this.rack() === 'middle' ? [] : [`${this.rack()} rack`]),
       ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
@@ -270,6 +300,27 @@ export class HeatSteps {
   protected way(group: Way['group'], id: string): void {
     const next = withWay(this.setting(), group, id === '' ? null : id);
     this.keep(ways.find((w) => w.id === id)?.words ?? GROUPS.find((g) => g.id === group)?.usual ?? group, next);
+  }
+
+  /** When the door is first opened, min. */
+  protected readonly opened = computed(() => this.setting().conditions?.openedMin?.[0] ?? null);
+  protected opens(e: Event): void {
+    const field = e.target as HTMLInputElement;
+    const min = Math.round(Number(field.value));
+    const { openedMin: _was, ...conditions } = this.setting().conditions ?? {};
+    const { conditions: _had, ...shut } = this.setting();
+    const others = Object.keys(conditions).length > 0 ? { ...shut, conditions } : shut;
+    if (field.value.trim() === '') return this.keep('the door stays shut', others);
+    if (!(min >= 1 && min <= 360)) {
+      const stays = this.opened() === null ? 'It stays shut.' : `It stays at ${this.opened()}.`;
+      this.problem.set(`The door is opened between 1 and 360 minutes after it goes in. ${stays}`);
+      field.value = String(this.opened() ?? '');
+      return;
+    }
+    this.keep(`the door opened after ${min} min`, {
+      ...this.setting(),
+      conditions: { ...conditions, openedMin: [min] },
+    });
   }
 
   protected cover(id: string): void {

@@ -63,7 +63,10 @@ export class Tins {
   protected readonly target = computed<TinUse | null>(() => this.bakery.targetTins()[0] ?? null);
   protected readonly own = computed<TinUse | null>(() => this.desk.formula()?.tins?.[0] ?? null);
   protected readonly uses = computed(() => this.bakery.targetTins());
-  protected readonly oven = computed(() => this.desk.kitchen().ovens[0]);
+  protected readonly oven = computed(() => {
+    const { ovens } = this.desk.kitchen();
+    return ovens.find((o) => o.id === this.desk.plan().ovenId) ?? ovens[0];
+  });
   protected readonly inOven = computed(() => new Set(this.uses().map((u) => u.tin.id)));
   /** The tins in the oven with what each gets and how long it takes; shown when they are of several kinds. */
   protected readonly together = computed(() => {
@@ -168,7 +171,7 @@ export class Tins {
   });
   protected readonly size = (tin: Tin): string =>
     sizeWords(tin, this.desk.kitchen().display.length === 'in' ? 'cm' : 'in');
-  private readonly racks = computed(() => {
+  protected readonly racks = computed(() => {
     const oven = this.oven();
     return oven ? rackPlan(this.uses(), oven).racks.length : 1;
   });
