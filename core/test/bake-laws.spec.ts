@@ -169,7 +169,7 @@ describe('what changes a bake', () => {
       top({ composition: { water: 0.34, fat: 0.15, sugar: 0.05, milk: 0.01, leftSoda: 0 } }),
     );
     expect(browningPace(undefined)).toBe(1);
-    expect(browningWords({ top: 0.1, side: 0.1, base: 0.1 })).toBe('pale all round');
+    expect(browningWords({ top: 0.05, side: 0.05, base: 0.05 })).toBe('pale all round');
     expect(browningWords({ top: 9, side: 1, base: 1 })).toBe('top dark, sides and base golden');
   });
 

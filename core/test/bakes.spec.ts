@@ -1,5 +1,6 @@
 import { predictBake } from '../src/index.js';
-import { errorOf, isCut, mean, medianOf, othersBakes } from './support/bakes.js';
+import { DARK, PALE } from '../src/bake/browning.js';
+import { errorOf, familyOfBake, isCut, mean, medianOf, othersBakes } from './support/bakes.js';
 import { rms } from './support/heat.js';
 
 describe('bakes of other authors, of which the fit saw none', () => {
@@ -35,5 +36,16 @@ describe('bakes of other authors, of which the fit saw none', () => {
     });
     expect(met.length / tinned.length).toBeGreaterThan(0.78);
     expect(met.length / tinned.length).toBeLessThan(0.93);
+  });
+
+  it('are golden or well browned on top, as their authors would have them; rich fruit is dark, and nothing else much', () => {
+    const tops = othersBakes.map((b) => ({ family: familyOfBake(b), x: predictBake(b.input).browning.top }));
+    const inOrder = tops.filter((t) => t.x >= 0.33 && t.x < DARK);
+    expect(inOrder.length / tops.length).toBeGreaterThan(0.85);
+    expect(tops.filter((t) => t.x < PALE).length / tops.length).toBeLessThan(0.03);
+    const rich = tops.filter((t) => t.family === 'fruit-cake-rich');
+    expect(rich.length).toBeGreaterThan(4);
+    expect(rich.every((t) => t.x >= DARK)).toBeTrue();
+    expect(tops.filter((t) => t.x >= DARK && !/^fruit-cake/.test(t.family)).length).toBe(0);
   });
 });
