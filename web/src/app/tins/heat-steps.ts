@@ -31,7 +31,7 @@ const GROUPS = (
     { id: 'batter', label: 'The batter when it goes in', usual: 'as it was mixed' },
     { id: 'stands', label: 'What it stands on or in', usual: 'on the rack' },
     { id: 'air', label: 'The oven’s air', usual: 'a dry oven' },
-    { id: 'moves', label: 'How the air moves', usual: 'the air as this oven moves it' },
+    { id: 'moves', label: 'How the air moves', usual: 'fan as set' },
     { id: 'others', label: 'Other trays', usual: 'alone in the oven' },
   ] as const
 ).map((g) => ({ ...g, ways: ways.filter((w) => w.group === g.id) }));
@@ -53,13 +53,13 @@ const GROUPS = (
     </div>
     @if (stacked() && chosen('others') === '') {
       <p class="small said stacked">
-        Two racks are in use, and each tray keeps heat from the other. Reckon this one
+        Two racks are in use, and each tray keeps heat from the other. Reckon this one as
         <button type="button" class="word" (click)="way('others', 'under')">under the other</button>
         <button type="button" class="word" (click)="way('others', 'over')">over the other</button>
       </p>
     }
     @if (open()) {
-      <div class="row">
+      <div class="row choices">
         <select class="field" aria-label="The oven when it goes in" (change)="oven($any($event.target).value)">
           <option value="hot" [selected]="reached() === null">into a hot oven</option>
           <option value="warming" [selected]="reached() !== null">into an oven not hot yet</option>
@@ -192,6 +192,22 @@ const GROUPS = (
       align-items: center;
       gap: 0.35rem 0.5rem;
       margin-top: 0.35rem;
+    }
+    .choices {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+    }
+    .choices > * {
+      width: 100%;
+      text-overflow: ellipsis;
+    }
+    .choices > label {
+      grid-column: span 2;
+    }
+    .choices > .word {
+      grid-column: 1 / -1;
+      justify-self: start;
+      width: auto;
     }
     .field {
       min-height: 2.1rem;
