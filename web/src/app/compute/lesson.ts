@@ -53,6 +53,8 @@ export async function lessonOf(name: string, kitchen: Kitchen): Promise<Taught> 
     if (made.length > 0) await db.reckoned.bulkPut(made).catch(() => undefined);
     const left = new Set(bakes.map((b) => b.key).filter((key) => !reckoned.has(key))).size;
     if (left > 0) return { left, lesson: null };
+    // learned from, it is not held any longer
+    log = null;
     const facts = Object.fromEntries(bakes.map(({ bake, key }) => [bake.id, reckoned.get(key) ?? null]));
     return { left, lesson: learn(bakes.map((b) => b.bake), facts, kitchen) }; // prettier-ignore
   } finally {
