@@ -1,7 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { expect, test } from './src/test';
 import { onDisk, unlisted } from './src/databases';
-import { goTo, gramsField, larder, sampleBench, sampleKitchen, settled, stored } from './src/steps';
+import { goTo, gramsField, larder, reload, sampleBench, sampleKitchen, settled, stored } from './src/steps';
 
 const MUFFINS = 'oat-and-rhubarb-muffins';
 
@@ -178,7 +178,7 @@ test('on a full device what was typed stays on the screen, is said, and is store
   await page.getByRole('button', { name: 'store it now' }).click();
   await expect(page.locator('.unstored')).toHaveCount(0);
   await expect(page.locator('.notice.problem')).toHaveCount(0);
-  await page.reload();
+  await reload(page);
   await expect(gramsField(page, 'Salt')).toHaveValue('4');
   await expect(gramsField(page, 'Baking soda')).toHaveValue('5');
   // two steps, as they were made
