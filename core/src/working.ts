@@ -70,7 +70,7 @@ export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
 export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';
 export { predictBake, statedBake, withRange, type BakePrediction, type PlanMark } from './bake/predict.js';
-export { ways, waysOf, withWay, type Way } from './bake/ways.js';
+export { alsoSaid, ways, waysOf, withWay, type Way } from './bake/ways.js';
 export { bakedAs, weightIn, type BakedAs } from './bake/bake-input.js';
 export type { BakeInput, BatterParts, Calibration, Known, KnownBake, Layer } from './bake/bake-input.js';
 export { bakeInputOf } from './bake/input.js';

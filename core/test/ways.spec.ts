@@ -31,6 +31,15 @@ describe('ways in which a bake goes in', () => {
   const settings = fc
     .array(fc.constantFrom(...ways), { maxLength: 6 })
     .map((list) => list.reduce<BakeSetting>((b, w) => withWay(b, w.group, w.id), { ovenC: 180, fan: false }));
+  // and what no way names
+  const measured = fc.record(
+    {
+      airflow: fc.integer({ min: 1, max: 99 }).map((x) => x / 100),
+      openedMin: fc.array(fc.integer({ min: 1, max: 360 }), { minLength: 1, maxLength: 3 }),
+      swingK: fc.integer({ min: 1, max: 50 }),
+    },
+    { requiredKeys: [] },
+  );
 
   it('are one of a group at most, chosen last, and go without a trace', () => {
     fc.assert(
@@ -47,7 +56,9 @@ describe('ways in which a bake goes in', () => {
   it('stand on the card and are read back from it', () => {
     const f = demo('rye-and-pear-loaf');
     fc.assert(
-      fc.property(settings, (bake) => {
+      fc.property(settings, measured, (way, more) => {
+        const conditions = { ...way.conditions, ...more };
+        const bake: BakeSetting = { ...way, ...(Object.keys(conditions).length > 0 && { conditions }) };
         const back = readRecipe(write({ ...f, bake: { ...bake, minutes: { early: 50, late: 60 } } }, 'text')).formula
           .bake;
         expect(back).toEqual({ ...bake, minutes: { early: 50, late: 60 } });

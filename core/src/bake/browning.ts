@@ -14,8 +14,8 @@ export interface Browning {
 }
 
 /**
- * Browning of a golden crust, and of one dark enough to cover. Colour follows the logarithm of what has browned, so each
- * word spans a factor of about three; the words' edges were set on 199 ordinary bakes by other authors, nine in ten of whose
+ * Browning of a golden crust, and of one dark enough to cover. Colour follows the logarithm of what has browned, so a
+ * word spans a factor of about three, golden one of seven; the words' edges were set on 199 ordinary bakes by other authors, nine in ten of whose
  * tops are golden or well browned, while rich fruit cakes are dark and small unsweetened ones light (docs/science/bake.md).
  */
 export const GOLDEN = 1;
@@ -25,7 +25,7 @@ export const PALE = 0.1;
 const LIGHT = 0.33;
 const WELL = 2.2;
 
-/** What makes crumb brown, J/mol: Zanoni, Peri and Bruno, Modelling of browning kinetics of bread crust during baking (1995). */
+/** What makes crumb brown, J/mol: Zanoni, Peri and Bruno, Modelling of browning kinetics of bread crust during baking (1995); recalled, not looked up. */
 const ACTIVATION = 64_151;
 const GAS = 8.314;
 const ZERO_K = 273.15;

@@ -58,3 +58,31 @@ export function withWay<T extends Pick<BakeSetting, 'startC' | 'conditions'>>(
   const start = group === 'batter' ? way?.startC : startC;
   return { ...rest, ...(start !== undefined && { startC: start }), ...(Object.keys(next).length > 0 && { conditions: next }) } as T; // prettier-ignore
 }
+
+/** What of a setting's conditions no way names, in words that follow a heat; `by` says a difference of heat. */
+export function alsoSaid(
+  { conditions: c }: Pick<BakeSetting, 'conditions'>,
+  by = (kelvins: number): string => `${kelvins} °C`,
+): string[] {
+  const named = ways.some((w) => w.group === 'moves' && w.conditions?.airflow === c?.airflow);
+  return [
+    ...(c?.airflow === undefined || named ? [] : [`air moving at ${Number((100 * c.airflow).toFixed(9))} %`]),
+    ...(c?.openedMin?.length ? [`door opened after ${c.openedMin.join(' and ')} min`] : []),
+    ...(c?.swingK === undefined ? [] : [`heat swinging by ${by(c.swingK)}`]),
+  ];
+}
+
+/** Those words taken out of a text again: what it says besides, and the conditions. */
+export function readAlsoSaid(text: string): { readonly rest: string; readonly conditions: BakeConditions } {
+  const air = /, air moving at ([\d.]+) %/i.exec(text);
+  const door = /, door opened after ((?:[\d.]+ and )*[\d.]+) min(?!utes)/i.exec(text);
+  const swing = /, heat swinging by ([\d.]+) °C/i.exec(text);
+  return {
+    rest: [air, door, swing].reduce((t, m) => (m ? t.replace(m[0], '') : t), text),
+    conditions: {
+      ...(air && { airflow: Number(air[1]) / 100 }),
+      ...(door?.[1] && { openedMin: door[1].split(' and ').map(Number) }),
+      ...(swing && { swingK: Number(swing[1]) }),
+    },
+  };
+}

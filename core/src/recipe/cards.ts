@@ -1,4 +1,4 @@
-import { ways, waysOf, withWay } from '../bake/ways.js';
+import { alsoSaid, readAlsoSaid, ways, waysOf, withWay } from '../bake/ways.js';
 import { families } from '../balance/families.js';
 import type { About, BakeSetting, Stated, EggSize, FamilyId, Formula, Item, Source } from '../formula/types.js';
 import { ingredientFor } from '../formula/formula.js';
@@ -76,12 +76,13 @@ function settingWords(b: BakeSetting): string {
   const stages = (b.stages ?? [])
     .map((s) => `; from minute ${s.fromMin}: ${s.ovenC} °C${s.cover ? coverWords[s.cover] : ''}`)
     .join('');
-  return `${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${waysOf(b).map((w) => `, ${w.words}`).join('')}${time}${stages}`; // prettier-ignore
+  return `${b.ovenC} °C${b.fan ? ', fan' : ''}${b.hotTin ? ', into a hot tin' : ''}${[...waysOf(b).map((w) => w.words), ...alsoSaid(b)].map((w) => `, ${w}`).join('')}${time}${stages}`; // prettier-ignore
 }
 
 function readSetting(text: string): BakeSetting | null {
   const said = ways.filter((w) => new RegExp(`, ${w.words}(?=,|;|\\s*$)`, 'i').test(text));
-  const plain = said.reduce((t, w) => t.replace(`, ${w.words}`, ''), text);
+  const { rest, conditions } = readAlsoSaid(text);
+  const plain = said.reduce((t, w) => t.replace(`, ${w.words}`, ''), rest);
   const m =
     /^\s*(-?[\d.]+) °C(, fan)?(, into a hot tin)?(?:, ([\d.]+)(?:[–-]([\d.]+))? minutes)?((?:; from minute [\d.]+: -?[\d.]+ °C(?:, (?:uncovered|under foil|under a lid))?)*)\s*$/i.exec(
       plain,
@@ -99,6 +100,7 @@ function readSetting(text: string): BakeSetting | null {
     ...(m[3] && { hotTin: true }),
     ...(m[4] && { minutes: { early: Number(m[4]), late: Number(m[5] ?? m[4]) } }),
     ...(stages.length > 0 && { stages }),
+    ...(Object.keys(conditions).length > 0 && { conditions }),
   };
   return said.reduce((b, w) => withWay(b, w.group, w.id), setting);
 }

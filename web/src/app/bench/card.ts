@@ -10,13 +10,14 @@ import {
   wordedMethod,
   type Item,
   waysOf,
+  alsoSaid,
 } from '@orvin/core';
 import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
 import { Desk } from '../desk/desk';
 import { Judgement } from '../desk/judgement';
-import { bakeWords, dialWords, tinWords } from '../ui/words';
+import { bakeWords, dialWords, tinWords, degreesBy } from '../ui/words';
 
 type Size = 'a5' | 'a6';
 /** Type sizes that are tried, largest first, until the formula fits its card; below the last a card is no use. */
@@ -67,9 +68,7 @@ export class Card {
       bakeWords(b) +
       COVER[coverAtFirst(b)] +
       (b.hotTin ? ', into a hot tin' : '') +
-      waysOf(b)
-        .map((w) => `, ${w.words}`)
-        .join('') +
+      [...waysOf(b).map((w) => w.words), ...alsoSaid(b, degreesBy)].map((w) => `, ${w}`).join('') +
       later.join('')
     );
   });

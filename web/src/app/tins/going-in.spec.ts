@@ -71,20 +71,20 @@ describe('how a bake goes in', () => {
     await press('under the other');
     expect(page().querySelector('.stacked')).toBeNull();
     await enter('How the air moves', 'gentle');
-    await enter('Minutes after which the door is opened', '12');
+    await enter('Minutes after which the door is opened', '20 12');
     expect(now().startC).toBe(-18);
     expect(now().conditions).toEqual({
       bath: 'covered',
       steam: true,
       shaded: 'above',
       airflow: 0.5,
-      openedMin: [12],
+      openedMin: [12, 20],
     });
     expect(page().textContent).toContain(
-      'from the freezer; covered over hot water; over a tray of boiling water; in gently moving air; under another tray; door opened after 12 min',
+      'from the freezer; covered over hot water; over a tray of boiling water; in gently moving air; under another tray; door opened after 12 and 20 min',
     );
     await enter('Minutes after which the door is opened', '0');
-    expect(page().querySelector('[role=alert]')?.textContent).toContain('It stays at 12.');
+    expect(page().querySelector('[role=alert]')?.textContent).toContain('It stays at 12, 20.');
     await enter('Minutes after which the door is opened', '');
     expect(now().conditions?.openedMin).toBeUndefined();
     // the time was stated for a plain bake, and is kept for that

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
+  alsoSaid,
   coverAtFirst,
   laterStages,
   racks,
@@ -16,7 +17,7 @@ import {
   type Way,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { degrees, readDegrees } from '../ui/words';
+import { degrees, degreesBy, readDegrees } from '../ui/words';
 import { Shown } from '../ui/shown';
 
 const COVERS: readonly { readonly id: Cover; readonly words: string; readonly later: string }[] = [
@@ -102,17 +103,16 @@ const GROUPS = (
             <option [value]="r" [selected]="r === rack()">{{ r }} rack</option>
           }
         </select>
-        @if (more() || opened() !== null) {
+        @if (more() || opened() !== '') {
           <label>
             <span>door opened after</span>
             <input
               class="field minutes"
-              type="number"
-              min="1"
-              max="360"
+              inputmode="numeric"
+              autocomplete="off"
               aria-label="Minutes after which the door is opened"
               placeholder="–"
-              [shown]="opened() ?? ''"
+              [shown]="opened()"
               (change)="opens($event)"
             />
             <span>min</span>
@@ -248,7 +248,7 @@ export class HeatSteps {
       c === null ? 'Into a hot oven' : `Into an oven at ${degrees(c)}`,
       this.setting().hotTin ? 'tin heated empty first' : 'tin cold',
       ...waysOf(this.setting()).map((w) => w.words),
-      ...(this.opened() === null ? [] : [`door opened after ${this.opened()} min`]),
+      ...alsoSaid(this.setting(), degreesBy),
       ...(this.ovenId() === this.ovens()[0]?.id ? [] : [this.ovens().find((o) => o.id === this.ovenId())?.name ?? '']),
       ...(this.rack() === 'middle' ? [] : [`${this.rack()} rack`]),
       ...(this.first() === 'none' && this.later().length === 0 ? [] : [cover(this.first(), 'words')]),
@@ -318,25 +318,27 @@ export class HeatSteps {
     this.keep(ways.find((w) => w.id === id)?.words ?? GROUPS.find((g) => g.id === group)?.usual ?? group, next);
   }
 
-  /** When the door is first opened, min. */
-  protected readonly opened = computed(() => this.setting().conditions?.openedMin?.[0] ?? null);
+  /** When the door is opened, min. */
+  protected readonly opened = computed(() => (this.setting().conditions?.openedMin ?? []).join(', '));
   protected opens(e: Event): void {
     const field = e.target as HTMLInputElement;
-    const min = Math.round(Number(field.value));
-    const { openedMin: _was, ...conditions } = this.setting().conditions ?? {};
-    const { conditions: _had, ...shut } = this.setting();
-    const others = Object.keys(conditions).length > 0 ? { ...shut, conditions } : shut;
-    if (field.value.trim() === '') return this.keep('the door stays shut', others);
-    if (!(min >= 1 && min <= 360)) {
-      const stays = this.opened() === null ? 'It stays shut.' : `It stays at ${this.opened()}.`;
-      this.problem.set(`The door is opened between 1 and 360 minutes after it goes in. ${stays}`);
-      field.value = String(this.opened() ?? '');
+    const said = field.value.trim();
+    if (said === this.opened()) return;
+    const minutes = said === '' ? [] : said.split(/[\s,;]+/).map(Number);
+    if (minutes.some((m) => !(m >= 1 && m <= 360))) {
+      const stays = this.opened() === '' ? 'It stays shut.' : `It stays at ${this.opened()}.`;
+      this.problem.set(`The door is opened between 1 and 360 minutes after it goes in: 20, or 20, 30. ${stays}`);
+      field.value = this.opened();
       return;
     }
-    this.keep(`the door opened after ${min} min`, {
-      ...this.setting(),
-      conditions: { ...conditions, openedMin: [min] },
-    });
+    const openedMin = minutes.sort((a, b) => a - b);
+    const { conditions = {}, ...rest } = this.setting();
+    const { openedMin: _was, ...others } = conditions;
+    const next = { ...others, ...(openedMin.length > 0 && { openedMin }) };
+    this.keep(
+      openedMin.length > 0 ? `the door opened after ${openedMin.join(' and ')} min` : 'the door stays shut',
+      Object.keys(next).length > 0 ? { ...rest, conditions: next } : rest,
+    );
   }
 
   protected cover(id: string): void {
