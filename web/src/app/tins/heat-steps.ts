@@ -222,6 +222,9 @@ const GROUPS = (
       width: 4.2rem;
       text-align: right;
     }
+    .choices .minutes {
+      width: 6.4rem;
+    }
     .heat {
       width: 6rem;
       text-align: right;
