@@ -65,7 +65,8 @@ export { keepingOf, type Keeping } from './finish/keeping.js';
 export { cutPlan, type CutPlan } from './finish/portions.js';
 export { cutSlab, cutTin, type Cut, type CutShape } from './tin/cut.js';
 export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
-export { commonTins, tinRegions, typicalTareG, type CommonTin, type TinRegion } from './tin/common.js';
+export { commonTins, likelyTins, tinRegions, typicalTareG, type CommonTin, type TinRegion } from './tin/common.js';
+export { kitchenIn, kitchenPlaces, movedTo, ovenKinds, placeFor, placeOf, type KitchenPlace, type OvenKind } from './kitchen/places.js'; // prettier-ignore
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
 export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';

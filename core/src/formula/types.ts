@@ -433,15 +433,30 @@ export interface Learned {
   readonly noise: number;
 }
 
+/** What a dial is marked in; a gas oven has marks, its middle is still said in °C. */
+export const heatScales = ['C', 'F', 'gas'] as const;
+export type HeatScale = (typeof heatScales)[number];
+export type Vessel = 'cup' | 'dl';
+
+/** The units in which a kitchen is shown its figures, and in which bare numbers that it types are read. */
+export interface Display {
+  readonly temperature: HeatScale;
+  /** Lengths, and heights above the sea: centimetres and metres, or inches and feet. */
+  readonly length: 'cm' | 'in';
+  readonly amounts: 'both' | 'weight';
+  /** Grams where it is left out. Of ounces, capacities are told in cups or pints. */
+  readonly weight?: 'g' | 'oz';
+}
+
 export interface Kitchen {
   readonly id: string;
   readonly name: string;
-  readonly measures: Source & { readonly scaleG: number };
-  readonly display: {
-    readonly temperature: 'C' | 'F';
-    readonly length: 'cm' | 'in';
-    readonly amounts: 'both' | 'weight';
+  readonly measures: Source & {
+    readonly scaleG: number;
+    /** What larger amounts are measured in: the cup where it is left out, or the decilitre. */
+    readonly vessel?: Vessel;
   };
+  readonly display: Display;
   readonly schools: {
     readonly leavenerAtScale: 'linear' | 'trimmed';
     readonly eggs: 'whole' | 'weighed';
@@ -473,6 +488,8 @@ export interface Kitchen {
     readonly currency: string;
     readonly temperature: 'C' | 'F';
     readonly zone: string;
+    /** Where the kitchen is, an id of `kitchen/places.ts`: what things are called in its shops follows from it. */
+    readonly place?: string;
   };
 }
 

@@ -1,5 +1,6 @@
 import { OrvinError } from '../errors.js';
 import type { Composition, Ingredient, Kitchen } from '../formula/types.js';
+import { namedIn } from './local-names.js';
 import { dairy } from './table/dairy.js';
 import { fats } from './table/fats.js';
 import { flavours } from './table/flavours.js';
@@ -81,15 +82,15 @@ export const unknownIngredient: Ingredient = {
 };
 
 /**
- * Finds an ingredient by id among the formula's own, the kitchen's own and the catalogue, in that order.
+ * Finds an ingredient by id among the formula's own, the kitchen's own and the catalogue, in that order; those of the
+ * catalogue by the name they have where the kitchen is.
  * An id that none of them has is the unknown ingredient, never an error: stored data must always open.
  */
 export function ingredientOf(id: string, own?: readonly Ingredient[], kitchen?: Kitchen): Ingredient {
   return (
     own?.find((i) => i.id === id) ??
     kitchen?.ownIngredients.find((i) => i.id === id) ??
-    byId.get(id) ??
-    unknownIngredient
+    namedIn(kitchen?.locale.place, byId.get(id) ?? unknownIngredient)
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Band, EggSize, Entered, FlourHabit, Form, Ingredient, Item, SaltKind, Source } from '../formula/types.js';
+import type { Band, EggSize, Entered, FlourHabit, Form, Ingredient, Item, SaltKind, Source, Vessel } from '../formula/types.js';
 import { asFraction, plain, roundTo } from './numbers.js';
 import { middle, scanAmounts } from './scan.js';
 import { sizeOf, tablespoonMl, teaspoonMl, unitOf } from './units.js';
@@ -85,9 +85,17 @@ export function volumeTolerance(ingredient: Ingredient): readonly [number, numbe
 }
 
 const cupSteps = [1, 3 / 4, 2 / 3, 1 / 2, 1 / 3, 1 / 4];
+/** Decilitre measures come whole and by halves. */
+const dlSteps = [1, 1 / 2];
+const DL_ML = 100;
 
 /** Whole, half and third cups first, then spoons: an amount as it is measured with what the baker owns. */
-export function asMeasured(grams: number, ingredient: Ingredient, source: Source, form?: Form): string {
+export function asMeasured(
+  grams: number,
+  ingredient: Ingredient,
+  source: Source & { readonly vessel?: Vessel },
+  form?: Form,
+): string {
   if (!(grams > 0)) return grams === 0 ? 'none' : '–';
   const piece = pieceGrams(ingredient, source);
   if (piece && !ingredient.pieces && (ingredient.role === 'egg' || ingredient.role === 'fruit')) {
@@ -101,15 +109,18 @@ export function asMeasured(grams: number, ingredient: Ingredient, source: Source
   const tsp = ml / teaspoonMl(source);
   if (tsp < 0.11) return 'a pinch';
   if (tsp < 2.9) return `${asFraction(roundTo(tsp, tsp < 1.1 ? 1 / 8 : 1 / 4))} tsp`;
-  if (ml < source.cupMl * 0.23) return spoons(tsp, source);
-  const cups = ml / source.cupMl;
+  const dl = source.vessel === 'dl';
+  const vesselMl = dl ? DL_ML : source.cupMl;
+  if (ml < vesselMl * (dl ? 0.46 : 0.23)) return spoons(tsp, source);
+  const cups = ml / vesselMl;
   const whole = Math.floor(cups + 0.02);
   const rest = cups - whole;
-  const step = rest < 0.03 ? 0 : (cupSteps.find((s) => s <= rest + 0.02) ?? 0);
-  const left = (rest - step) * source.cupMl;
-  const head = whole + step > 0 ? `${asFraction(whole + step)} ${whole + step > 1.001 ? 'cups' : 'cup'}` : '';
+  const step = rest < 0.03 ? 0 : ((dl ? dlSteps : cupSteps).find((s) => s <= rest + 0.02) ?? 0);
+  const left = (rest - step) * vesselMl;
+  const word = dl ? 'dl' : whole + step > 1.001 ? 'cups' : 'cup';
+  const head = whole + step > 0 ? `${asFraction(whole + step)} ${word}` : '';
   const leftTsp = left / teaspoonMl(source);
-  if (leftTsp < 0.9 || left < cups * source.cupMl * 0.02) return head;
+  if (leftTsp < 0.9 || left < cups * vesselMl * 0.02) return head;
   // beside a cup, half teaspoons and then half tablespoons are as fine as it makes sense to measure
   const half = tablespoonMl(source) / teaspoonMl(source) / 2;
   return `${head} + ${spoons(roundTo(leftTsp, leftTsp < 2 ? 0.5 : half), source)}`;

@@ -1,4 +1,5 @@
 import { readSpoken, spokenPattern } from '../quantity/spoken.js';
+import { GAS_C } from '../quantity/degrees.js';
 import { toCelsius } from '../quantity/units.js';
 import { durationAt } from './durations.js';
 import { at } from './sticky.js';
@@ -19,24 +20,6 @@ export interface Heat {
   readonly from: number;
   readonly to: number;
 }
-
-/** °C of a still oven by gas mark; the usual British table, quarter and half marks included. */
-const gasC: Readonly<Record<string, number>> = {
-  '1/4': 110,
-  '¼': 110,
-  '1/2': 120,
-  '½': 120,
-  '1': 140,
-  '2': 150,
-  '3': 170,
-  '4': 180,
-  '5': 190,
-  '6': 200,
-  '7': 220,
-  '8': 230,
-  '9': 240,
-  '10': 260,
-};
 
 /** °C of the words that ovens without a dial were known by; the usual tables of cookery books, general knowledge. */
 const ovenWords: readonly (readonly [RegExp, number])[] = [
@@ -122,7 +105,7 @@ function figureAt(text: string, from: number): Heat | null {
 function heatAt(text: string, from: number): Heat | null {
   const g = at(gas, text, from) ?? at(gasBehind, text, from) ?? at(gasAloud, text, from);
   const mark = (g?.[1] ?? '').toLowerCase();
-  const c = g ? gasC[marks[mark] ?? mark] : undefined;
+  const c = g ? GAS_C[marks[mark] ?? mark] : undefined;
   if (g && c !== undefined) {
     // "mark in four", "mark 8 wedges" are knives, not ovens
     const knife =

@@ -3,7 +3,7 @@ import { capital } from '../text/plain.js';
 import { areaAt, capacityOf, outlineOf } from './geometry.js';
 
 /** Where kitchens have a tin under that name. */
-export const tinRegions = ['UK and Ireland', 'US and Canada', 'Australia and New Zealand', 'Europe'] as const;
+export const tinRegions = ['UK and Ireland', 'US and Canada', 'Australia and New Zealand', 'India', 'Europe'] as const;
 export type TinRegion = (typeof tinRegions)[number];
 
 /** A tin as shops sell it, to begin with: its sizes are to be checked against one's own. */
@@ -13,7 +13,7 @@ export interface CommonTin {
   readonly tin: Tin;
 }
 
-const UK = 'UK and Ireland', US = 'US and Canada', AU = 'Australia and New Zealand', EU = 'Europe'; // prettier-ignore
+const UK = 'UK and Ireland', US = 'US and Canada', AU = 'Australia and New Zealand', IN = 'India', EU = 'Europe'; // prettier-ignore
 
 type Row = readonly [region: TinRegion, name: string, shape: TinShape, topMm: number, top2Mm: number | null, depthMm: number, more?: Partial<Pick<Tin, 'baseMm' | 'base2Mm' | 'tubeMm' | 'cups' | 'capacityMl' | 'material'>>]; // prettier-ignore
 
@@ -28,7 +28,7 @@ const cm = (mm: number): string => String(Math.round(mm / 10));
 const inches = (mm: number): string => String(Math.round(mm / 25.4));
 
 /**
- * A hundred common tins of four regions, inside sizes in mm, and what they hold, ml, where makers state that. General knowledge of what
+ * A hundred and twenty common tins of five regions, inside sizes in mm, and what they hold, ml, where makers state that. General knowledge of what
  * shops sell, not looked up; tins of one name differ by some millimetres.
  */
 // prettier-ignore
@@ -99,6 +99,19 @@ const rows: readonly Row[] = [
   [AU, '1 l ceramic loaf dish', 'loaf', 200, 100, 62, { baseMm: 180, base2Mm: 82, material: 'ceramic' }],
   [AU, 'nut roll tin', 'round', 80, null, 180],
 
+  ...sizes(IN, 'round', 64, [127, 152, 178, 203, 229, 254], (mm) => `${inches(mm)} in round`),
+  ...sizes(IN, 'square', 64, [152, 178, 203, 229], (mm) => `${inches(mm)} in square`),
+  [IN, '8 × 4 in bread tin', 'loaf', 203, 102, 89, { baseMm: 198, base2Mm: 97 }],
+  [IN, '7 × 3 in bar cake tin', 'loaf', 178, 76, 60, { baseMm: 168, base2Mm: 68 }],
+  [IN, '9 × 4 in loaf tin', 'loaf', 229, 102, 70, { baseMm: 215, base2Mm: 90 }],
+  [IN, '10 × 8 in tray', 'rect', 254, 203, 40],
+  [IN, '12 × 10 in oven tray', 'rect', 305, 254, 20, { material: 'dark metal' }],
+  [IN, '8 in fluted ring tin', 'tube', 203, null, 75, { tubeMm: 60, capacityMl: 1400 }],
+  [IN, '8 in steel dish', 'round', 203, null, 70, { material: 'shiny metal' }],
+  [IN, '1.5 l glass dish', 'rect', 220, 150, 55, { material: 'glass' }],
+  [IN, '8 in glass round', 'round', 203, null, 50, { material: 'glass' }],
+  ...muffins(IN, [['12-cup muffin tray', 12, 70, 50, 30], ['6-cup muffin tray', 6, 70, 50, 32], ['24-cup mini muffin tray', 24, 45, 32, 22], ['6-cup silicone muffin tray', 6, 70, 50, 35, 'silicone']]),
+
   ...sizes(EU, 'round', 68, [180, 200, 240, 260, 280], (mm) => `${cm(mm)} cm springform`, { material: 'dark metal' }),
   [EU, '30 cm round tin', 'round', 300, null, 45],
   [EU, '28 cm tart tin', 'round', 280, null, 30],
@@ -164,3 +177,16 @@ export function typicalTareG(tin: Tin): number {
   const grams = 1000 * RIM * m2 * WALL_KG_M2[tin.material] * (tin.shape === 'tube' ? TUBE_HEAVIER : deck > 0 ? TRAY_LIGHTER : 1); // prettier-ignore
   return 10 * Math.round(grams / 10);
 }
+
+/** Names of the tins that most kitchens of a region have, likeliest first: what somebody who sets up a kitchen is shown. Judgement. */
+const likeliest: Readonly<Record<TinRegion, readonly string[]>> = {
+  [UK]: ['2 lb (900 g) loaf tin', '12-hole muffin tray', 'Deep 20 cm (8 in) round', '20 cm (8 in) sandwich tin', '12-hole bun tray', '30 × 20 cm traybake', 'Deep 20 cm (8 in) square', '23 cm (9 in) springform', '1 lb (450 g) loaf tin'],
+  [US]: ['9 × 5 in loaf pan', '12-cup muffin pan', '9 × 13 in pan', '9 × 2 in round', '8 × 2 in square', '8½ × 4½ in loaf pan', '12-cup fluted tube pan', '9 in springform', '10 in iron skillet'],
+  [AU]: ['21 × 11 cm loaf tin', '12-hole ⅓ cup muffin tray', '20 cm round', '20 × 30 cm lamington tin', '22 cm springform', 'Deep 20 cm square', '18 × 28 cm slice tin', '12-hole patty pan tray', '22 cm ring tin'],
+  [IN]: ['7 in round', '8 in round', '8 × 4 in bread tin', '8 in square', '6-cup muffin tray', '12-cup muffin tray', '6 in round', '10 × 8 in tray', '8 in fluted ring tin'],
+  [EU]: ['26 cm springform', '30 cm box tin', '12-hole muffin tray', '42 × 32 cm oven tray', '22 cm Gugelhupf tin', '20 cm springform', '25 cm box tin', '28 cm springform', '24 cm square tin'],
+}; // prettier-ignore
+
+/** The tins to begin with in a region, likeliest first. */
+export const likelyTins = (region: TinRegion): readonly CommonTin[] =>
+  likeliest[region].flatMap((name) => commonTins.find((c) => c.region === region && c.tin.name === name) ?? []);

@@ -70,11 +70,17 @@ export const kitchenLists = { ovens: oven, tins: tin, bowls: bowl, powders: powd
 export const kitchen = Joi.object({
   id: id.required(),
   name: Joi.string().required(),
-  measures: source.keys({ scaleG: Joi.number().greater(0).required() }).required(),
+  measures: source
+    .keys({
+      scaleG: Joi.number().greater(0).required(),
+      vessel: Joi.valid('cup', 'dl').description('what larger amounts are measured in; the cup when left out'),
+    })
+    .required(),
   display: Joi.object({
-    temperature: Joi.valid('C', 'F').required(),
+    temperature: Joi.valid('C', 'F', 'gas').required(),
     length: Joi.valid('cm', 'in').required(),
     amounts: Joi.valid('both', 'weight').required(),
+    weight: Joi.valid('g', 'oz').description('g when left out'),
   })
     .unknown(true)
     .required(),
@@ -111,6 +117,7 @@ export const kitchen = Joi.object({
     currency: currency.required(),
     temperature: Joi.valid('C', 'F').required(),
     zone: zone.required(),
+    place: Joi.string().description('where the kitchen is, an id of core/src/kitchen/places.ts'),
   })
     .unknown(true)
     .required(),
