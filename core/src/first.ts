@@ -9,8 +9,8 @@ export { allItems, applyChanges } from './formula/formula.js';
 export { merge3, same } from './formula/merge.js';
 export { defaultKitchen } from './kitchen/default.js';
 export { outcomes } from './log/types.js';
-export { degreesBetween, degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
-export { capacityIn, heavyIn, heightIn, lengthIn, massBetween, massChange, massG, massIn, massUnit, massValue, readCapacity, readHeight, readLength, readMass, readTemperature, rimIn, sizeIn } from './quantity/figures.js'; // prettier-ignore
+export { degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
+export { massIn, massUnit, massValue } from './quantity/figures.js';
 export { toCelsius } from './quantity/units.js';
 export { fitTins } from './tin/fit.js';
 export { capital, within } from './text/plain.js';

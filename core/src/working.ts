@@ -7,7 +7,7 @@ export { OrvinError, type ErrorCode, type Problem } from './errors.js';
 
 export { readTin, tinWords } from './recipe/tins.js';
 
-export { degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
+export { degreesBetween, degreesIn, degreesMore, dialIn } from './quantity/degrees.js';
 
 export { assess, type Assessment, type AssessOptions } from './balance/assess.js';
 export type { Advice } from './balance/advice.js';
@@ -35,6 +35,8 @@ export {
   type Consistency,
   type Family,
 } from './balance/families.js';
+export { capacityIn, heavyIn, heightIn, lengthIn, massBetween, massChange, massG, massIn, massUnit, massValue, rimIn, sizeIn } from './quantity/figures.js'; // prettier-ignore
+export { readCapacity, readDial, readHeight, readLength, readMass, readTemperature } from './quantity/typed.js';
 export { sliceChange } from './slice/change.js';
 export { sliceOf, type Seen, type Slice } from './slice/slice.js';
 export { explain, explainable, explainableOfItem, type Explanation, type ExplainKey } from './explain/explain.js';
@@ -66,7 +68,7 @@ export { cutPlan, type CutPlan } from './finish/portions.js';
 export { cutSlab, cutTin, type Cut, type CutShape } from './tin/cut.js';
 export { footprint, rackOf, rackPlan, type Placed, type RackPlan } from './tin/rack.js';
 export { commonTins, likelyTins, tinRegions, typicalTareG, type CommonTin, type TinRegion } from './tin/common.js';
-export { kitchenIn, kitchenPlaces, movedTo, ovenKinds, placeFor, placeOf, type KitchenPlace, type OvenKind } from './kitchen/places.js'; // prettier-ignore
+export { kitchenIn, kitchenPlaces, movedTo, ovenKinds, placeFor, kitchenPlace, type KitchenPlace, type OvenKind } from './kitchen/places.js'; // prettier-ignore
 export { rankTins, usesOf, type TinChoice } from './tin/rank.js';
 export { acrossOf, matchTin, sizeWords } from './tin/naming.js';
 export { scoopsFor, type Scoops } from './tin/scoop.js';
@@ -185,6 +187,7 @@ export { asFraction, plain, readNumber } from './quantity/numbers.js';
 export { scanAmounts, type Found } from './quantity/scan.js';
 export {
   convert,
+  tablespoonMl,
   teaspoonMl,
   toCelsius,
   toFahrenheit,

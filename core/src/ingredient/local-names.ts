@@ -60,7 +60,10 @@ const rows: readonly Row[] = [
 ]; // prettier-ignore
 
 const byPlace: ReadonlyMap<string, ReadonlyMap<string, string>> = new Map(
-  columns.map((c) => [c, new Map(rows.flatMap(([id, names]) => (names[c] === undefined ? [] : [[id, names[c]] as const])))]),
+  columns.map((c) => [
+    c,
+    new Map(rows.flatMap(([id, names]) => (names[c] === undefined ? [] : [[id, names[c]] as const]))),
+  ]),
 );
 
 /** The catalogue as a place calls it, made once a place; an ingredient keeps its id, and its identity where its name stays. */

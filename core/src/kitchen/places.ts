@@ -94,7 +94,8 @@ export const kitchenPlaces: readonly KitchenPlace[] = rows.map(
 ); // prettier-ignore
 
 /** The place with that id; null where there is none, or none was said. */
-export const placeOf = (id: string | undefined): KitchenPlace | null => kitchenPlaces.find((p) => p.id === id) ?? null;
+export const kitchenPlace = (id: string | undefined): KitchenPlace | null =>
+  kitchenPlaces.find((p) => p.id === id) ?? null;
 
 /** The place that a browser's language tags speak of, `en-AU` before `en`; null where no country is named that is known. */
 export function placeFor(languages: readonly string[]): KitchenPlace | null {

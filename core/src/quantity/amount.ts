@@ -1,4 +1,15 @@
-import type { Band, EggSize, Entered, FlourHabit, Form, Ingredient, Item, SaltKind, Source, Vessel } from '../formula/types.js';
+import type {
+  Band,
+  EggSize,
+  Entered,
+  FlourHabit,
+  Form,
+  Ingredient,
+  Item,
+  SaltKind,
+  Source,
+  Vessel,
+} from '../formula/types.js';
 import { asFraction, plain, roundTo } from './numbers.js';
 import { middle, scanAmounts } from './scan.js';
 import { sizeOf, tablespoonMl, teaspoonMl, unitOf } from './units.js';

@@ -1,22 +1,21 @@
 import type { Display, Kitchen, Tin } from '../formula/types.js';
-import { readNumber, asFraction, plain } from './numbers.js';
-import { convert, unitOf } from './units.js';
+import { asFraction, plain } from './numbers.js';
 
 /**
- * Figures in the units of a kitchen, and back. Every sentence that names a weight, a length, a height or a capacity takes
- * its words from here (heats from `degrees.ts`), and every field that takes one reads it here: what is shown can be typed.
+ * Figures in the units of a kitchen. Every sentence that names a weight, a length, a height or a capacity takes its words
+ * from here, and heats from `degrees.ts`; `typed.ts` reads back what is shown.
  */
 
-const OZ_G = 28.349523125;
-const LB_OZ = 16;
+export const OZ_G = 28.349523125;
+export const LB_OZ = 16;
 const IN_MM = 25.4;
-const FT_M = 0.3048;
+export const FT_M = 0.3048;
 /** A US cup and an imperial pint, ml. */
 const US_CUP_ML = 236.588;
-const PINT_ML = 568.26;
+export const PINT_ML = 568.26;
 
-type Weighs = Pick<Display, 'weight'> | undefined;
-type Long = Pick<Display, 'length'> | undefined;
+export type Weighs = Pick<Display, 'weight'> | undefined;
+export type Long = Pick<Display, 'length'> | undefined;
 
 /** The unit in which a kitchen weighs. */
 export const massUnit = (d: Weighs): 'g' | 'oz' => d?.weight ?? 'g';
@@ -57,7 +56,8 @@ export const massBetween = (d: Weighs, low: number, high: number): string =>
 
 /** A length in words: `23 cm`, `2.5 cm`, `8 mm`; `9 in`, `2½ in`, `⅓ in`. Half centimetres, quarter inches, finer below 2 cm. */
 export function lengthIn(d: Long, mm: number): string {
-  if (d?.length !== 'in') return Math.abs(mm) < 19.5 ? `${Number(mm.toFixed(mm < 10 ? 1 : 0))} mm` : `${Math.round(mm / 5) / 2} cm`;
+  if (d?.length !== 'in')
+    return Math.abs(mm) < 19.5 ? `${Number(mm.toFixed(mm < 10 ? 1 : 0))} mm` : `${Math.round(mm / 5) / 2} cm`;
   return `${inches(mm)} in`;
 }
 
@@ -77,11 +77,13 @@ export function sizeIn(d: Long, ...mm: readonly number[]): string {
 
 /** A tin's size by its rim. */
 export const rimIn = (d: Long, tin: Pick<Tin, 'topMm' | 'top2Mm'>): string =>
-  tin.top2Mm !== undefined && Math.abs(tin.topMm - tin.top2Mm) > 8 ? sizeIn(d, tin.topMm, tin.top2Mm) : sizeIn(d, tin.topMm);
+  tin.top2Mm !== undefined && Math.abs(tin.topMm - tin.top2Mm) > 8
+    ? sizeIn(d, tin.topMm, tin.top2Mm)
+    : sizeIn(d, tin.topMm);
 
 /** A height above the sea: `1600 m`, `5250 ft`. */
 export const heightIn = (d: Long, m: number): string =>
-  d?.length === 'in' ? `${Math.round(m / FT_M / 50) * 50} ft` : `${Math.round(m)} m`;
+  d?.length === 'in' ? `${Math.round(m / FT_M)} ft` : `${Math.round(m)} m`;
 
 /** What a tin or bowl holds: `1600 ml`; in cups where weights are in ounces, in pints where a cup is imperial. */
 export function capacityIn(kitchen: Pick<Kitchen, 'display' | 'measures'> | undefined, ml: number): string {
@@ -90,68 +92,4 @@ export function capacityIn(kitchen: Pick<Kitchen, 'display' | 'measures'> | unde
   const n = ml / size;
   const told = n >= 4 ? Math.round(n * 2) / 2 : n >= 0.25 ? Math.round(n * 4) / 4 : Math.round(n * 8) / 8;
   return `${asFraction(told)} ${told > 1 ? many : one}`;
-}
-
-const figure = /^\s*([^a-z°"”″'’]*?)\s*([a-z°"”″][a-z. ]*)?\s*$/i;
-
-/** A number and the unit behind it, by the unit's id; null where either cannot be read. */
-function read(text: string, bare: string, among: 'mass' | 'length' | 'volume'): { value: number; unit: string } | null {
-  const m = figure.exec(text);
-  const value = m?.[1] === undefined ? null : readNumber(m[1]);
-  if (value === null) return null;
-  const word = (m?.[2] ?? '').trim().toLowerCase().replace(/\.$/, '').replace(/^["”″]$/, 'in'); // prettier-ignore
-  if (word === '') return { value, unit: bare };
-  const unit = wordsOf[among].get(word);
-  return unit === undefined ? null : { value, unit };
-}
-const named = (ids: readonly string[]): ReadonlyMap<string, string> => new Map(ids.flatMap((id) => unitOf(id).words.map((w) => [w, id] as const))); // prettier-ignore
-const wordsOf = {
-  mass: named(['g', 'kg', 'mg', 'oz', 'lb']),
-  length: named(['mm', 'cm', 'in']),
-  volume: named(['ml', 'cl', 'dl', 'l', 'cup', 'pint', 'quart', 'fl-oz', 'teacup', 'katori']),
-};
-
-/** Grams of a typed weight: `240`, `8.5 oz`, `2 lb 3 oz`, `1.2 kg`; a bare number is in the kitchen's unit. Null where it is none. */
-export function readMass(text: string, d: Weighs): number | null {
-  const both = /^\s*(.+?)\s*(?:lbs?|pounds?)\.?\s*(?:and\s+)?(\S.*)$/i.exec(text);
-  if (both?.[1] && both[2] && /^[\d¼-¾⅐-⅞]/.test(both[2])) {
-    const [lb, oz] = [readNumber(both[1]), read(both[2], 'oz', 'mass')];
-    return lb === null || oz?.unit !== 'oz' ? null : (lb * LB_OZ + oz.value) * OZ_G;
-  }
-  const found = read(text, massUnit(d), 'mass');
-  return found && convert(found.value, found.unit, 'g', NO_CUPS);
-}
-
-/** Millimetres of a typed length: `23 cm`, `9 in`, `1/4"`, `8`; a bare number is in the given unit, the kitchen's larger one unless said. */
-export function readLength(text: string, d: Long, bare: 'mm' | 'cm' | 'in' = d?.length === 'in' ? 'in' : 'cm'): number | null {
-  const found = read(text, bare, 'length');
-  return found && convert(found.value, found.unit, 'mm', NO_CUPS);
-}
-const NO_CUPS = { cupMl: 240, spoonMl: 5 };
-
-/** Millilitres of a typed capacity: `1600`, `1.6 l`, `8 cups`, `2 pints`, which are imperial where the kitchen's cup is. */
-export function readCapacity(text: string, kitchen: Pick<Kitchen, 'display' | 'measures'>): number | null {
-  const found = read(text, 'ml', 'volume');
-  if (!found) return null;
-  if (kitchen.measures.cupMl > 270 && found.unit === 'pint') return found.value * PINT_ML;
-  return convert(found.value, found.unit, 'ml', kitchen.measures);
-}
-
-/** Metres of a typed height: `1600 m`, `5280 ft`; a bare number is in the kitchen's unit. */
-export function readHeight(text: string, d: Long): number | null {
-  const m = /^\s*([-−]?)\s*(.+?)\s*(m|metres?|meters?|ft|feet|foot|['’′])?\s*$/i.exec(text);
-  const value = m?.[2] === undefined ? null : readNumber(m[2]);
-  if (value === null) return null;
-  const feet = m?.[3] === undefined ? d?.length === 'in' : !/^m/i.test(m[3]);
-  return (m?.[1] ? -1 : 1) * value * (feet ? FT_M : 1);
-}
-
-/** °C of a typed temperature: `20`, `68 F`, `gas 4` is none; a bare number is in the kitchen's scale. */
-export function readTemperature(text: string, d: Pick<Display, 'temperature'>): number | null {
-  const m = /^\s*([-−]?)\s*([\d.,]+)\s*(?:°|degrees?)?\s*(c|f|celsius|fahrenheit)?\s*$/i.exec(text);
-  const value = m?.[2] === undefined ? null : readNumber(m[2]);
-  if (value === null) return null;
-  const t = (m?.[1] ? -1 : 1) * value;
-  const scale = (m?.[3] ?? (d.temperature === 'F' ? 'F' : 'C')).slice(0, 1).toUpperCase();
-  return scale === 'F' ? convert(t, 'F', 'C', NO_CUPS) : t;
 }

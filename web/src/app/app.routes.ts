@@ -32,6 +32,12 @@ export const routes: Routes = [
     loadComponent: () => import('./shelf/shelf').then((m) => m.Shelf),
   },
   {
+    path: 'own',
+    ...undo('none'),
+    title: 'A kitchen of your own · Orvin',
+    loadComponent: () => import('./own/own').then((m) => m.Own),
+  },
+  {
     path: 'read',
     ...undo('own'),
     title: 'Reading · Orvin',

@@ -45,6 +45,7 @@ const within: Readonly<Record<string, string>> = {
   label: 'bench',
   compose: 'shelf',
   read: 'shelf',
+  own: 'shelf',
 };
 
 /** Loads the views, in the order in which a formula goes through them. */

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { Data, Layout } from 'plotly.js';
 import type { Foretold } from '../compute/jobs';
 import { PLOT, PlotHost, shownC, type Picture } from '../ui/plot-host';
-import { degrees, ovenScale } from '../ui/words';
+import { degrees, thermometer } from '../ui/words';
 
 /** The probe's readings, where they were expected, and where they go: a band that narrows until the middle is done. */
 @Component({
@@ -47,7 +47,7 @@ export class ProbeChart extends PlotHost {
       y: path.map((p) => shownC(p.c.typical)),
       mode: 'lines',
       line: { color: stroke, width, dash },
-      hovertemplate: `%{y:.0f} °${ovenScale()} ${name}<extra></extra>`,
+      hovertemplate: `%{y:.0f} °${thermometer()} ${name}<extra></extra>`,
     });
     const data: Data[] = [
       ...band(expected, colour('--rim-wash')),
@@ -59,7 +59,7 @@ export class ProbeChart extends PlotHost {
         y: readings.map((r) => shownC(r.c)),
         mode: 'markers',
         marker: { color: colour('--ink'), size: 6 },
-        hovertemplate: `%{y:.1f} °${ovenScale()} read<extra></extra>`,
+        hovertemplate: `%{y:.1f} °${thermometer()} read<extra></extra>`,
       },
     ];
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 17 };

@@ -147,7 +147,11 @@ export class Kitchens {
   }
 
   async startEmpty(name: string): Promise<boolean> {
-    const kitchen: Kitchen = { ...usualKitchen(), id: shortId(8), name };
+    return this.startOwn({ ...usualKitchen(), id: shortId(8), name });
+  }
+
+  /** A kitchen of somebody's own, with nothing on its shelf yet. */
+  async startOwn(kitchen: Kitchen): Promise<boolean> {
     return this.create({ exportedAt: Date.now(), kitchen, formulas: [], versions: [], bakes: [] });
   }
 

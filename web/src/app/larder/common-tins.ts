@@ -1,17 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { capacityOf, commonTins, tinRegions, typicalTareG, type Tin, type TinRegion } from '@orvin/core';
-import { TinSection } from '../ui/tin-section';
+import { capacityOf, commonTins, kitchenPlace, tinRegions, typicalTareG, type Tin, type TinRegion } from '@orvin/core';
+import { TinPress } from '../ui/tin-press';
 import { KitchenEdit } from './kitchen-edit';
 
 /** So many are shown of a search that finds many. */
 const MOST = 48;
-/** No drawing is wider, px. */
-const WIDEST_PX = 120;
 
 /** Common tins by name and picture, to be hung up with one press; their sizes are a beginning. */
 @Component({
   selector: 'orvin-common-tins',
-  imports: [TinSection],
+  imports: [TinPress],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -36,18 +34,16 @@ const WIDEST_PX = 120;
     <ul>
       @for (t of found(); track t.id) {
         <li>
-          <button
-            type="button"
-            [attr.aria-label]="(t.hung ? 'Hang up one more: ' : 'Hang up: ') + t.tin.name"
-            (click)="hang.emit(t.tin)"
+          <orvin-tin-press
+            [tin]="t.tin"
+            [label]="(t.hung ? 'Hang up one more: ' : 'Hang up: ') + t.tin.name"
+            (pressed)="hang.emit($event)"
           >
-            <orvin-tin-section [tin]="t.tin" [px]="t.px" [label]="''" />
-            <b>{{ t.tin.name }}</b>
             <span class="quiet small">{{ t.words }}</span>
             @if (t.hung) {
               <span class="small have">you have it</span>
             }
-          </button>
+          </orvin-tin-press>
         </li>
       } @empty {
         <li class="quiet">No such tin here. Say it in words below, with its size.</li>
@@ -95,31 +91,6 @@ const WIDEST_PX = 120;
     li {
       padding: 0;
     }
-    li button {
-      display: grid;
-      justify-items: center;
-      align-content: end;
-      gap: 0.1rem;
-      width: 100%;
-      height: 100%;
-      min-height: 6.6rem;
-      padding: 0.5rem 0.3rem;
-      border: 2px solid transparent;
-      border-radius: 12px;
-      background: none;
-      color: var(--ink);
-      font: inherit;
-      text-align: center;
-      cursor: pointer;
-    }
-    li button:hover {
-      border-color: var(--rim-soft);
-      background: var(--enamel);
-    }
-    b {
-      font-weight: 600;
-      font-size: 0.95rem;
-    }
     .have {
       color: var(--rim);
     }
@@ -130,7 +101,7 @@ export class CommonTins {
   private readonly edit = inject(KitchenEdit);
   protected readonly regions = tinRegions;
   protected readonly region = signal<TinRegion>(
-    this.edit.kitchen().display.length === 'in' ? 'US and Canada' : 'UK and Ireland',
+    kitchenPlace(this.edit.kitchen().locale.place)?.tins ?? 'UK and Ireland',
   );
   protected readonly asked = signal('');
 
@@ -141,7 +112,7 @@ export class CommonTins {
     return commonTins
       .filter((c) => (words.length === 0 ? c.region === this.region() : words.every((w) => said(c.tin).includes(w))))
       .slice(0, MOST)
-      .map(({ id, tin }) => ({ id, tin, hung: names.has(tin.name), px: Math.min(0.42, WIDEST_PX / tin.topMm), words: wordsOf(tin) })); // prettier-ignore
+      .map(({ id, tin }) => ({ id, tin, hung: names.has(tin.name), words: wordsOf(tin) })); // prettier-ignore
   });
 }
 

@@ -1,16 +1,26 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   eggG,
+  kitchenPlace,
+  kitchenPlaces,
+  lengthIn,
+  massIn,
+  movedTo,
   ovenOff,
   powders,
   rackOf,
+  readLength,
+  sizeIn,
+  type Display,
   type EggSize,
   type FlourHabit,
+  type HeatScale,
   type Kitchen,
   type Oven,
   type Powder,
   type PowderType,
   type SaltKind,
+  type Vessel,
 } from '@orvin/core';
 import { RouterLink } from '@angular/router';
 import { Learning } from '../desk/learning';
@@ -18,6 +28,16 @@ import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 import { shortId } from '../data/ids';
 import { Shown } from '../ui/shown';
+import { degreesBy } from '../ui/words';
+
+/** Litres in a cubic foot. */
+const FT3_L = 28.317;
+/** Steps that scales read to, g. */
+const GRAM_STEPS = [1, 0.1, 2, 5];
+const OUNCE_STEPS = [2.835, 0.2835, 3.544, 7.087];
+const ounceStep = (g: number): string =>
+  ({ 2.835: '0.1 oz', 0.2835: '0.01 oz', 3.544: '⅛ oz', 7.087: '¼ oz' })[g] ?? `${g} g`;
+const SHOWN: Readonly<Record<string, string>> = { C: '°C', F: '°F', gas: 'gas marks', cm: 'centimetres', in: 'inches', g: 'grams', oz: 'ounces' }; // prettier-ignore
 
 type Measures = Kitchen['measures'];
 /** Measures, schools, ovens, bowls, mixer, powder and place: what every figure is worked out for. */
@@ -32,46 +52,67 @@ export class Kit {
   protected readonly edit = inject(KitchenEdit);
   private readonly learning = inject(Learning);
   protected readonly kitchen = this.edit.kitchen;
-  protected readonly cups: Option<number>[] = [
-    { id: 236.6, name: '236.6 ml, US customary' },
-    { id: 240, name: '240 ml, US label' },
-    { id: 250, name: '250 ml, metric' },
-    { id: 284, name: '284 ml, imperial' },
-    { id: 200, name: '200 ml, Japanese' },
-    { id: 235, name: '235 ml, some sets' },
-  ];
-  protected readonly spoons: Option<number>[] = [
-    { id: 5, name: '5 ml, tablespoon 15' },
-    { id: 4.93, name: '4.93 ml, tablespoon 14.8 (US)' },
-    { id: 20, name: '5 ml, tablespoon 20 (Australian)' },
-    { id: 5.9, name: '5.9 ml, tablespoon 17.7 (old British)' },
-    { id: 3.55, name: '3.55 ml, old small spoon' },
-  ];
-  protected readonly habits: Option<FlourHabit>[] = [
-    { id: 'sifted', name: 'sifted into the cup, about 105 g' },
-    { id: 'spooned', name: 'spooned and levelled, about 122 g' },
-    { id: 'dipped', name: 'dipped and swept, about 145 g' },
-    { id: 'packed', name: 'packed, about 160 g' },
-  ];
-  protected readonly salts: Option<SaltKind>[] = [
-    { id: 'fine', name: 'fine, 5.9 g a teaspoon' },
-    { id: 'coarse', name: 'coarse, 4.9 g a teaspoon' },
-    { id: 'flake', name: 'flakes, 3 g a teaspoon' },
-  ];
-  protected readonly eggs: Option<EggSize>[] = (Object.keys(eggG) as EggSize[]).map((id) => ({
-    id,
-    name: `${id.startsWith('eu') ? 'European' : 'US'} ${{ s: 'small', m: 'medium', l: 'large', xl: 'extra large', jumbo: 'jumbo' }[id.slice(3)] ?? id}, ${eggG[id]} g`,
-  }));
-  protected readonly scales: Option<number>[] = [
-    { id: 1, name: 'to 1 g' },
-    { id: 0.1, name: 'to 0.1 g' },
-    { id: 2, name: 'to 2 g' },
-    { id: 5, name: 'to 5 g' },
-  ];
-  protected readonly degrees: Option<'C' | 'F'>[] = [
+  private readonly ounces = computed(() => this.kitchen().display.weight === 'oz');
+  private readonly mass = (g: number): string => massIn(this.kitchen().display, g);
+  /** Sizes are named, and told in millilitres only where those are the kitchen's own. */
+  private vessel<T>(id: T, name: string, ml: string): Option<T> {
+    return { id, name: this.ounces() ? name : `${ml}, ${name}` };
+  }
+  protected readonly cups = computed<Option<number>[]>(() => [
+    this.vessel(236.6, 'US customary', '236.6 ml'),
+    this.vessel(240, 'US label', '240 ml'),
+    this.vessel(250, 'metric', '250 ml'),
+    this.vessel(284, 'imperial', '284 ml'),
+    this.vessel(200, 'Japanese', '200 ml'),
+    this.vessel(235, 'some sets', '235 ml'),
+  ]);
+  protected readonly spoons = computed<Option<number>[]>(() => [
+    this.vessel(5, 'three to a tablespoon', '5 ml and 15 ml'),
+    this.vessel(4.93, 'US customary', '4.93 ml and 14.8 ml'),
+    this.vessel(20, 'Australian, four to a tablespoon', '5 ml and 20 ml'),
+    this.vessel(5.9, 'old British', '5.9 ml and 17.7 ml'),
+    this.vessel(3.55, 'old small spoon', '3.55 ml and 10.7 ml'),
+  ]);
+  protected readonly habits = computed<Option<FlourHabit>[]>(() => [
+    { id: 'sifted', name: `sifted into the cup, about ${this.mass(105)}` },
+    { id: 'spooned', name: `spooned and levelled, about ${this.mass(122)}` },
+    { id: 'dipped', name: `dipped and swept, about ${this.mass(145)}` },
+    { id: 'packed', name: `packed, about ${this.mass(160)}` },
+  ]);
+  protected readonly salts = computed<Option<SaltKind>[]>(() => [
+    { id: 'fine', name: `fine, ${this.mass(5.9)} a teaspoon` },
+    { id: 'coarse', name: `coarse, ${this.mass(4.9)} a teaspoon` },
+    { id: 'flake', name: `flakes, ${this.mass(3)} a teaspoon` },
+  ]);
+  protected readonly eggs = computed<Option<EggSize>[]>(() =>
+    (Object.keys(eggG) as EggSize[]).map((id) => ({
+      id,
+      name: `${id.startsWith('eu') ? 'European' : 'US'} ${{ s: 'small', m: 'medium', l: 'large', xl: 'extra large', jumbo: 'jumbo' }[id.slice(3)] ?? id}, ${this.mass(eggG[id])}`,
+    })),
+  );
+  protected readonly scales = computed<Option<number>[]>(
+    () =>
+    (this.ounces() ? OUNCE_STEPS : GRAM_STEPS).map((g) => ({ id: g, name: `to ${this.ounces() ? ounceStep(g) : this.mass(g)}` })), // prettier-ignore
+  );
+  protected readonly foot = computed(() => (this.kitchen().display.length === 'in' ? '18 × 12 in' : '45 × 30 cm'));
+  protected readonly heats: Option<HeatScale>[] = [
     { id: 'C', name: '°C' },
     { id: 'F', name: '°F' },
+    { id: 'gas', name: 'gas marks' },
   ];
+  protected readonly lengths: Option<'cm' | 'in'>[] = [
+    { id: 'cm', name: 'centimetres and metres' },
+    { id: 'in', name: 'inches and feet' },
+  ];
+  protected readonly weights: Option<'g' | 'oz'>[] = [
+    { id: 'g', name: 'grams' },
+    { id: 'oz', name: 'ounces and pounds' },
+  ];
+  protected readonly vessels: Option<Vessel>[] = [
+    { id: 'cup', name: 'cups' },
+    { id: 'dl', name: 'decilitres' },
+  ];
+  protected readonly places: Option<string>[] = kitchenPlaces.map(({ id, name }) => ({ id, name }));
   protected readonly kinds: Option<PowderType>[] = powders.map((p) => ({ id: p.type, name: p.name }));
   protected readonly strengths: Option<Powder['strength']>[] = [
     { id: 'vigorous', name: 'foams at once and high' },
@@ -105,9 +146,15 @@ export class Kit {
     this.edit.change(`${what} ${value}`, { ...k, schools: { ...k.schools, [key]: value } });
   }
 
-  protected setTemperature(temperature: 'C' | 'F'): void {
+  protected setDisplay<K extends keyof Display>(key: K, value: Display[K]): void {
     const k = this.kitchen();
-    this.edit.change(`oven in °${temperature}`, { ...k, display: { ...k.display, temperature } });
+    if (k.display[key] !== value) this.edit.change(`shown in ${SHOWN[String(value)] ?? String(value)}`, { ...k, display: { ...k.display, [key]: value } }); // prettier-ignore
+  }
+
+  /** Another place: its measures, units and money at once, in one step that undo takes back. */
+  protected move(id: string): void {
+    const place = kitchenPlace(id);
+    if (place) this.edit.change(`bake in ${place.name}`, movedTo(this.kitchen(), place));
   }
 
   /** What the log says of an oven, in all. */
@@ -115,8 +162,8 @@ export class Kit {
     const k = this.learning.kitchen();
     const off = k ? ovenOff(k, ovenId) : null;
     if (!off || off.bakes === 0) return null;
-    const c = Math.round(off.typical);
-    return `in all ${c > 0 ? '+' : c < 0 ? '−' : ''}${Math.abs(c)} °C, from ${off.bakes} ${off.bakes === 1 ? 'bake' : 'bakes'}`;
+    const sign = off.typical > 0.5 ? '+' : off.typical < -0.5 ? '−' : '';
+    return `in all ${sign}${degreesBy(Math.abs(off.typical))}, from ${off.bakes} ${off.bakes === 1 ? 'bake' : 'bakes'}`;
   }
 
   protected setEnergy(e: Event): void {
@@ -130,10 +177,16 @@ export class Kit {
     if (value !== null) this.edit.change(`a kWh costs ${value}`, { ...k, energyPerKwh: value });
   }
 
-  protected setNumber(e: Event, field: 'altitudeM' | 'roomC', low: number, high: number, what: string): void {
+  protected setHeight(e: Event): void {
     const k = this.kitchen();
-    const value = this.edit.number(e, what, low, high, k[field]);
-    if (value !== null) this.edit.change(`${what} ${value}`, { ...k, [field]: value });
+    const m = this.edit.figure(e, 'height', 'height above the sea', -400, 5500, k.altitudeM);
+    if (m !== null && Math.abs(m - k.altitudeM) > 0.3) this.edit.change(`height ${this.edit.shown('height', m)}`, { ...k, altitudeM: Math.round(10 * m) / 10 }); // prettier-ignore
+  }
+
+  protected setRoom(e: Event): void {
+    const k = this.kitchen();
+    const c = this.edit.figure(e, 'temperature', 'room temperature', 5, 45, k.roomC);
+    if (c !== null && Math.abs(c - k.roomC) > 0.25) this.edit.change(`room ${this.edit.shown('temperature', c)}`, { ...k, roomC: Math.round(10 * c) / 10 }); // prettier-ignore
   }
 
   protected setWhole(
@@ -175,27 +228,37 @@ export class Kit {
     this.edit.change(oven.name, { ...k, ovens: k.ovens.map((o) => (o.id === oven.id ? { ...o, ...change } : o)) });
   }
 
-  protected ovenNumber(
-    e: Event,
-    oven: Oven,
-    field: 'litres' | 'racks' | 'biasC',
-    low: number,
-    high: number,
-    what: string,
-  ): void {
+  protected ovenNumber(e: Event, oven: Oven, field: 'litres' | 'racks', low: number, high: number, what: string): void {
     const value = this.edit.number(e, what, low, high, oven[field]);
     if (value !== null) this.setOven(oven, { [field]: value });
   }
 
+  /** What is declared of an oven that runs hot, K. */
+  protected setBias(e: Event, oven: Oven): void {
+    const biasC = this.edit.figure(e, 'kelvins', 'difference', -60, 60, oven.biasC ?? 0);
+    if (biasC !== null && biasC !== (oven.biasC ?? 0)) this.setOven(oven, { biasC });
+  }
+
+  /** Cubic feet are what ovens are sold by where lengths are in inches. */
+  protected readonly litre = computed(() => (this.kitchen().display.length === 'in' ? FT3_L : 1));
+  protected ovenSize(oven: Oven): number {
+    return Number((oven.litres / this.litre()).toFixed(this.litre() === 1 ? 0 : 1));
+  }
+  protected setSize(e: Event, oven: Oven): void {
+    const per = this.litre();
+    const value = this.edit.number(e, per === 1 ? 'oven in litres' : 'oven in cubic feet', per === 1 ? 8 : 0.3, per === 1 ? 200 : 7, this.ovenSize(oven)); // prettier-ignore
+    if (value !== null) this.setOven(oven, { litres: Math.round(value * per) });
+  }
+
   /** The rack as measured, `45 x 36`; empty when it is not. */
   protected rackWords(oven: Oven): string {
-    return oven.rackMm ? oven.rackMm.map((mm) => mm / 10).join(' x ') : '';
+    return oven.rackMm ? sizeIn(this.kitchen().display, ...oven.rackMm) : '';
   }
 
   /** What is taken for a rack that nobody has measured. */
   protected rackGuess(oven: Oven): string {
     const { wide, deep } = rackOf(oven);
-    return `${Math.round(wide / 10)} x ${Math.round(deep / 10)}`;
+    return sizeIn(this.kitchen().display, wide, deep);
   }
 
   protected setRack(e: Event, oven: Oven): void {
@@ -211,12 +274,13 @@ export class Kit {
       });
       return;
     }
-    const m = /^([\d.,]+)\s*(?:x|×|by|\*)\s*([\d.,]+)\s*(cm|mm|in)?$/i.exec(text);
-    const factor = { mm: 1, cm: 10, in: 25.4 }[(m?.[3] ?? 'cm').toLowerCase()] ?? 10;
-    const [wide, deep] = [m?.[1], m?.[2]].map((x) => Math.round(Number((x ?? '').replace(',', '.')) * factor));
-    if (!wide || !deep || wide < 150 || deep < 150 || wide > 900 || deep > 900) {
+    const parts = text.split(/\s*(?:x|×|by|\*)\s*/i);
+    const unit = /[a-z"”″]+$/i.exec(parts[1] ?? '')?.[0] ?? '';
+    const [wide, deep] = parts.map((p, i) => Math.round(readLength(i === 0 && !/[a-z"”″]$/i.test(p) ? p + unit : p, this.kitchen().display) ?? 0)); // prettier-ignore
+    if (parts.length !== 2 || !wide || !deep || wide < 150 || deep < 150 || wide > 900 || deep > 900) {
+      const d = this.kitchen().display;
       this.edit.problem.set(
-        `"${text}" is no rack I can picture: type its width and depth in cm, between 15 and 90, like ${this.rackGuess(oven)}. ${oven.rackMm ? `It stays ${this.rackWords(oven)}.` : 'Nothing was changed.'}`,
+        `"${text}" is no rack I can picture: type its width and depth, between ${lengthIn(d, 150)} and ${lengthIn(d, 900)}, like ${this.rackGuess(oven)}. ${oven.rackMm ? `It stays ${this.rackWords(oven)}.` : 'Nothing was changed.'}`,
       );
       field.value = this.rackWords(oven);
       return;
@@ -254,8 +318,8 @@ export class Kit {
   }
 
   protected bowlMl(e: Event, id: string, was: number): void {
-    const ml = this.edit.number(e, 'bowl in ml', 100, 30000, was);
-    if (ml !== null) this.setBowl(id, { ml });
+    const ml = this.edit.figure(e, 'capacity', 'bowl', 100, 30000, was);
+    if (ml !== null && ml !== was) this.setBowl(id, { ml: Math.round(ml) });
   }
 
   protected bowlName(e: Event, id: string): void {
@@ -286,7 +350,7 @@ export class Kit {
 
   protected mixerLimit(e: Event): void {
     const k = this.kitchen();
-    const g = this.edit.number(e, "mixer's flour in g", 50, 20000, k.mixer?.flourLimitG);
-    if (g !== null && k.mixer) this.edit.change(`mixer takes ${g} g`, { ...k, mixer: { ...k.mixer, flourLimitG: g } });
+    const g = this.edit.figure(e, 'mass', 'amount of flour', 50, 20000, k.mixer?.flourLimitG);
+    if (g !== null && k.mixer) this.edit.change(`mixer takes ${this.edit.shown('mass', g)}`, { ...k, mixer: { ...k.mixer, flourLimitG: Math.round(g) } }); // prettier-ignore
   }
 }

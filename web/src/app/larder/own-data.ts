@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Archive } from '../data/archive';
 import { Backup } from '../data/backup';
 import { BIN_DAYS } from '../data/bins';
@@ -14,7 +15,7 @@ import { BinPart } from './bin-part';
 /** The baker's own data: what keeps it safe, other kitchens on this device, and the light it is looked at in. */
 @Component({
   selector: 'orvin-own-data',
-  imports: [BinPart],
+  imports: [BinPart, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-data.html',
   styleUrls: ['./larder.scss', './own-data.scss'],
@@ -72,10 +73,5 @@ export class OwnData {
     this.desk.putDown();
     if (id && (await this.kitchens.remove(id)))
       this.notices.say('That kitchen is in the bin; it can be taken back there.');
-  }
-
-  protected async empty(): Promise<void> {
-    this.desk.putDown();
-    await this.kitchens.startEmpty('My kitchen');
   }
 }

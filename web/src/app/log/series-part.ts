@@ -19,7 +19,8 @@ import { kinds } from '../data/kinds';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { dateWords } from '../ui/when';
-import { degrees, readDegrees } from '../ui/words';
+import { degrees } from '../ui/words';
+import { readDegrees } from '../ui/reads';
 import { newId } from '../data/ids';
 
 type Kind = 'amount' | 'oven' | 'hand';

@@ -5,7 +5,7 @@ import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { Learning } from '../desk/learning';
 import { dateWords } from '../ui/when';
-import { degreesBy, ovenScale } from '../ui/words';
+import { degreesBy, thermometer } from '../ui/words';
 import { OvenDial } from './oven-dial';
 
 /** One thing that was learned, as a place on a line of its own. */
@@ -120,11 +120,11 @@ export class Taught {
   protected readonly forgotten = computed(() => Object.keys(this.desk.kitchen().forgotten ?? {}).length > 0);
 
   protected signed(k: number): string {
-    const x = Math.round(ovenScale() === 'F' ? k * 1.8 : k);
+    const x = Math.round(thermometer() === 'F' ? k * 1.8 : k);
     return x === 0 ? '0' : `${x > 0 ? '+' : '−'}${Math.abs(x)}`;
   }
   protected scale(): string {
-    return ovenScale() === 'F' ? '°F' : '°C';
+    return thermometer() === 'F' ? '°F' : '°C';
   }
   private day(b: BakeRecord): string {
     return dateWords(b.at, this.desk.kitchen().locale.zone);

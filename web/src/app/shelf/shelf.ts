@@ -16,6 +16,9 @@ import { Boards } from './boards';
 import { Intake } from './intake';
 import { ManyIn } from './many-in';
 
+/** The setting that says that a baker knows the sample for one. */
+const LOOKED = 'sample looked round';
+
 interface Standing {
   readonly id: string;
   readonly title: string;
@@ -65,7 +68,32 @@ export class Shelf {
   protected readonly standing = computed<readonly Standing[]>(() => this.onBoards().map((w) => this.stand(w.formula)));
   protected readonly weighed = inject(Boards).weighed;
 
+  /** The sample among the kitchens of this device. */
+  protected readonly sample = computed(() => this.kitchens.all().find((e) => e.demo));
+  private readonly looking = signal(true);
+  /** The open kitchen is the sample, and nobody has said yet that they know. */
+  protected readonly toldSample = computed(
+    () => !this.looking() && this.kitchens.current()?.demo === true && this.kitchens.all().every((e) => e.demo),
+  );
+
+  protected lookRound(): void {
+    this.looking.set(true);
+    void this.kitchens.setSetting(LOOKED, true);
+  }
+
+  /** A recipe of Orvin's own in the measures of the kitchen, put where it can be read. */
+  protected async tryOne(): Promise<void> {
+    const { recipeFor } = await import('./first-recipe');
+    this.text.set(recipeFor(this.kitchen()));
+    this.problem.set('');
+    this.read();
+  }
+
   constructor() {
+    void this.kitchens
+      .start()
+      .then(() => this.kitchens.setting(LOOKED))
+      .then((known) => this.looking.set(known === true));
     const boards = inject(Boards);
     effect((done) => {
       const [records, kitchen] = [this.onBoards(), this.kitchen()];

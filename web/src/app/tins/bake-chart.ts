@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { BakePrediction } from '@orvin/core';
 import type { Data, Layout } from 'plotly.js';
 import { PLOT, PlotHost, shownC, type Picture } from '../ui/plot-host';
-import { degrees, ovenScale } from '../ui/words';
+import { degrees, thermometer } from '../ui/words';
 
 /** Lines across the chart, in either scale. */
 const TICKS = { C: [20, 60, 100, 140, 180], F: [100, 200, 300, 400] } as const;
@@ -49,7 +49,7 @@ export class BakeChart extends PlotHost {
       name,
       mode: 'lines',
       line: { color: stroke, width, dash },
-      hovertemplate: `%{y:.0f} °${ovenScale()} ${name}<extra></extra>`,
+      hovertemplate: `%{y:.0f} °${thermometer()} ${name}<extra></extra>`,
     });
     const end =
       Math.max(b.minutes.late, old?.minutes.likely ?? 0, min(b.curve.at(-1)?.s ?? 0), min(b.after.at(-1)?.s ?? 0)) *
@@ -67,7 +67,7 @@ export class BakeChart extends PlotHost {
         name: 'middle, out of the oven',
         mode: 'lines',
         line: { color: colour('--rim'), width: 2, dash: 'dot' },
-        hovertemplate: `%{y:.0f} °${ovenScale()} middle, outside<extra></extra>`,
+        hovertemplate: `%{y:.0f} °${thermometer()} middle, outside<extra></extra>`,
       });
     if (old) data.unshift(line('centreC', old, `middle, ${this.beforeName()}`, colour('--ink-2'), 'dash', 1.8));
     const font = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', color: colour('--ink-2'), size: 13 };
@@ -116,7 +116,7 @@ export class BakeChart extends PlotHost {
         gridcolor: colour('--hair'),
         zeroline: false,
         fixedrange: true,
-        tickvals: TICKS[ovenScale()].filter((v) => v < topY && Math.abs(v - shownC(b.doneC)) > shownC(8) - shownC(0)),
+        tickvals: TICKS[thermometer()].filter((v) => v < topY && Math.abs(v - shownC(b.doneC)) > shownC(8) - shownC(0)),
       },
       shapes: [
         {

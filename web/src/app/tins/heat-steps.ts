@@ -17,7 +17,8 @@ import {
   type Way,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { degrees, degreesBy, readDegrees } from '../ui/words';
+import { degrees, degreesBy } from '../ui/words';
+import { readDegrees } from '../ui/reads';
 import { Shown } from '../ui/shown';
 
 const COVERS: readonly { readonly id: Cover; readonly words: string; readonly later: string }[] = [

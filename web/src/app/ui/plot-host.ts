@@ -4,7 +4,7 @@ import { toFahrenheit } from '@orvin/core';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
 import { once } from '../data/once';
 import { Theme } from './theme';
-import { ovenScale } from './words';
+import { thermometer } from './words';
 
 interface Plotter {
   react(root: HTMLElement, data: Data[], layout: Partial<Layout>, config: object): Promise<PlotlyHTMLElement>;
@@ -31,7 +31,7 @@ const theirPlotter = once(async (nonce: string | null) => {
 });
 
 /** A temperature in °C as the kitchen's dial has it, to a tenth. */
-export const shownC = (c: number): number => Math.round((ovenScale() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
+export const shownC = (c: number): number => Math.round((thermometer() === 'C' ? c : toFahrenheit(c)) * 10) / 10;
 
 export interface Picture {
   readonly data: Data[];
@@ -56,7 +56,7 @@ export abstract class PlotHost implements OnDestroy {
     effect(() => {
       this.shows();
       this.theme.name();
-      ovenScale();
+      thermometer();
       void this.draw();
     });
     effect((done) => {

@@ -1,5 +1,6 @@
 import { defaultKitchen, type Tin } from '@orvin/core';
-import { bakeWords, capital, degrees, dialWords, ovenScale, readDegrees, tinWords } from './words';
+import { readDegrees } from './reads';
+import { bakeWords, capital, degrees, dialWords, ovenScale, tinWords } from './words';
 
 const tin = (name: string): Tin => ({ ...(defaultKitchen.tins[0] as Tin), name });
 

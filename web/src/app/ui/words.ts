@@ -1,24 +1,18 @@
-import { signal } from '@angular/core';
-import type { BakeSetting, TinUse } from '@orvin/core';
-import { degreesIn, degreesMore, dialIn, toCelsius } from '@orvin/core/first';
+import { computed, signal } from '@angular/core';
+import type { BakeSetting, HeatScale, TinUse } from '@orvin/core';
+import { degreesIn, degreesMore, dialIn } from '@orvin/core/first';
 
 /** The scale that the kitchen's oven is marked in; set by the desk, followed by every view. */
-export const ovenScale = signal<'C' | 'F'>('C');
+export const ovenScale = signal<HeatScale>('C');
+
+/** What its thermometers show: a gas oven has marks, its middle has degrees. */
+export const thermometer = computed<'C' | 'F'>(() => (ovenScale() === 'F' ? 'F' : 'C'));
 
 /** A temperature as this kitchen reads it: `175 °C`, `347 °F`. Dials in °F are marked in steps of five. */
 export const degrees = (c: number, dial = false): string => (dial ? dialIn : degreesIn)(ovenScale(), c);
 
 /** A difference of temperature as this kitchen reads it: `10 °C`, `18 °F`. */
 export const degreesBy = (k: number): string => degreesMore(ovenScale(), k);
-
-/** Reads a heat typed for the oven: `180`, `350 F`, `160 fan`. A bare number is in the kitchen's own scale. */
-export function readDegrees(text: string): { ovenC: number; fan: boolean } | null {
-  const m = /(\d{2,3}(?:[.,]\d+)?)\s*°?\s*([cf])?(?![a-z])/i.exec(text);
-  if (!m?.[1]) return null;
-  const value = Number(m[1].replace(',', '.'));
-  const scale = (m[2] ?? ovenScale()).toUpperCase();
-  return { ovenC: scale === 'F' ? Math.round(toCelsius(value)) : value, fan: /fan/i.test(text) };
-}
 
 const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
