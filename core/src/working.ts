@@ -35,7 +35,7 @@ export {
   type Consistency,
   type Family,
 } from './balance/families.js';
-export { capacityIn, heavyIn, heightIn, lengthIn, massBetween, massChange, massG, massIn, massUnit, massValue, rimIn, sizeIn } from './quantity/figures.js'; // prettier-ignore
+export { capacityIn, heavyIn, heightIn, lengthIn, massBetween, massChange, massG, massIn, massUnit, massValue, rimIn, sizeIn, wholeMassIn } from './quantity/figures.js'; // prettier-ignore
 export { readCapacity, readDial, readHeight, readLength, readMass, readTemperature } from './quantity/typed.js';
 export { sliceChange } from './slice/change.js';
 export { sliceOf, type Seen, type Slice } from './slice/slice.js';

@@ -190,7 +190,7 @@ function told(formula: Formula, preset: Preset, plan: Planned, found: Found, ask
       had.every((w) => keeps(w, f)) &&
       allItems(f).every((i) => allItems(named).some((x) => x.ingredient === i.ingredient) || asked.fits(ingredientFor(f, i, kitchen))), // prettier-ignore
   );
-  const heated = heatBy(even.formula, asked.heatC - coolerBy(formula, plan, came, kitchen));
+  const heated = heatBy(even.formula, asked.heatC - coolerBy(formula, plan, came, kitchen), kitchen);
   const replaced = [...came.values()].flat().map((x) => x.replacement);
   const unmet = asked.bending
     ? plan.pinnedWishes

@@ -1,3 +1,5 @@
+import { degreesIn } from '../quantity/degrees.js';
+import { heightIn } from '../quantity/figures.js';
 import { weigh } from '../balance/weigh.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
@@ -127,7 +129,7 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
         ...base,
         kitchen: { ...kitchen, altitudeM: at },
         wishes: [
-          { kind: 'lift', max: now * thin * 1.04, words: `lift for ${Math.round(at)} m` },
+          { kind: 'lift', max: now * thin * 1.04, words: `lift for ${heightIn(kitchen.display, at)}` },
           { kind: 'measure', of: 'water', min: w.totals.waterPct * (1 + wetter * 0.6), words: 'a little more liquid' },
           {
             kind: 'measure',
@@ -139,7 +141,7 @@ export function ask(preset: Preset, formula: Formula, kitchen: Kitchen, o: Prese
         bending: true,
         heatC: at >= 900 ? 10 : 0,
         costs: [
-          `for ${Math.round(at)} m: water boils at about ${Math.round(100 - at / 300)} °C, so test early and go by the middle, not the clock`,
+          `for ${heightIn(kitchen.display, at)}: water boils at about ${degreesIn(kitchen.display.temperature, 100 - at / 300)}, so test early and go by the middle, not the clock`,
         ],
       };
     }

@@ -1,3 +1,5 @@
+import { asMeasured } from '../quantity/amount.js';
+import { massUnit, wholeMassIn } from '../quantity/figures.js';
 import { families, familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import type { FamilyId, Formula, Ingredient, Kitchen, TinUse } from '../formula/types.js';
@@ -106,7 +108,7 @@ export async function compose(
   if (!(batterG >= 50 && batterG <= 50_000))
     return conflict(
       'wishes',
-      `${Math.round(batterG)} g of batter is no batch for a kitchen. Choose other tins, or fewer pieces.`,
+      `${wholeMassIn(kitchen.display, batterG)} of batter is no batch for a kitchen. Choose other tins, or fewer pieces.`,
     );
   const now = weigh(gummed, kitchen).totals.batterG;
   const start = roundedTo(gummed, batterG / now, batterG, kitchen, wishes.flavours ?? []);
@@ -234,7 +236,7 @@ function finished(
     ...g,
     items: g.items.map((i) => ({
       ...i,
-      words: `${i.grams} g ${shortName(ingredientOf(i.ingredient, undefined, kitchen))}`,
+      words: `${massUnit(kitchen.display) === 'oz' ? asMeasured(i.grams, ingredientOf(i.ingredient, undefined, kitchen), kitchen.measures) : `${i.grams} g`} ${shortName(ingredientOf(i.ingredient, undefined, kitchen))}`,
     })),
   }));
   const formula: Formula = {
@@ -246,7 +248,7 @@ function finished(
   const proposal = proposalOf('new', start, bowl, { ...found, formula }, request, { title: formula.title });
   return {
     ...proposal,
-    words: `${formula.title}: ${Math.round(w.totals.batterG)} g of batter, ${pieces} ${s.piece}; ${proposal.after.words}`,
+    words: `${formula.title}: ${wholeMassIn(kitchen.display, w.totals.batterG)} of batter, ${pieces} ${s.piece}; ${proposal.after.words}`,
     // a new formula has nothing to change from
     lines: [],
     changes: [],

@@ -1,3 +1,4 @@
+import { massChange, massIn, massUnit } from '../quantity/figures.js';
 import { reworded } from '../method/reword.js';
 import { assess } from '../balance/assess.js';
 import { allergensOf, cautionsOf } from '../balance/cautions.js';
@@ -10,7 +11,6 @@ import { applyChanges, allItems, ingredientFor } from '../formula/formula.js';
 import type { Formula, Ingredient, Item, Kitchen } from '../formula/types.js';
 import type { Verdict } from '../balance/verdict.js';
 import { asMeasured } from '../quantity/amount.js';
-import { plain } from '../quantity/numbers.js';
 import type { Sure } from '../plausible/suspects.js';
 import type { Bowl } from './bowl.js';
 import { formulaWith } from './bowl.js';
@@ -112,7 +112,9 @@ function amountWords(grams: number, ingredient: Ingredient, item: Item, kitchen:
   if (grams < 0.05) return 'none';
   const by = asMeasured(grams, ingredient, kitchen.measures, item.form);
   const small = ingredient.role === 'leavener' || ingredient.role === 'salt' || ingredient.role === 'flavour';
-  return small || ingredient.role === 'egg' ? by : `${plain(Math.round(grams * 10) / 10)} g`;
+  // whoever weighs in ounces thinks in cups
+  const byCup = small || ingredient.role === 'egg' || massUnit(kitchen.display) === 'oz';
+  return byCup ? by : massIn(kitchen.display, Math.round(grams * 10) / 10);
 }
 
 function lineWords(
@@ -141,7 +143,7 @@ function lineWords(
       return `${pairOf(to, from)[0]}, ${is}, for ${pairOf(to, from)[1]}, ${was}`;
     case 'amount':
       // where spoons or eggs read the same, grams tell them apart
-      if (was === is) return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${plain(fromG)} → ${plain(toG)} g`;
+      if (was === is) return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${massChange(kitchen.display, fromG, toG)}`;
       return toG < 0.05 ? `no ${shortName(from)}` : `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${was} → ${is}`;
   }
 }

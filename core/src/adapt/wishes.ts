@@ -1,3 +1,4 @@
+import { told } from '../quantity/figures.js';
 import { allItems } from '../formula/formula.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Formula, Ingredient, Kitchen } from '../formula/types.js';
@@ -96,18 +97,19 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
     const item = allItems(formula).find((i) => i.id === itemId);
     return item ? ingredientName(item.ingredient, formula, kitchen) : itemId;
   };
+  const mass = (g: number): string => told(kitchen, `${round(g)} g`);
   switch (wish.kind) {
     case 'hold':
       return `${nameOf(wish.itemId)} stays as it is`;
     case 'amount': {
       const { minG, maxG } = wish;
       const what = nameOf(wish.itemId);
-      if (minG !== undefined && minG === maxG) return `exactly ${round(minG)} g of ${what}`;
-      if (minG !== undefined && maxG !== undefined) return `${round(minG)} to ${round(maxG)} g of ${what}`;
-      return minG !== undefined ? `at least ${round(minG)} g of ${what}` : `at most ${round(maxG ?? 0)} g of ${what}`;
+      if (minG !== undefined && minG === maxG) return `exactly ${mass(minG)} of ${what}`;
+      if (minG !== undefined && maxG !== undefined) return `${told(kitchen, `${round(minG)} to ${round(maxG)} g`)} of ${what}`;
+      return minG !== undefined ? `at least ${mass(minG)} of ${what}` : `at most ${mass(maxG ?? 0)} of ${what}`;
     }
     case 'have':
-      return `only ${round(wish.grams)} g of ${ingredientName(wish.ingredient, formula, kitchen)} is there`;
+      return `only ${mass(wish.grams)} of ${ingredientName(wish.ingredient, formula, kitchen)} is there`;
     case 'stock': {
       const short = shortOf(formula, kitchen).map((x) => ingredientName(x.ingredient, formula, kitchen));
       return `nothing but what is in stock${short.length > 0 ? ` (there is not enough ${short.join(', ')})` : ''}`;
@@ -135,7 +137,7 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
     case 'left-soda':
       return wish.min !== undefined ? 'soda left over, for a darker crumb' : 'no soda left over';
     case 'batter':
-      return `${round(wish.grams)} g of batter`;
+      return `${mass(wish.grams)} of batter`;
   }
 }
 

@@ -1,3 +1,4 @@
+import { toldAll } from '../quantity/figures.js';
 import type { Problem } from '../errors.js';
 import type { BakeConditions, Kitchen } from '../formula/types.js';
 import { degreesIn } from '../quantity/degrees.js';
@@ -220,5 +221,5 @@ export function problemsOf(input: BakeInput, kitchen?: Kitchen): Problems {
   const ofTin = tinProblems(input.tin);
   const stops = [...ofTin.filter((p) => p.id !== 'tin-capacity'), ...found.filter((r) => !r.doubt).map(problem)];
   const doubts = [...ofTin.filter((p) => p.id === 'tin-capacity'), ...found.filter((r) => r.doubt).map(problem)];
-  return { stops: stops.length > 0 ? stops : depthProblems(input), doubts };
+  return toldAll(kitchen, { stops: stops.length > 0 ? stops : depthProblems(input), doubts }, ['place', 'remedy']);
 }

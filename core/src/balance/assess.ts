@@ -1,3 +1,4 @@
+import { toldAll } from '../quantity/figures.js';
 import { allItems, usableGrams } from '../formula/formula.js';
 import type { Band, FamilyId, Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -96,6 +97,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
   const warnings = temperatureWarnings(lines, methods.chosen, w.temperatureC.typical, kitchen.roomC);
   const held = heldAgainst(formula, w, kitchen);
   const lift = held ? within(w.lift, held.spans.lift) : w.lift;
+  const shown = <T>(of: T): T => toldAll(kitchen, of, ['formula', 'ingredient', 'item']);
   const verdicts = verdictsOf(formula, lines, totals, lift, ledger, family, held, kitchen);
   return {
     items: allItems(formula).map((i) => {
@@ -106,13 +108,13 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
     lift,
     ledger,
     crumb: crumbOf(lines, ledger, totals, w.masked, kitchen),
-    thumb,
+    thumb: shown(thumb),
     beam,
     water: held ? { ...water, usual: waterLeft(held.spans, water) } : water,
     parts,
-    methods,
+    methods: shown(methods),
     texture: textureOf(lines, totals, w.lift, ledger, beam, water, family, methods.chosen),
-    verdicts:
+    verdicts: shown(
       totals.baseG - totals.cocoaG <= 0
         ? verdicts
         : [
@@ -121,6 +123,7 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
             ...processVerdicts(methods, warnings, family),
             ...thumbVerdicts(totals, parts, thumb, family),
           ],
+    ),
     batter: {
       densityGPerMl: densityOf(totals, family),
       temperatureC: w.temperatureC.typical,
@@ -128,9 +131,9 @@ export function assess(formula: Formula, kitchen: Kitchen = defaultKitchen, opti
       consistency: w.consistency,
     },
     family: { ...nearestFamily(formula.family, held?.kin ?? []), as: family },
-    cautions: cautionsOf(formula, kitchen),
+    cautions: shown(cautionsOf(formula, kitchen)),
     allergens: allergensOf(formula, kitchen),
-    advice: adviceFor(formula, kitchen, w, held, options.locked ?? []),
+    advice: shown(adviceFor(formula, kitchen, w, held, options.locked ?? [])),
     // without flour or anything in its place there is nothing ordinary about it
     merit: held?.merit ?? (lines.length > 0 && totals.baseG <= 0 ? NO_FLOUR : 0),
     plausible: held && {

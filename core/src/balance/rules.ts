@@ -137,7 +137,7 @@ export function jointVerdicts(t: Totals, lift: Lift, beam: Beam, water: WaterLin
       severity: 'note',
       short: dry ? 'Stiff once all have drunk.' : 'Loose even once all have drunk.',
       words: dry
-        ? `${who?.name.replace(/,.*/, '')} drinks ${Math.round(who?.drinksG ?? 0)} g of the ${Math.round(t.waterG)} g of water, which leaves ${whole(Math.max(0, water.availablePct))} %: stiffer than most ${family.plural}.`
+        ? `${who?.name.replace(/,.*/, '')} drinks ${Math.round((100 * (who?.drinksG ?? 0)) / Math.max(t.waterG, 1e-9))} % of the water, which leaves ${whole(Math.max(0, water.availablePct))} %: stiffer than most ${family.plural}.`
         : `Looser than most ${family.plural} even once all have drunk: ${whole(water.availablePct)} % of water is left, and it sets late.`,
       rule: `Water left after cocoa, bran, whole grain and coconut have drunk: ${whole(water.usual[0])}–${whole(water.usual[1])} % of flour in ${aFamily(family)}`,
     });

@@ -1,3 +1,4 @@
+import { heavyIn } from '../quantity/figures.js';
 import type { Formula } from '../formula/types.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
 import type { Kitchen } from '../formula/types.js';
@@ -178,7 +179,7 @@ function ledgerVerdict(ledger: Ledger, masked: boolean): Verdict {
   const left = ledger.leftSodaGPer100gBatter.typical;
   const tang = ledger.leftAcidMeqPer100gBatter.typical;
   const rule =
-    'Left-over soda per 100 g batter: unnoticed below 0.10 g, browner to 0.22, dark and soapy-risky above; tang from 3 meq of left-over acid';
+    'Left-over soda as a share of the batter: unnoticed below 0.10 %, browner to 0.22 %, dark and soapy-risky above; tang from 3 meq of left-over acid in 100 g';
   const share = `${Math.round(100 * ledger.unmetShare)} % of the soda has no acid to meet`;
   if (ledger.bicarbonateMmol < 1e-6 && tang < TANG_MEQ)
     return { id: 'ledger', state: 'ok', severity: 'note', words: 'No soda or powder to settle.', rule };
@@ -234,7 +235,7 @@ function amountVerdicts(formula: Formula, kitchen?: Kitchen): Verdict[] {
       severity: bad ? 'faulty' : 'unusual',
       words: bad
         ? `${what}: ${String(g)} g cannot be weighed, so it counts as nothing. Type the amount again.`
-        : `${what}: ${Math.round(g / 1000)} kg is a caterer's amount. If a decimal slipped, type it again.`,
+        : `${what}: ${heavyIn(kitchen?.display, 1000 * Math.round(g / 1000))} is a caterer's amount. If a decimal slipped, type it again.`,
       rule: 'Amounts from 0 g to 50 kg',
     });
   }

@@ -1,3 +1,5 @@
+import { massIn, wholeMassIn } from '../quantity/figures.js';
+import type { Display } from '../formula/types.js';
 /** What a scale shows: g with what stood on it taken off or not, whether it is at rest, whether it is overloaded. */
 export interface Weight {
   readonly grams: number;
@@ -18,12 +20,12 @@ export interface Poured {
 export const MOST_SCALED = 1.5;
 
 /** A weight is right within 2 %, and within half a step of the scale. */
-export function pour(wantedG: number, pouredG: number, scaleG: number): Poured {
+export function pour(wantedG: number, pouredG: number, scaleG: number, display?: Display): Poured {
   const within = Math.max(0.02 * wantedG, scaleG / 2);
   const missingG = wantedG - pouredG;
   const factor = wantedG > 0 ? pouredG / wantedG : 1;
   const g = (x: number): string =>
-    `${Math.abs(x) < 10 ? Math.round(Math.abs(x) * 10) / 10 : Math.round(Math.abs(x))} g`;
+    massIn(display, Math.abs(x) < 10 ? Math.round(Math.abs(x) * 10) / 10 : Math.round(Math.abs(x)));
   if (Math.abs(missingG) <= within) return { state: 'right', missingG, factor, words: 'right' };
   if (missingG > 0) return { state: 'short', missingG, factor, words: `${g(missingG)} more` };
   return {
@@ -106,11 +108,11 @@ export const zeroScale = (p: Pouring, now: number): Pouring => ({
  * The scale went silent: what it showed last is in, and it counts on from where it comes back, since a scale that starts
  * again begins from nothing.
  */
-export function scaleSilent(p: Pouring): Pouring {
+export function scaleSilent(p: Pouring, display?: Display): Pouring {
   if (p.zeroG === null) return p;
   // with the bowl off it, what it shows says nothing of what is in
   const inG = p.emptyG === null ? Math.max(0, p.inG) : p.restG;
-  const words = inG > 0.5 ? `${Math.round(inG)} g were in when it went silent` : '';
+  const words = inG > 0.5 ? `${wholeMassIn(display, inG)} were in when it went silent` : '';
   return { ...beginPouring(null, inG), asks: false, words };
 }
 

@@ -1,3 +1,4 @@
+import { told, toldAll } from '../quantity/figures.js';
 import { weigh } from '../balance/weigh.js';
 import type { BakePrediction } from '../bake/predict.js';
 import type { PlanMark } from '../bake/plan.js';
@@ -93,5 +94,12 @@ export function steps(formula: Formula, plan: CounterPlan = {}, kitchen: Kitchen
     ...after(work, p),
   ];
   const once = list.filter((s, i) => list.findIndex((x) => x.id === s.id) === i);
-  return frozen ? fromFreezer(once, p) : once;
+  return (frozen ? fromFreezer(once, p) : once).map((s) => inUnits(s, kitchen));
+}
+
+/** A step in the kitchen's units; the baker's own words stay as they are. */
+function inUnits(s: Step, kitchen: Kitchen): Step {
+  const { detail, looks, wrong, wanted, caution, called, marks } = s;
+  const shown = toldAll(kitchen, { detail, looks, wrong, wanted, caution, marks, ...(called !== undefined && { called }) }); // prettier-ignore
+  return { ...s, ...shown, words: s.own ? s.words : told(kitchen, s.words) };
 }

@@ -1,3 +1,4 @@
+import { wholeMassIn } from '../quantity/figures.js';
 import { familyOf } from '../balance/families.js';
 import { weigh } from '../balance/weigh.js';
 import { butterWait, eggWait } from '../counter/prepare.js';
@@ -118,7 +119,7 @@ export function build(bake: DayBake, kitchen: Kitchen): Built {
   const tinsStep = find('tins')[0];
   const weighStep = find('weigh')[0];
   const weighs = weighStep
-    ? add('weigh', weighStep.words, `${w.lines.length} ingredients, ${Math.round(w.totals.batterG)} g`, minutesOf(weighStep), true) // prettier-ignore
+    ? add('weigh', weighStep.words, `${w.lines.length} ingredients, ${wholeMassIn(kitchen.display, w.totals.batterG)}`, minutesOf(weighStep), true) // prettier-ignore
     : null;
   const tinsV =
     weighs !== null && !tinsStep

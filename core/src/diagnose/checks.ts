@@ -1,3 +1,5 @@
+import type { Kitchen } from '../formula/types.js';
+import { degreesMore } from '../quantity/degrees.js';
 import type { CauseId } from './causes.js';
 import type { Diagnosed, FactId } from './facts.js';
 import type { Ranked } from './rank.js';
@@ -21,11 +23,15 @@ interface Look {
   readonly known?: FactId;
 }
 
+/** By how much air that matters differs from the dial, K; its place in the words. */
+const AIR_OFF_K = 15;
+const STEP = '{degrees}';
+
 /** Looks that cost little. The chances are judgements. */
 export const looks: readonly Look[] = [
   { id: 'middle', words: 'Next time put a thermometer into the middle before it comes out: below its setting temperature means too soon.', yes: { underbaked: 0.9, 'oven cool': 0.4, 'deep tin': 0.45, 'dark tin': 0.3, 'oven hot': 0.4 }, else: 0.08, known: 'centre' },
-  { id: 'air', words: 'Hang a thermometer on the rack for a whole bake: 15 °C or more above the dial means a hot oven, as much below a cool one.', yes: { 'oven hot': 0.85, 'burnt base': 0.35 }, else: 0.1, known: 'air' },
-  { id: 'air low', words: 'Hang a thermometer on the rack for a whole bake: 15 °C or more below the dial means a cool oven.', yes: { 'oven cool': 0.85, underbaked: 0.3 }, else: 0.08, known: 'air' },
+  { id: 'air', words: 'Hang a thermometer on the rack for a whole bake: {degrees} or more above the dial means a hot oven, as much below a cool one.', yes: { 'oven hot': 0.85, 'burnt base': 0.35 }, else: 0.1, known: 'air' },
+  { id: 'air low', words: 'Hang a thermometer on the rack for a whole bake: {degrees} or more below the dial means a cool oven.', yes: { 'oven cool': 0.85, underbaked: 0.3 }, else: 0.08, known: 'air' },
   { id: 'hot water', words: 'Stir half a teaspoon of the powder into half a cup of hot water: if it hardly foams, the powder is spent.', yes: { 'old powder': 0.92 }, else: 0.04 },
   { id: 'weigh flour', words: 'Measure the flour as always, then weigh it: more than the formula says means a packed cup.', yes: { 'flour heavy': 0.9 }, else: 0.12, known: 'flour weighed' },
   { id: 'level', words: 'Lay a round lid with a spoon of water in it on the rack: water that runs to one side means the rack is not level.', yes: { 'oven tilts': 0.9 }, else: 0.06 },
@@ -52,7 +58,8 @@ const entropy = (list: readonly number[]): number => {
  * What would tell the likeliest causes apart: the looks by how many bits of the doubt between them each settles on
  * average. What is known already is not asked again.
  */
-export function tellingApart(ranked: readonly Ranked[], nothing: number, d: Diagnosed): Check[] {
+export function tellingApart(ranked: readonly Ranked[], nothing: number, d: Diagnosed, kitchen: Kitchen): Check[] {
+  const more = degreesMore(kitchen.display.temperature, AIR_OFF_K);
   const open = ranked.slice(0, 8).filter((r) => r.probability > 0.02);
   const priors = [...open.map((r) => r.probability), nothing];
   const doubt = entropy(priors);
@@ -66,7 +73,7 @@ export function tellingApart(ranked: readonly Ranked[], nothing: number, d: Diag
       };
       const total = priors.reduce((a, b) => a + b, 0);
       const left = (after((i) => yes[i] ?? 0) + after((i) => 1 - (yes[i] ?? 0))) / total;
-      return { id: l.id, words: l.words, bits: doubt - left };
+      return { id: l.id, words: l.words.replace(STEP, more), bits: doubt - left };
     })
     .filter((c) => c.bits > 0.08)
     .sort((a, b) => b.bits - a.bits)

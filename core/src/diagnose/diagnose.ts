@@ -1,3 +1,4 @@
+import { toldAll } from '../quantity/figures.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { symptomName, type SymptomId } from '../log/symptoms.js';
 import type { BakeRecord } from '../log/types.js';
@@ -69,7 +70,9 @@ export function diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitche
   const stands = first !== undefined && first.probability > nothing && first.probability > STANDS;
   // somebody who saw something is owed three thoughts at least
   const list = ranked.filter((r, i) => r.probability >= 0.03 || (seen.length > 0 && i < 3)).slice(0, 6);
-  return {
+  return toldAll(
+    kitchen,
+    {
     causes: list.map((r) => ({
       id: r.cause.id,
       name: r.cause.name,
@@ -81,9 +84,11 @@ export function diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitche
     nothing,
     stands,
     words: wordsOf(list, nothing, stands, seen),
-    checks: tellingApart(ranked, nothing, d),
+    checks: tellingApart(ranked, nothing, d, kitchen),
     unexplained: first ? seen.filter((s) => (first.cause.shows[s] ?? 0) < 0.1) : [...seen],
-  };
+    },
+    ['formula'],
+  );
 }
 
 function wordsOf(list: readonly Ranked[], nothing: number, stands: boolean, seen: readonly SymptomId[]): string {

@@ -3,10 +3,15 @@ import type { BakePrediction } from '../bake/predict.js';
 import { plain } from '../quantity/numbers.js';
 import type { TinFit } from '../tin/fit.js';
 import { outlineOf } from '../tin/geometry.js';
-import type { Explanation } from './explain.js';
+import type { Kitchen } from '../formula/types.js';
+import { inUnits, type Explanation } from './types.js';
 
 /** Where a predicted time comes from: the model, what known bakes did to it, and how sure it is. */
-export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
+export function explainBake(fit: TinFit, p: BakePrediction, kitchen?: Kitchen): Explanation {
+  return inUnits(bakeExplained(fit, p), kitchen);
+}
+
+function bakeExplained(fit: TinFit, p: BakePrediction): Explanation {
   const c = p.calibration;
   const { early, likely, late } = p.minutes;
   return {
@@ -22,7 +27,7 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
         name: 'done at',
         value: p.doneC,
         unit: '°C in the middle',
-        from: 'the family and what sets its crumb, less 1 °C for each 300 m of height',
+        from: 'the family and what sets its crumb, less what water boils cooler at this height',
       },
       {
         name: 'heat against an ordinary oven',
@@ -43,7 +48,11 @@ export function explainBake(fit: TinFit, p: BakePrediction): Explanation {
 }
 
 /** Where fill and rise in a tin come from. */
-export function explainFit(fit: TinFit): Explanation {
+export function explainFit(fit: TinFit, kitchen?: Kitchen): Explanation {
+  return inUnits(fitExplained(fit), kitchen);
+}
+
+function fitExplained(fit: TinFit): Explanation {
   const o = outlineOf(fit.tin);
   const ml = fit.fill * fit.capacityMl;
   return {
@@ -52,7 +61,7 @@ export function explainFit(fit: TinFit): Explanation {
       : `The batter’s volume against the tin’s ${fit.tin.capacityMl ? 'measured' : 'geometric'} capacity. It rises by its family’s usual factor, placed by where the lift lies in its band; the crown stands a little above the mean.`,
     equation: o.free
       ? `${plain(fit.perCupG)} g each, ${plain(fit.batterMm)} mm thick`
-      : `${plain(ml)} ml ÷ ${plain(fit.capacityMl)} ml = ${Math.round(100 * fit.fill)} %; ${plain(fit.batterMm)} mm × ${fit.rise.toFixed(2)}, crown at ${plain(fit.crownMm)} of ${plain(o.depth)} mm`,
+      : `${plain(ml)} ml ÷ ${plain(fit.capacityMl)} ml = ${Math.round(100 * fit.fill)} %; ${plain(fit.batterMm)} mm × ${fit.rise.toFixed(2)}, crown at ${plain(fit.crownMm)} mm of ${plain(o.depth)} mm`,
     inputs: [
       { name: 'batter', value: fit.batterG, unit: 'g', from: 'the formula, divided by capacity' },
       {

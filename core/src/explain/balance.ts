@@ -152,7 +152,7 @@ export function explainHydration(w: Weighed, held: Held | null): Explanation {
   const drinkers = w.water.entries.filter((e) => e.drinksG > 0.5).sort((a, b) => b.drinksG - a.drinksG);
   return {
     words: `Water that is left for the flour once cocoa, bran, whole grain and coconut have drunk. ${kind} that is else like this mostly keeps ${plain(low)}–${plain(high)} % of its flour.`,
-    equation: `(${plain(t.waterG)} − ${plain(t.drunkG)}) g ÷ ${plain(t.flourG)} g flour × 100 = ${plain(t.availablePct)} %`,
+    equation: `(${plain(t.waterG)} g − ${plain(t.drunkG)} g) ÷ ${plain(t.flourG)} g flour × 100 = ${plain(t.availablePct)} %`,
     inputs: drinkers.slice(0, 5).map((e) => ({
       name: `${e.name.toLowerCase()} drinks`,
       value: e.drinksG,

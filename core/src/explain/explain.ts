@@ -23,7 +23,7 @@ import {
   explainThumb,
   explainVolume,
 } from './leavening.js';
-import type { Explanation } from './types.js';
+import { inUnits, type Explanation } from './types.js';
 
 export type { Explanation } from './types.js';
 
@@ -67,6 +67,10 @@ export type ExplainKey = (typeof explainable)[number] | `${(typeof explainableOf
  * @throws OrvinError `unknown-key`, `unknown-item`
  */
 export function explain(formula: Formula, key: ExplainKey | string, kitchen: Kitchen = defaultKitchen): Explanation {
+  return inUnits(explained(formula, key, kitchen), kitchen);
+}
+
+function explained(formula: Formula, key: string, kitchen: Kitchen): Explanation {
   const w = weigh(formula, kitchen, true);
   const [head, id] = key.split(':');
   if (head === 'grams' || head === 'bakersPct') return explainItem(formula, head, id ?? '', w, kitchen);

@@ -1,3 +1,4 @@
+import { told, toldAll } from '../quantity/figures.js';
 import { OrvinError } from '../errors.js';
 import { band } from '../formula/bands.js';
 import type { Band, Group, Kitchen } from '../formula/types.js';
@@ -78,7 +79,7 @@ export function surfacesOf(
  * @throws OrvinError `bad-argument`
  */
 export function finish(fits: readonly TinFit[], wish: FinishWish, kitchen: Kitchen = defaultKitchen): FinishPlan {
-  const build = builds.find((b) => b.id === wish.id);
+  const build = toldAll(kitchen, builds.find((b) => b.id === wish.id));
   if (!build) throw new OrvinError('bad-argument', `There is no finish '${String(wish.id)}'.`);
   const stacked = wish.stacked === true && fits.some((f) => f.count > 1 && !outlineOf(f.tin).free);
   const sides = (wish.sides ?? stacked) && build.mm.sides > 0;
@@ -118,10 +119,10 @@ export function finish(fits: readonly TinFit[], wish: FinishWish, kitchen: Kitch
     covers,
     grams: band(typical * spread.low, typical, typical * spread.high),
     lines,
-    words,
+    words: told(kitchen, words),
     crumbCoat:
       sides && stacked
-        ? `First a crumb coat of ${CRUMB_MM} mm, about ${Math.round(((s.top + s.sides) * CRUMB_MM * build.gPerMl) / 10)} g of it, then 15–30 minutes in the fridge.`
+        ? told(kitchen, `First a crumb coat of ${CRUMB_MM} mm, about ${Math.round(((s.top + s.sides) * CRUMB_MM * build.gPerMl) / 10)} g of it, then 15–30 minutes in the fridge.`) // prettier-ignore
         : null,
   };
 }

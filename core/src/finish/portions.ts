@@ -1,5 +1,6 @@
+import { lengthIn, sizeIn } from '../quantity/figures.js';
 import { outlineOf } from '../tin/geometry.js';
-import type { Tin } from '../formula/types.js';
+import type { Kitchen, Tin } from '../formula/types.js';
 
 /** How a cake is cut into so many pieces. */
 export interface CutPlan {
@@ -22,10 +23,10 @@ const NARROW_MM = 18;
  *
  * @param wanted whole number of pieces; of a grid as near as rows and columns come, never fewer
  */
-export function cutPlan(tin: Tin, wanted: number): CutPlan {
+export function cutPlan(tin: Tin, wanted: number, kitchen?: Pick<Kitchen, 'display'>): CutPlan {
   const n = Math.max(1, Math.round(Number.isFinite(wanted) ? wanted : 1));
   const o = outlineOf(tin);
-  const cm = (mm: number): string => `${Math.round(mm) / 10}`;
+  const long = (mm: number): string => lengthIn(kitchen?.display, Math.max(20, mm));
   if (o.cups > 1 || tin.shape === 'cup')
     return {
       kind: 'pieces',
@@ -43,7 +44,7 @@ export function cutPlan(tin: Tin, wanted: number): CutPlan {
       rows: 1,
       columns: n,
       sizeMm: [thick, o.top2],
-      words: `${n} slices of ${cm(thick)} cm${thick < THIN_MM ? ': too thin to hold together' : ''}`,
+      words: `${n} slices of ${long(thick)}${thick < THIN_MM ? ': too thin to hold together' : ''}`,
     };
   }
   if (o.kind === 'round') {
@@ -54,7 +55,7 @@ export function cutPlan(tin: Tin, wanted: number): CutPlan {
       rows: 1,
       columns: n,
       sizeMm: [rim, (o.top - o.tube) / 2],
-      words: `${n} wedges, ${cm(rim)} cm at the rim, ${Math.round(360 / n)}° each${rim < NARROW_MM ? ': too narrow to stand' : ''}`,
+      words: `${n} wedges, ${long(rim)} at the rim, ${Math.round(360 / n)}° each${rim < NARROW_MM ? ': too narrow to stand' : ''}`,
     };
   }
   let best = { rows: 1, columns: n, score: Infinity };
@@ -72,6 +73,6 @@ export function cutPlan(tin: Tin, wanted: number): CutPlan {
     rows: best.rows,
     columns: best.columns,
     sizeMm: [a, b],
-    words: `${best.columns} by ${best.rows}: ${pieces} pieces of ${cm(a)} × ${cm(b)} cm${pieces > n ? `, ${pieces - n} more than asked` : ''}`,
+    words: `${best.columns} by ${best.rows}: ${pieces} pieces of ${sizeIn(kitchen?.display, a, b)}${pieces > n ? `, ${pieces - n} more than asked` : ''}`,
   };
 }

@@ -1,3 +1,4 @@
+import { massChange, massIn } from '../quantity/figures.js';
 import { withNamed } from '../ingredient/named.js';
 import { ingredientOf } from '../ingredient/catalogue.js';
 import type { Change, Formula, Group, GroupRole, Ingredient, Item, Kitchen } from './types.js';
@@ -84,7 +85,8 @@ export interface Difference {
 const tenth = (g: number): number => Math.round(g * 10) / 10;
 
 /** What changed from `a` to `b`, in reading order, in words. */
-export function differences(a: Formula, b: Formula): Difference[] {
+export function differences(a: Formula, b: Formula, kitchen?: Kitchen): Difference[] {
+  const d = kitchen?.display;
   const out: Difference[] = [];
   if (a.title !== b.title) out.push({ kind: 'title', words: `"${a.title}" is now "${b.title}"` });
   if (a.family !== b.family) out.push({ kind: 'family', words: `family ${a.family} → ${b.family}` });
@@ -92,13 +94,13 @@ export function differences(a: Formula, b: Formula): Difference[] {
   const after = new Map(allItems(b).map((i) => [i.id, i]));
   for (const [id, i] of after) {
     const old = before.get(id);
-    const name = ingredientFor(b, i).name;
+    const name = ingredientFor(b, i, kitchen).name;
     if (!old) out.push({ kind: 'added', itemId: id, words: `${name} added`, to: i.grams });
     else if (old.ingredient !== i.ingredient)
       out.push({
         kind: 'replaced',
         itemId: id,
-        words: `${ingredientFor(a, old).name} ${tenth(old.grams)} g → ${name} ${tenth(i.grams)} g`,
+        words: `${ingredientFor(a, old, kitchen).name} ${massIn(d, tenth(old.grams))} → ${name} ${massIn(d, tenth(i.grams))}`,
         from: old.grams,
         to: i.grams,
       });
@@ -106,14 +108,14 @@ export function differences(a: Formula, b: Formula): Difference[] {
       out.push({
         kind: 'amount',
         itemId: id,
-        words: `${name} ${tenth(old.grams)} → ${tenth(i.grams)} g`,
+        words: `${name} ${massChange(d, tenth(old.grams), tenth(i.grams))}`,
         from: old.grams,
         to: i.grams,
       });
   }
   for (const [id, i] of before)
     if (!after.has(id))
-      out.push({ kind: 'removed', itemId: id, words: `${ingredientFor(a, i).name} left out`, from: i.grams });
+      out.push({ kind: 'removed', itemId: id, words: `${ingredientFor(a, i, kitchen).name} left out`, from: i.grams });
   if (JSON.stringify(a.bake) !== JSON.stringify(b.bake)) out.push({ kind: 'bake', words: 'heat or time changed' });
   if (JSON.stringify(a.tins) !== JSON.stringify(b.tins)) out.push({ kind: 'tins', words: 'tins changed' });
   if (JSON.stringify(a.method) !== JSON.stringify(b.method)) out.push({ kind: 'method', words: 'method changed' });

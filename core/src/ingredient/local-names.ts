@@ -13,7 +13,7 @@ const america = (name: string): Partial<Record<Column, string>> => ({ us: name, 
 const mainland = (name: string): Partial<Record<Column, string>> => ({ de: name, fr: name, nordic: name });
 
 const rows: readonly Row[] = [
-  ['plain-flour', { ...america('All-purpose flour'), za: 'Cake flour', in: 'Maida (plain flour)', de: 'Wheat flour, type 405', fr: 'Wheat flour, T55', nordic: 'Wheat flour' }],
+  ['plain-flour', { ...america('All-purpose flour'), za: 'Cake wheat flour', in: 'Maida (plain flour)', de: 'Wheat flour, type 405', fr: 'Wheat flour, T55', nordic: 'Wheat flour' }],
   ['bread-flour', { uk: 'Strong white flour', ie: 'Strong white flour', de: 'Wheat flour, type 550', fr: 'Wheat flour, T65' }],
   ['self-raising-flour', { ...america('Self-rising flour, unsalted') }],
   ['wholemeal-flour', { ...america('Whole wheat flour'), za: 'Brown bread flour', in: 'Atta (wholemeal flour)', ...mainland('Whole-grain wheat flour') }],
@@ -32,8 +32,8 @@ const rows: readonly Row[] = [
   ['demerara-sugar', { ...america('Turbinado sugar'), au: 'Raw sugar', nz: 'Raw sugar' }],
   ['treacle', { ...america('Molasses'), uk: 'Black treacle', ie: 'Black treacle' }],
   ['corn-syrup', { ...america('Corn syrup') }],
-  ['cream-double', { ...america('Heavy cream'), au: 'Thickened cream', nz: 'Cream', za: 'Fresh cream', in: 'Fresh cream, 35 %' }],
-  ['cream-single', { ...america('Light cream'), za: 'Pouring cream' }],
+  ['cream-whipping', { ...america('Heavy cream'), au: 'Thickened cream', nz: 'Cream for whipping', za: 'Fresh cream', in: 'Fresh cream' }],
+  ['cream-single', { ...america('Light cream') }],
   ['milk-semi', { ...america('Reduced-fat milk, 2 %'), au: 'Reduced-fat milk', nz: 'Reduced-fat milk', za: 'Low-fat milk', in: 'Toned milk' }],
   ['milk-skimmed', { ...america('Skim milk'), au: 'Skim milk', nz: 'Trim milk' }],
   ['yogurt', { in: 'Curd (plain yogurt)' }],
@@ -45,7 +45,7 @@ const rows: readonly Row[] = [
   ['courgette', { ...america('Zucchini, grated'), au: 'Zucchini, grated', de: 'Zucchini, grated' }],
   ['beetroot', { ...america('Beet, grated') }],
   ['spring-onion', { ...america('Scallions') }],
-  ['sultana', { ...america('Golden raisins') }],
+  ['sultana', { ...america('Sultana raisins') }],
   ['currants', { ...america('Zante currants') }],
   ['glace-cherry', { ...america('Candied cherries') }],
   ['mixed-peel', { ...america('Candied peel') }],
@@ -58,6 +58,11 @@ const rows: readonly Row[] = [
   ['sweetcorn', { ...america('Corn kernels') }],
   ['cocoa-alkalised', { ...america('Dutch-process cocoa') }],
 ]; // prettier-ignore
+
+/** Every such name with what it names. */
+export const localNames: readonly (readonly [id: string, name: string])[] = rows.flatMap(([id, names]) =>
+  Object.values(names).map((name) => [id, name] as const),
+);
 
 const byPlace: ReadonlyMap<string, ReadonlyMap<string, string>> = new Map(
   columns.map((c) => [

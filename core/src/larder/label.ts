@@ -1,3 +1,4 @@
+import { massIn } from '../quantity/figures.js';
 import { allergensOf } from '../balance/cautions.js';
 import { keepingOf } from '../finish/keeping.js';
 import { allItems, ingredientFor } from '../formula/formula.js';
@@ -63,7 +64,7 @@ export function stallLabel(f: Formula, kitchen: Kitchen, lossPct?: number): Stal
   const mayContain = [...(f.mayContain ?? [])].filter((a) => !contains.includes(a)).sort();
   const n = nutrition(f, kitchen, lossPct);
   const grams = n.pieceG >= 200 ? Math.round(n.pieceG / 10) * 10 : Math.round(n.pieceG / 5) * 5;
-  const weight = n.pieces > 1 ? `${n.pieces} pieces of about ${grams} g` : `about ${grams} g`;
+  const weight = n.pieces > 1 ? `${n.pieces} pieces of about ${massIn(kitchen.display, grams)}` : `about ${massIn(kitchen.display, grams)}`;
   const keeps = `${keepingOf(f).keep}.`;
   const text = [
     f.title,

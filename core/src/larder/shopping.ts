@@ -1,3 +1,4 @@
+import { heavyIn } from '../quantity/figures.js';
 import { pieceGrams } from '../quantity/amount.js';
 import { shopSections, type Formula, type Kitchen, type ShopSection } from '../formula/types.js';
 import { boughtFor, named, usedBy } from './used.js';
@@ -84,7 +85,7 @@ export function shopping(
       packs,
       packG: pack,
       cost: packs !== null && price ? packs * price.price : null,
-      words: wordsOf(missing, packs, pack, piece),
+      words: wordsOf(missing, packs, pack, piece, kitchen.display),
       takenBy,
       leftG: haveG + bought - needG,
     };
@@ -99,9 +100,15 @@ export function shopping(
   };
 }
 
-function wordsOf(missing: number, packs: number | null, packG: number | null, pieceG: number | undefined): string {
+function wordsOf(
+  missing: number,
+  packs: number | null,
+  packG: number | null,
+  pieceG: number | undefined,
+  d: Kitchen['display'],
+): string {
   if (missing <= 0) return 'enough';
-  const grams = (g: number): string => (g >= 1000 ? `${Number((g / 1000).toFixed(2))} kg` : g < 10 ? `${Number(g.toFixed(1))} g` : `${Math.ceil(g)} g`); // prettier-ignore
+  const grams = (g: number): string => heavyIn(d, g < 10 ? Number(g.toFixed(1)) : Math.ceil(g));
   if (pieceG !== undefined) {
     const n = Math.ceil(missing / pieceG - 1e-6);
     const box = packs !== null && packG !== null ? `, ${packs === 1 ? 'a box' : `${packs} boxes`} of ${Math.round(packG / pieceG)}` : ''; // prettier-ignore

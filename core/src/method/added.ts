@@ -1,3 +1,4 @@
+import { wholeMassIn } from '../quantity/figures.js';
 import { familyFor, type MixingMethod } from '../balance/families.js';
 import { methodsOf } from '../balance/methods.js';
 import { totalsOf } from '../balance/totals.js';
@@ -195,7 +196,7 @@ export function withAdded(read: readonly Operation[], formula: Formula, kitchen?
   const sitting = list.findLastIndex((o) => waits(o.verb) && !o.meanwhile && typical(o) >= SITTING_MIN);
   const first = list.slice(0, sitting + 1);
   const second = list.slice(sitting + 1);
-  const melts = mixed.method !== 'melt-and-stir' ? melted(mixed, own) : [];
+  const melts = mixed.method !== 'melt-and-stir' ? melted(mixed, own, kitchen) : [];
   const before = sitting < 0 ? cold : [];
   const between = sitting < 0 ? [] : cold;
   // the oven need not be on while a dough is chilled for half an hour
@@ -209,7 +210,7 @@ export function withAdded(read: readonly Operation[], formula: Formula, kitchen?
 }
 
 /** Solid fat that goes in melted, where no words melt it. */
-function melted({ lines }: Mixed, own: readonly Operation[]): Operation[] {
+function melted({ lines }: Mixed, own: readonly Operation[], kitchen?: Kitchen): Operation[] {
   const fat = lines.find(
     (l) =>
       isFirmFat(l.ingredient) &&
@@ -217,7 +218,7 @@ function melted({ lines }: Mixed, own: readonly Operation[]): Operation[] {
   );
   if (!fat || own.some((o) => o.verb === 'melt' && o.phase !== 'after')) return [];
   const name = (fat.ingredient.name.split(',')[0] ?? 'Fat').toLowerCase();
-  return [orvin('mix:melt', 'melt', 'mix', `Melt the ${name}, ${Math.round(fat.grams)} g, and let it cool a little`)];
+  return [orvin('mix:melt', 'melt', 'mix', `Melt the ${name}, ${wholeMassIn(kitchen?.display, fat.grams)}, and let it cool a little`)];
 }
 
 function inOven(own: readonly Operation[], formula: Formula): Operation[] {

@@ -1,3 +1,4 @@
+import { massIn, massUnit } from '../quantity/figures.js';
 import { hasRanges, aFamily, type Family } from '../balance/families.js';
 import type { Kitchen } from '../formula/types.js';
 import { catalogueRow } from '../ingredient/catalogue.js';
@@ -10,11 +11,11 @@ import { isBland, isTrace, NAMED, tells, type Suspect } from './suspects.js';
 /** Name of an ingredient within a sentence: "plain flour". */
 const inSentence = (i: Ingredient): string => i.name.replace(/,.*/, '').toLowerCase();
 
-/** An amount as it is thought of: eggs by the piece, leavener and salt by the spoon, all else in grams. */
+/** An amount as it is thought of: eggs by the piece, leavener and salt by the spoon, all else in grams; in ounces, by the cup as well. */
 export function amount(grams: number, i: Ingredient, batterG: number, kitchen: Kitchen): string {
   const g = onStep(i, grams, batterG, kitchen) || grams;
-  const weighed = `${Number(g >= 10 ? g.toFixed(0) : g.toFixed(1))} g`;
-  const spooned = i.role === 'leavener' || i.role === 'salt' || i.role === 'egg';
+  const weighed = massIn(kitchen.display, Number(g >= 10 ? g.toFixed(0) : g.toFixed(1)));
+  const spooned = i.role === 'leavener' || i.role === 'salt' || i.role === 'egg' || massUnit(kitchen.display) === 'oz';
   return spooned ? `${asMeasured(grams, i, kitchen.measures)} (${weighed})` : weighed;
 }
 

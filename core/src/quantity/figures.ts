@@ -1,4 +1,5 @@
 import type { Display, Kitchen, Tin } from '../formula/types.js';
+import { degreesIn } from './degrees.js';
 import { asFraction, plain } from './numbers.js';
 
 /**
@@ -35,12 +36,15 @@ export function massIn(d: Weighs, g: number): string {
   if (massUnit(d) === 'g') return `${plain(g)} g`;
   const oz = Math.abs(g) / OZ_G;
   const sign = g < 0 ? '−' : '';
-  if (oz < LB_OZ - 0.05) return `${sign}${Number(oz.toFixed(oz >= 1 ? 1 : 2))} oz`;
+  if (oz < LB_OZ - 0.05) return `${sign}${Number(oz.toFixed(oz >= 1 ? 1 : oz >= 0.1 ? 2 : 3))} oz`;
   if (oz >= 10 * LB_OZ) return `${sign}${Number((oz / LB_OZ).toFixed(1))} lb`;
   const half = Math.round(oz * 2) / 2;
   const rest = half % LB_OZ;
   return `${sign}${Math.floor(half / LB_OZ)} lb${rest > 0 ? ` ${asFraction(rest)} oz` : ''}`;
 }
+
+/** The same, of something that nobody weighs finer than by the gram. */
+export const wholeMassIn = (d: Weighs, g: number): string => massIn(d, massUnit(d) === 'g' ? Math.round(g) : g);
 
 /** A weight as it is bought or carried: kilograms above 1000 g. */
 export const heavyIn = (d: Weighs, g: number): string =>
@@ -92,4 +96,71 @@ export function capacityIn(kitchen: Pick<Kitchen, 'display' | 'measures'> | unde
   const n = ml / size;
   const told = n >= 4 ? Math.round(n * 2) / 2 : n >= 0.25 ? Math.round(n * 4) / 4 : Math.round(n * 8) / 8;
   return `${asFraction(told)} ${told > 1 ? many : one}`;
+}
+
+const number = '\\d+(?:[.,]\\d+)?';
+/** One figure or several before their unit: `45 °C`, `40–60 g`, `240 → 300 g`, `33 × 23 cm`, `15 to 90 cm`. */
+const metric = new RegExp(
+  `(?<![\\p{L}\\d.,])(${number})(?:(\\s?(?:–|→|×)\\s?| to | and | or )(${number}))? ?(°C|kg|g|ml|cm|mm)(?![\\p{L}\\d/²³]| per g)`,
+  'gu',
+);
+const inHundred = new RegExp(`(${number}(?:(?:–| to )${number})?) g((?: of)? \\p{L}+)? (in|to|for each) 100 g(?: of)?\\b`, 'gu');
+const quoted = /(“[^”]*”|"[^"]*")/;
+
+const isMetric = (d: Display): boolean => d.temperature !== 'F' && d.length === 'cm' && massUnit(d) === 'g';
+
+/**
+ * A sentence of the core, which is composed in metric units, in the units of a kitchen. What stands within quotation marks is
+ * the baker's and stays; figures of a hundred ("0.2 g in 100 g batter") become parts. A kitchen of grams, centimetres
+ * and °C gets the sentence as it is.
+ */
+export function told(kitchen: Pick<Kitchen, 'display' | 'measures'> | undefined, words: string): string {
+  const d = kitchen?.display;
+  if (!d || isMetric(d)) return words;
+  return words
+    .split(quoted)
+    .map((part, i) => (i % 2 === 1 ? part : toldPlain(kitchen, part)))
+    .join('');
+}
+
+function toldPlain(kitchen: Pick<Kitchen, 'display' | 'measures'>, words: string): string {
+  const d = kitchen.display;
+  const ounces = massUnit(d) === 'oz';
+  const parts = ounces ? words.replace(inHundred, (_, n: string, of = '', to: string) => `${n} parts${of} ${to} 100 of`) : words; // prettier-ignore
+  return parts.replace(metric, (all: string, a: string, between: string | undefined, b: string | undefined, unit: string) => {
+    const say = sayOf(kitchen, unit, ounces);
+    if (!say) return all;
+    const [x, y] = [a, b].map((n) => (n === undefined ? undefined : say(Number(n.replace(',', '.')))));
+    if (x === undefined || y === undefined || between === undefined) return x ?? all;
+    // the unit once, behind both, where it is the same
+    const [ux, uy] = [x, y].map((w) => / (\S+)$/.exec(w)?.[1]);
+    return `${ux === uy && !/^\d+ lb \S/.test(x) ? x.slice(0, x.lastIndexOf(' ')) : x}${between}${y}`;
+  });
+}
+
+/** How a number of a metric unit is said; null where the kitchen has that unit itself. */
+function sayOf(
+  kitchen: Pick<Kitchen, 'display' | 'measures'>,
+  unit: string,
+  ounces: boolean,
+): ((x: number) => string) | null {
+  const d = kitchen.display;
+  if (unit === '°C') return d.temperature === 'F' ? (x) => degreesIn('F', x) : null;
+  if (unit === 'cm' || unit === 'mm') return d.length === 'in' ? (x) => lengthIn(d, unit === 'cm' ? 10 * x : x) : null;
+  if (!ounces) return null;
+  if (unit === 'ml') return (x) => capacityIn(kitchen, x);
+  return (x) => massIn(d, unit === 'kg' ? 1000 * x : x);
+}
+
+/** A value with every text of it told in the kitchen's units; what is the baker's own is left out by `except`. */
+export function toldAll<T>(kitchen: Pick<Kitchen, 'display' | 'measures'> | undefined, value: T, except: readonly string[] = []): T {
+  const d = kitchen?.display;
+  if (!d || isMetric(d)) return value;
+  const walk = (v: unknown): unknown => {
+    if (typeof v === 'string') return told(kitchen, v);
+    if (Array.isArray(v)) return v.map(walk);
+    if (v === null || typeof v !== 'object') return v;
+    return Object.fromEntries(Object.entries(v).map(([k, x]) => [k, except.includes(k) ? x : walk(x)]));
+  };
+  return walk(value) as T;
 }

@@ -1,6 +1,7 @@
+import { massIn } from './figures.js';
 import type { Ingredient, Kitchen, Source } from '../formula/types.js';
 import { asMeasured, readAmount } from './amount.js';
-import { plain, roundTo } from './numbers.js';
+import { roundTo } from './numbers.js';
 
 /** An amount as one way of measuring gives it. */
 export interface Rounded {
@@ -26,7 +27,12 @@ const MATTERS_PCT = 5;
  * What becomes of an amount when it is weighed on the kitchen's scale or measured with its spoons.
  * Scales are taken to read to their last figure; spoons go down to an eighth, cups to a quarter and a third.
  */
-export function roundings(grams: number, ingredient: Ingredient, measures: Kitchen['measures']): Roundings {
+export function roundings(
+  grams: number,
+  ingredient: Ingredient,
+  measures: Kitchen['measures'],
+  display?: Kitchen['display'],
+): Roundings {
   const error = (g: number): number => (grams > 0 ? Math.round((1000 * (g - grams)) / grams) / 10 : 0);
   const onScale = Math.round(1000 * roundTo(grams, measures.scaleG)) / 1000;
   const words = asMeasured(grams, ingredient, measures satisfies Source);
@@ -35,7 +41,7 @@ export function roundings(grams: number, ingredient: Ingredient, measures: Kitch
       ? (readAmount(words.replace(/^a pinch$/, '1 pinch').replace(/ pieces?$/, ' whole'), ingredient, measures)
           ?.grams ?? grams)
       : 0;
-  const weighed = { words: `${plain(onScale)} g`, grams: onScale, errorPct: error(onScale) };
+  const weighed = { words: massIn(display, onScale), grams: onScale, errorPct: error(onScale) };
   const measured = { words, grams: Math.round(100 * spooned) / 100, errorPct: error(spooned) };
   return { weighed, measured, warning: ingredient.role === 'leavener' && grams > 0 ? warn(weighed, measured) : null };
 }

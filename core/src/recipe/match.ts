@@ -1,6 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import MiniSearch from 'minisearch';
 import { ingredients } from '../ingredient/catalogue.js';
+import { localNames } from '../ingredient/local-names.js';
 import { namesAbroad } from '../ingredient/names-abroad.js';
 import type { Ingredient, Kitchen } from '../formula/types.js';
 import { remembered } from '../quantity/remember.js';
@@ -26,6 +27,10 @@ const abroad: readonly Name[] = namesAbroad
     languages.flatMap((list) => list.split('|').map((n) => ({ words: plainText(n).replace(/'/g, ' '), id }))),
   )
   .filter((n) => !harmless.has(n.words));
+/** What shops of other places call things, whole and without what stands behind a comma or in brackets. */
+const local: readonly Name[] = localNames.flatMap(([id, name]) =>
+  [name, name.replace(/,.*/, ''), name.replace(/\s*\(.*\)/, '')].map((n) => ({ words: plainText(n), id })),
+);
 const byWords = new Map<string, string>();
 const MAX_WORDS = 6;
 
@@ -117,7 +122,7 @@ const roles = new Map(ingredients.map((i) => [i.id, i.role]));
 const singly = (words: string): string => words.replace(/\S+$/, singular);
 for (const n of catalogueNames) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
 for (const n of catalogueNames) if (!byWords.has(singly(n.words))) byWords.set(singly(n.words), n.id);
-for (const n of abroad) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
+for (const n of [...local, ...abroad]) if (!byWords.has(n.words)) byWords.set(n.words, n.id);
 
 const ownNames = new WeakMap<readonly Ingredient[], ReadonlyMap<string, string>>();
 function namesIn(kitchen: Kitchen | undefined): ReadonlyMap<string, string> | null {

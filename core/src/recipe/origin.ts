@@ -1,3 +1,4 @@
+import { massIn } from '../quantity/figures.js';
 import type { Formula, Kitchen, Source } from '../formula/types.js';
 import { eggG } from '../quantity/amount.js';
 import { tablespoonMl } from '../quantity/units.js';
@@ -182,19 +183,25 @@ export const kitchenSource = (kitchen: Kitchen): Source => {
   return { cupMl, spoonMl, flourHabit, saltKind, eggSize };
 };
 
+/** A US fluid ounce, ml. */
+const FL_OZ_ML = 29.5735;
+
 /** What a formula's measures mean for the lines it has: "cup 240 ml, tablespoon 15 ml; an egg 50 g where no size is said". */
-export function measuresMean(formula: Formula): string {
+export function measuresMean(formula: Formula, kitchen?: Kitchen): string {
+  const ounces = kitchen?.display.weight === 'oz';
+  // whoever weighs in ounces knows cups by their country
+  const vessel = (ml: number): string => (ounces ? `${Number((ml / FL_OZ_ML).toFixed(1))} fl oz` : `${ml} ml`);
   const items = formula.groups.flatMap((g) => g.items);
   const { cupMl, eggSize } = formula.source;
   const cups = items.some((i) => i.entered?.unit === 'cup');
   const spoons = items.some((i) => i.entered?.unit === 'tbsp' || i.entered?.unit === 'tsp');
   const eggs = items.some((i) => i.ingredient === 'egg' && i.entered?.unit === 'piece');
   const vessels = [
-    ...(cups ? [`cup ${cupMl} ml`] : []),
-    ...(spoons ? [`tablespoon ${tablespoonMl(formula.source)} ml`] : []),
+    ...(cups ? [`cup ${vessel(cupMl)}`] : []),
+    ...(spoons ? [`tablespoon ${vessel(tablespoonMl(formula.source))}`] : []),
   ].join(', ');
   return [
     ...(vessels === '' ? [] : [vessels]),
-    ...(eggs ? [`an egg ${eggG[eggSize]} g where no size is said`] : []),
+    ...(eggs ? [`an egg ${massIn(kitchen?.display, eggG[eggSize])} where no size is said`] : []),
   ].join('; ');
 }

@@ -1,3 +1,4 @@
+import { told } from '../quantity/figures.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
 import { assemble } from './assemble.js';
@@ -80,6 +81,26 @@ export interface ReadOptions {
  * @param options where it is from, when the reader knows better than the text
  */
 export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen, options: ReadOptions = {}): RecipeDraft {
+  return inUnits(inMetric(text, kitchen, options), kitchen);
+}
+
+/**
+ * What is asked and named, in the kitchen's units. Whether a heat is in Celsius or Fahrenheit is asked in both.
+ */
+function inUnits(draft: RecipeDraft, kitchen: Kitchen): RecipeDraft {
+  const tins = draft.formula.tins?.map((u) => ({ ...u, tin: { ...u.tin, name: told(kitchen, u.tin.name) } }));
+  return {
+    ...draft,
+    ...(tins && { formula: { ...draft.formula, tins } }),
+    doubts: draft.doubts.map((d) =>
+      d.id === 'heat'
+        ? d
+        : { ...d, words: told(kitchen, d.words), choices: d.choices.map((c) => ({ ...c, words: told(kitchen, c.words) })) },
+    ),
+  };
+}
+
+function inMetric(text: string, kitchen: Kitchen, options: ReadOptions): RecipeDraft {
   // a single recipe is never so long; a file of many is taken apart by `recipeTexts`
   const clipped = text.length > MAX_FILE && !/^\s*[{[]/.test(text) ? text.slice(0, MAX_FILE) : text;
   const source = open(clipped, kitchen);

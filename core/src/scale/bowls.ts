@@ -1,3 +1,4 @@
+import { capacityIn, massIn } from '../quantity/figures.js';
 import { familyOf } from '../balance/families.js';
 import { densityOf, totalsOf } from '../balance/totals.js';
 import type { Formula, Kitchen } from '../formula/types.js';
@@ -36,8 +37,8 @@ export function bowlPlan(formula: Formula, kitchen: Kitchen): BowlPlan {
   const bowl = bowls.find((b) => b.ml * room >= ml / mixes) ?? largest ?? null;
   const why =
     byMixer >= byBowl && byMixer > 1
-      ? `the ${kitchen.mixer?.name ?? 'mixer'} turns ${limit} g of flour at most`
-      : `the ${largest?.name.toLowerCase() ?? 'bowl'} holds ${Math.round((largest?.ml ?? 0) * room)} ml with room to stir`;
+      ? `the ${kitchen.mixer?.name ?? 'mixer'} turns ${massIn(kitchen.display, limit ?? 0)} of flour at most`
+      : `the ${largest?.name.toLowerCase() ?? 'bowl'} holds ${capacityIn(kitchen, (largest?.ml ?? 0) * room)} with room to stir`;
   const stands = t.batterG > LARGE_KG * 1000 && mixes === 1 ? '; portion it fast, it loses gas while it stands' : '';
   const words =
     mixes === 1

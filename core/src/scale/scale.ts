@@ -1,3 +1,4 @@
+import { wholeMassIn } from '../quantity/figures.js';
 import { familyOf } from '../balance/families.js';
 import { densityOf, totalsOf } from '../balance/totals.js';
 import type { Problem } from '../errors.js';
@@ -187,7 +188,7 @@ function eggWords(formula: Formula, kitchen: Kitchen): { itemId: string; words: 
     const near = kitchen.schools.eggs === 'whole' && Math.abs(n - Math.round(n)) < 0.12;
     const words = near
       ? `${asMeasured(item.grams, ingredient, kitchen.measures)}`
-      : `${asFraction(n)} eggs: beat ${Math.ceil(n)} and weigh ${Math.round(item.grams)} g`;
+      : `${asFraction(n)} eggs: beat ${Math.ceil(n)} and weigh ${wholeMassIn(kitchen.display, item.grams)}`;
     return [{ itemId: item.id, words }];
   });
 }

@@ -1,4 +1,5 @@
-import type { CutOutline, Tin } from '../formula/types.js';
+import { told } from '../quantity/figures.js';
+import type { CutOutline, Kitchen, Tin } from '../formula/types.js';
 import { cutName } from './naming.js';
 
 /** Share of a rolled slab that rounds take in a hexagonal pattern; scraps are gathered and rolled once more. General baking knowledge: 70 to 80 %. */
@@ -37,6 +38,19 @@ export function cutSlab(
   sizeMm: number,
   thickMm: number,
   wedges = 8,
+  kitchen?: Pick<Kitchen, 'display' | 'measures'>,
+): Cut {
+  const cut = cutMetric(doughG, densityGPerMl, shape, sizeMm, thickMm, wedges);
+  return { ...cut, words: told(kitchen, cut.words) };
+}
+
+function cutMetric(
+  doughG: number,
+  densityGPerMl: number,
+  shape: CutShape,
+  sizeMm: number,
+  thickMm: number,
+  wedges: number,
 ): Cut {
   const none: Cut = { first: 0, second: 0, pieceG: 0, leftG: 0, areaCm2: 0, words: 'nothing to cut' };
   if (![doughG, densityGPerMl, sizeMm, thickMm, wedges].every((x) => Number.isFinite(x) && x > 0)) return none;
@@ -86,6 +100,7 @@ export function cutTin(
   thickMm: number,
   doughMl: number,
   fill: number,
+  kitchen?: Pick<Kitchen, 'display' | 'measures'>,
 ): Tin | null {
   const n = cut.first + cut.second;
   if (n < 1 || !(doughMl > 0 && fill > 0)) return null;
@@ -104,5 +119,5 @@ export function cutTin(
     cups: n,
     material: 'none',
   };
-  return { ...piece, name: cutName(piece), topMm: Math.round(100 * across) / 100 };
+  return { ...piece, name: told(kitchen, cutName(piece)), topMm: Math.round(100 * across) / 100 };
 }

@@ -1,3 +1,4 @@
+import { told, toldAll } from '../quantity/figures.js';
 import type { Family } from '../balance/families.js';
 import type { Problem } from '../errors.js';
 import type { Formula, Kitchen, Tin, TinUse } from '../formula/types.js';
@@ -94,21 +95,34 @@ export function fitTins(
   const each = shareOut(b.batterG / b.density, use, how);
   return use.map(({ tin, count }, i) => {
     const grams = (each[i] ?? 0) * b.density;
-    return fitOne(shapedTin(tin, grams, b.density), count, grams, b.density, b.rise, b.family, formula.bake?.ovenC);
+    return toldFit(
+      fitOne(shapedTin(tin, grams, b.density), count, grams, b.density, b.rise, b.family, formula.bake?.ovenC),
+      kitchen,
+    );
   });
 }
+
+/** How it stands, in the kitchen's units; what hands shape is named by its size, so that too. */
+const toldFit = (fit: TinFit, kitchen: Kitchen): TinFit => {
+  const name = told(kitchen, fit.tin.name);
+  const tin = name === fit.tin.name ? fit.tin : { ...fit.tin, name };
+  return { ...fit, tin, words: told(kitchen, fit.words), problems: toldAll(kitchen, fit.problems) };
+};
 
 /** The same tin with another weight of the formula's batter in it, g. */
 export function fitWith(formula: Formula, fit: TinFit, batterG: number, kitchen: Kitchen): TinFit {
   const b = batterOf(formula, kitchen);
-  return fitOne(
-    shapedTin(fit.tin, batterG, b.density),
-    fit.count,
-    batterG,
-    b.density,
-    b.rise,
-    b.family,
-    formula.bake?.ovenC,
+  return toldFit(
+    fitOne(
+      shapedTin(fit.tin, batterG, b.density),
+      fit.count,
+      batterG,
+      b.density,
+      b.rise,
+      b.family,
+      formula.bake?.ovenC,
+    ),
+    kitchen,
   );
 }
 

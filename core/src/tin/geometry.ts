@@ -1,5 +1,6 @@
+import { toldAll } from '../quantity/figures.js';
 import type { Problem } from '../errors.js';
-import { tinLinings, tinMaterials, tinShapes, type Tin } from '../formula/types.js';
+import { tinLinings, tinMaterials, tinShapes, type Kitchen, type Tin } from '../formula/types.js';
 
 /** A tin's inner outline, in millimetres, at base and rim; free shapes stand on a tray and have no wall. */
 export interface Outline {
@@ -121,7 +122,11 @@ function unknownOf(tin: Tin, add: (id: string, words: string, remedy: string) =>
 }
 
 /** What is impossible or unlikely about a tin's dimensions, in words with a remedy. Empty when it can be used. */
-export function tinProblems(tin: Tin): Problem[] {
+export function tinProblems(tin: Tin, kitchen?: Pick<Kitchen, 'display' | 'measures'>): Problem[] {
+  return toldAll(kitchen, problemsIn(tin), ['place', 'remedy']);
+}
+
+function problemsIn(tin: Tin): Problem[] {
   const out: Problem[] = [];
   const add = (id: string, words: string, remedy: string): void =>
     void out.push({ id, place: `tin ${tin.name || tin.id}`, words, remedy });

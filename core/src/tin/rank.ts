@@ -1,3 +1,4 @@
+import { told } from '../quantity/figures.js';
 import { consistencyOf, totalsOf } from '../balance/totals.js';
 import type { FamilyId, Formula, Kitchen, Tin, TinShape, TinUse } from '../formula/types.js';
 import { linesOf } from '../leavening/parts.js';
@@ -74,7 +75,7 @@ function judge(
   const o = outlineOf(fit.tin);
   const consistency = consistencyOf(totalsOf(linesOf(formula, kitchen)));
   const bad = tinProblems(fit.tin)[0];
-  if (bad) return { off: 9, reason: bad.words };
+  if (bad) return { off: 9, reason: told(kitchen, bad.words) };
   if (o.free && fit.tin.shape === 'slab' && consistency !== 'dough')
     return { off: 5, reason: 'too soft to roll and cut' };
   if (o.free && (consistency === 'thick' || consistency === 'pourable' || !STANDS.includes(formula.family)))
@@ -90,7 +91,7 @@ function judge(
     : o.free
       ? fit.words
       : `${fit.count === 1 ? 'one holds it' : `${n}, ${Math.round(fit.batterG)} g each`}, ${Math.round(100 * fit.fill)} % full`;
-  if (fit.state === 'overflow') return { off: 4, reason: `${holds}: it would run over` };
+  if (fit.state === 'overflow') return { off: 4, reason: told(kitchen, `${holds}: it would run over`) };
   const fill = o.free ? 0.2 : Math.abs(fit.fill - middle) / half / 2;
   const deep = !o.free && fit.batterMm < 12 ? 1 : 0;
   const more = 0.25 * (fit.count - 1);
@@ -104,7 +105,7 @@ function judge(
       : fit.state === 'low'
         ? `${holds}: on the shallow side`
         : holds;
-  return { off: fill + deep + more + other, reason };
+  return { off: fill + deep + more + other, reason: told(kitchen, reason) };
 }
 
 /** Which tins suit this batter as it is, the best first, each with how many it takes and why. */
