@@ -136,7 +136,7 @@ describe('replacing an ingredient', () => {
     );
     const honey = await swap('cardamom-yogurt-round', 'caster-sugar', 'honey');
     expect(honey.formula.bake?.ovenC).toBe((demo('cardamom-yogurt-round').bake?.ovenC ?? 0) - 15);
-    expect(honey.lines.some((l) => l.kind === 'heat' && l.words.includes('15 degrees lower'))).toBeTrue();
+    expect(honey.lines.some((l) => l.kind === 'heat' && l.words.includes('15 °C lower'))).toBeTrue();
   });
 
   it('lets a weak flour in only as far as the crumb bears it, and says why', async () => {

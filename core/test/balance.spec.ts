@@ -54,7 +54,9 @@ describe('assess', () => {
     const water = a.verdicts.find((v) => v.id === 'water');
     expect(water?.severity).not.toBe('note');
     expect(water?.suspect?.itemId).toBe(allItems(f).find((i) => i.ingredient === 'milk')?.id);
-    expect(a.verdicts.find((v) => v.id === 'hydration')?.words).toMatch(/^Desiccated coconut drinks \d+ g/);
+    expect(a.verdicts.find((v) => v.id === 'hydration')?.words).toMatch(
+      /^Desiccated coconut drinks \d+ % of the water/,
+    );
     expect(a.advice[0]?.words).toMatch(/^More .*milk/);
     const after = assess(applyChanges(f, a.advice[0]?.changes ?? []), hollin);
     expect(after.verdicts.every((v) => v.severity === 'note')).toBeTrue();

@@ -20,7 +20,11 @@ import { checkKitchen } from '../src/format/index.js';
 describe('places to bake in', () => {
   it('each makes a kitchen that can be stored, with its own measures, units, money and powder', () => {
     for (const p of kitchenPlaces) {
-      const k = kitchenIn(p, 'mine', 'Europe/London', { tins: likelyTins(p.tins).slice(0, 3).map((t) => t.tin) });
+      const k = kitchenIn(p, 'mine', 'Europe/London', {
+        tins: likelyTins(p.tins)
+          .slice(0, 3)
+          .map((t) => t.tin),
+      });
       expect(checkKitchen(k).ok).withContext(p.id).toBeTrue();
       expect(k.tins.length).toBe(5);
       expect(k.measures.cupMl).toBe(p.measures.cupMl);
@@ -58,7 +62,9 @@ describe('places to bake in', () => {
     for (const p of kitchenPlaces) {
       const k = kitchenIn(p, 'mine', 'UTC');
       const names = ingredients.map((i) => ingredientOf(i.id, undefined, k));
-      expect(new Set(names.map((i) => i.name.toLowerCase())).size).withContext(p.id).toBe(ingredients.length);
+      expect(new Set(names.map((i) => i.name.toLowerCase())).size)
+        .withContext(p.id)
+        .toBe(ingredients.length);
       for (const i of names) expect({ ...i, name: '' }).toEqual({ ...catalogueRow(i.id), name: '' });
     }
     const called = (place: string, id: string): string => {

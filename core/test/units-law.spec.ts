@@ -66,10 +66,7 @@ describe('every unit everywhere', () => {
   it('nor does a proposal, whatever is wished for', async () => {
     const f = demo('cardamom-yogurt-round');
     const own = JSON.stringify([f.method, f.groups]);
-    for (const wishes of [
-      [{ kind: 'change', of: 'sugar', byPct: -30 }],
-      [{ kind: 'batter', grams: 700 }],
-    ] as const) {
+    for (const wishes of [[{ kind: 'change', of: 'sugar', byPct: -30 }], [{ kind: 'batter', grams: 700 }]] as const) {
       const found = await rebalance(f, { wishes }, us);
       const said = isConflict(found)
         ? stringsOf('conflict', found)
@@ -113,7 +110,9 @@ describe('a sentence told in a kitchen’s units', () => {
   });
 
   it('keeps what it says', () => {
-    expect(told(us, 'about 40–60 g in a 23 × 13 cm tin at 180 °C')).toBe('about 1.4–2.1 oz in a 9 × 5 in tin at 356 °F');
+    expect(told(us, 'about 40–60 g in a 23 × 13 cm tin at 180 °C')).toBe(
+      'about 1.4–2.1 oz in a 9 × 5 in tin at 356 °F',
+    );
     expect(told(us, '1.3 g of soda to 100 g of flour')).toBe('1.3 parts of soda to 100 of flour');
     expect(told(india, '40 g, 25 mm thick, at 45 °C')).toBe('40 g, 1 in thick, at 45 °C');
     expect(told(us, '240 → 1200 g')).toBe('8.5 → 2 lb 10½ oz');
@@ -160,7 +159,9 @@ describe('what is shown can be typed', () => {
 
   it('a gas mark is shown and read as the heat that it stands for', () => {
     for (const [mark, c] of Object.entries(GAS_C))
-      expect(readDial(dialIn('gas', c), 'gas')?.ovenC).withContext(mark).toBe(c);
+      expect(readDial(dialIn('gas', c), 'gas')?.ovenC)
+        .withContext(mark)
+        .toBe(c);
     expect(readDial('gas 4', 'C')?.ovenC).toBe(180);
     expect(readDial('4', 'gas')?.ovenC).toBe(180);
     expect(readDial('4', 'C')).toBeNull();

@@ -7,7 +7,11 @@ import type { ProposalLine } from './types.js';
  * The oven hotter or cooler, in steps of 5 °C, as a line of a proposal; all stages with it.
  * @param byC degrees, + hotter; below half a step nothing changes
  */
-export function heatBy(formula: Formula, byC: number, kitchen?: Kitchen): { formula: Formula; line: ProposalLine | null } {
+export function heatBy(
+  formula: Formula,
+  byC: number,
+  kitchen?: Kitchen,
+): { formula: Formula; line: ProposalLine | null } {
   const by = 5 * Math.round(byC / 5);
   const bake = formula.bake;
   if (!bake || by === 0) return { formula, line: null };

@@ -143,7 +143,8 @@ function lineWords(
       return `${pairOf(to, from)[0]}, ${is}, for ${pairOf(to, from)[1]}, ${was}`;
     case 'amount':
       // where spoons or eggs read the same, grams tell them apart
-      if (was === is) return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${massChange(kitchen.display, fromG, toG)}`;
+      if (was === is)
+        return `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${massChange(kitchen.display, fromG, toG)}`;
       return toG < 0.05 ? `no ${shortName(from)}` : `${toG < fromG ? 'less' : 'more'} ${shortName(to)}, ${was} → ${is}`;
   }
 }

@@ -241,7 +241,8 @@ export async function substitute(
   const sugarG = weigh(formula, kitchen).totals.sugarG;
   const replacedSugar = Math.max(0, (from.per100.sugar * (usableGrams(item.grams) - put.kept)) / 100);
   const even = evened(solved.formula, formula, options.locked ?? [], kitchen);
-  const lower = r && r.coolerC > 0 && sugarG > 0 ? heatBy(even.formula, (-r.coolerC * replacedSugar) / sugarG, kitchen) : null;
+  const lower =
+    r && r.coolerC > 0 && sugarG > 0 ? heatBy(even.formula, (-r.coolerC * replacedSugar) / sugarG, kitchen) : null;
   const proposal = proposalOf('swap', formula, bowl, solved, request, {
     title: capital(`${pairOf(to, from)[0]} for ${pairOf(to, from)[1]}`),
     formula: lower?.formula ?? even.formula,

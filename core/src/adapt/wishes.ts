@@ -105,7 +105,8 @@ export function wishWords(wish: Wish, formula: Formula, kitchen: Kitchen): strin
       const { minG, maxG } = wish;
       const what = nameOf(wish.itemId);
       if (minG !== undefined && minG === maxG) return `exactly ${mass(minG)} of ${what}`;
-      if (minG !== undefined && maxG !== undefined) return `${told(kitchen, `${round(minG)} to ${round(maxG)} g`)} of ${what}`;
+      if (minG !== undefined && maxG !== undefined)
+        return `${told(kitchen, `${round(minG)} to ${round(maxG)} g`)} of ${what}`;
       return minG !== undefined ? `at least ${mass(minG)} of ${what}` : `at most ${mass(maxG ?? 0)} of ${what}`;
     }
     case 'have':

@@ -73,19 +73,19 @@ export function diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitche
   return toldAll(
     kitchen,
     {
-    causes: list.map((r) => ({
-      id: r.cause.id,
-      name: r.cause.name,
-      words: r.cause.words,
-      probability: r.probability,
-      evidence: evidenceOf(r, d, seen, history),
-      next: nextOf(r.cause, d, kitchen),
-    })),
-    nothing,
-    stands,
-    words: wordsOf(list, nothing, stands, seen),
-    checks: tellingApart(ranked, nothing, d, kitchen),
-    unexplained: first ? seen.filter((s) => (first.cause.shows[s] ?? 0) < 0.1) : [...seen],
+      causes: list.map((r) => ({
+        id: r.cause.id,
+        name: r.cause.name,
+        words: r.cause.words,
+        probability: r.probability,
+        evidence: evidenceOf(r, d, seen, history),
+        next: nextOf(r.cause, d, kitchen),
+      })),
+      nothing,
+      stands,
+      words: wordsOf(list, nothing, stands, seen),
+      checks: tellingApart(ranked, nothing, d, kitchen),
+      unexplained: first ? seen.filter((s) => (first.cause.shows[s] ?? 0) < 0.1) : [...seen],
     },
     ['formula'],
   );

@@ -177,7 +177,12 @@ function wouldMeet(sodaG: number, kitchen: Kitchen): Inputs {
   };
   const swap = sodaInPowder(sodaG, powderKind(kitchen.powders[0]?.type ?? 'double-acting'));
   return [
-    { name: 'cream of tartar that meets it', value: tartarG, unit: 'g', from: '2.24 times the weight of the soda (computed)' },
+    {
+      name: 'cream of tartar that meets it',
+      value: tartarG,
+      unit: 'g',
+      from: '2.24 times the weight of the soda (computed)',
+    },
     by('vinegar', 'vinegar'),
     by('lemon-juice', 'lemon juice'),
     by('buttermilk', 'buttermilk'),

@@ -30,8 +30,10 @@ export function inUnits(e: Explanation, kitchen: Kitchen | undefined): Explanati
     const [first = '', ...more] = i.unit.split(' ');
     const unit = (u: string): string => [u, ...more].join(' ');
     if (first === 'g' && d.weight === 'oz') return { ...i, name, from, value: massValue(d, i.value), unit: unit('oz') };
-    if (first === '°C' && d.temperature === 'F') return { ...i, name, from, value: toFahrenheit(i.value), unit: unit('°F') };
-    if (first === 'mm' && d.length === 'in') return { ...i, name, from, value: Math.round(i.value / 2.54) / 10, unit: unit('in') };
+    if (first === '°C' && d.temperature === 'F')
+      return { ...i, name, from, value: toFahrenheit(i.value), unit: unit('°F') };
+    if (first === 'mm' && d.length === 'in')
+      return { ...i, name, from, value: Math.round(i.value / 2.54) / 10, unit: unit('in') };
     return { ...i, name, from };
   });
   // an equation of chemistry stays in the units of chemistry, or it would not add up

@@ -79,7 +79,10 @@ export function surfacesOf(
  * @throws OrvinError `bad-argument`
  */
 export function finish(fits: readonly TinFit[], wish: FinishWish, kitchen: Kitchen = defaultKitchen): FinishPlan {
-  const build = toldAll(kitchen, builds.find((b) => b.id === wish.id));
+  const build = toldAll(
+    kitchen,
+    builds.find((b) => b.id === wish.id),
+  );
   if (!build) throw new OrvinError('bad-argument', `There is no finish '${String(wish.id)}'.`);
   const stacked = wish.stacked === true && fits.some((f) => f.count > 1 && !outlineOf(f.tin).free);
   const sides = (wish.sides ?? stacked) && build.mm.sides > 0;

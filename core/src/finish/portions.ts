@@ -1,4 +1,4 @@
-import { lengthIn, sizeIn } from '../quantity/figures.js';
+import { told } from '../quantity/figures.js';
 import { outlineOf } from '../tin/geometry.js';
 import type { Kitchen, Tin } from '../formula/types.js';
 
@@ -23,10 +23,11 @@ const NARROW_MM = 18;
  *
  * @param wanted whole number of pieces; of a grid as near as rows and columns come, never fewer
  */
-export function cutPlan(tin: Tin, wanted: number, kitchen?: Pick<Kitchen, 'display'>): CutPlan {
+export function cutPlan(tin: Tin, wanted: number, kitchen?: Pick<Kitchen, 'display' | 'measures'>): CutPlan {
   const n = Math.max(1, Math.round(Number.isFinite(wanted) ? wanted : 1));
   const o = outlineOf(tin);
-  const long = (mm: number): string => lengthIn(kitchen?.display, Math.max(20, mm));
+  const cm = (mm: number): string => `${Math.round(mm) / 10}`;
+  const long = (mm: number): string => told(kitchen, `${cm(mm)} cm`);
   if (o.cups > 1 || tin.shape === 'cup')
     return {
       kind: 'pieces',
@@ -73,6 +74,6 @@ export function cutPlan(tin: Tin, wanted: number, kitchen?: Pick<Kitchen, 'displ
     rows: best.rows,
     columns: best.columns,
     sizeMm: [a, b],
-    words: `${best.columns} by ${best.rows}: ${pieces} pieces of ${sizeIn(kitchen?.display, a, b)}${pieces > n ? `, ${pieces - n} more than asked` : ''}`,
+    words: `${best.columns} by ${best.rows}: ${pieces} pieces of ${told(kitchen, `${cm(a)} × ${cm(b)} cm`)}${pieces > n ? `, ${pieces - n} more than asked` : ''}`,
   };
 }

@@ -64,7 +64,10 @@ export function stallLabel(f: Formula, kitchen: Kitchen, lossPct?: number): Stal
   const mayContain = [...(f.mayContain ?? [])].filter((a) => !contains.includes(a)).sort();
   const n = nutrition(f, kitchen, lossPct);
   const grams = n.pieceG >= 200 ? Math.round(n.pieceG / 10) * 10 : Math.round(n.pieceG / 5) * 5;
-  const weight = n.pieces > 1 ? `${n.pieces} pieces of about ${massIn(kitchen.display, grams)}` : `about ${massIn(kitchen.display, grams)}`;
+  const weight =
+    n.pieces > 1
+      ? `${n.pieces} pieces of about ${massIn(kitchen.display, grams)}`
+      : `about ${massIn(kitchen.display, grams)}`;
   const keeps = `${keepingOf(f).keep}.`;
   const text = [
     f.title,

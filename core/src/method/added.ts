@@ -218,7 +218,14 @@ function melted({ lines }: Mixed, own: readonly Operation[], kitchen?: Kitchen):
   );
   if (!fat || own.some((o) => o.verb === 'melt' && o.phase !== 'after')) return [];
   const name = (fat.ingredient.name.split(',')[0] ?? 'Fat').toLowerCase();
-  return [orvin('mix:melt', 'melt', 'mix', `Melt the ${name}, ${wholeMassIn(kitchen?.display, fat.grams)}, and let it cool a little`)];
+  return [
+    orvin(
+      'mix:melt',
+      'melt',
+      'mix',
+      `Melt the ${name}, ${wholeMassIn(kitchen?.display, fat.grams)}, and let it cool a little`,
+    ),
+  ];
 }
 
 function inOven(own: readonly Operation[], formula: Formula): Operation[] {

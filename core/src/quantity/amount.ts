@@ -189,13 +189,14 @@ export function printUnit(entered: Entered): string {
 }
 
 /**
- * Reads what a baker types into an amount: `240` is grams, `1 1/2 c`, `2 eggs`, `1 stick`, `½ tsp + 10 g`.
+ * Reads what a baker types into an amount: `240` is grams, or ounces where `bare` says so, `1 1/2 c`, `2 eggs`, `1 stick`, `½ tsp + 10 g`.
  * Returns null when it cannot be read, so that the old amount stays and a message can say why.
  */
 export function readAmount(
   text: string,
   ingredient: Ingredient,
   source: Source,
+  bare: 'g' | 'oz' = 'g',
 ): { grams: number; entered: Entered } | null {
   // a minus sign is a slip, not an amount; reading it as the number behind it would change what was meant
   if (/^\s*[-−–]\s*[\d.¼-¾⅐-⅞]/.test(text)) return null;
@@ -208,13 +209,13 @@ export function readAmount(
     return null;
   let grams = 0;
   for (const f of found) {
-    const g = gramsOf({ value: f.value, unit: f.unit ?? 'g' }, ingredient, source);
+    const g = gramsOf({ value: f.value, unit: f.unit ?? bare }, ingredient, source);
     if (g === null || !Number.isFinite(g)) return null;
     grams += g;
   }
   const first = found[0];
   const entered: Entered =
-    found.length === 1 && first ? { value: first.value, unit: first.unit ?? 'g' } : { value: grams, unit: 'g' };
+    found.length === 1 && first ? { value: first.value, unit: first.unit ?? bare } : { value: grams, unit: 'g' };
   return { grams, entered };
 }
 

@@ -104,7 +104,10 @@ const metric = new RegExp(
   `(?<![\\p{L}\\d.,])(${number})(?:(\\s?(?:–|→|×)\\s?| to | and | or )(${number}))? ?(°C|kg|g|ml|cm|mm)(?![\\p{L}\\d/²³]| per g)`,
   'gu',
 );
-const inHundred = new RegExp(`(${number}(?:(?:–| to )${number})?) g((?: of)? \\p{L}+)? (in|to|for each) 100 g(?: of)?\\b`, 'gu');
+const inHundred = new RegExp(
+  `(${number}(?:(?:–| to )${number})?) g((?: of)? \\p{L}+)? (in|to|for each) 100 g(?: of)?\\b`,
+  'gu',
+);
 const quoted = /(“[^”]*”|"[^"]*")/;
 
 const isMetric = (d: Display): boolean => d.temperature !== 'F' && d.length === 'cm' && massUnit(d) === 'g';
@@ -127,15 +130,18 @@ function toldPlain(kitchen: Pick<Kitchen, 'display' | 'measures'>, words: string
   const d = kitchen.display;
   const ounces = massUnit(d) === 'oz';
   const parts = ounces ? words.replace(inHundred, (_, n: string, of = '', to: string) => `${n} parts${of} ${to} 100 of`) : words; // prettier-ignore
-  return parts.replace(metric, (all: string, a: string, between: string | undefined, b: string | undefined, unit: string) => {
-    const say = sayOf(kitchen, unit, ounces);
-    if (!say) return all;
-    const [x, y] = [a, b].map((n) => (n === undefined ? undefined : say(Number(n.replace(',', '.')))));
-    if (x === undefined || y === undefined || between === undefined) return x ?? all;
-    // the unit once, behind both, where it is the same
-    const [ux, uy] = [x, y].map((w) => / (\S+)$/.exec(w)?.[1]);
-    return `${ux === uy && !/^\d+ lb \S/.test(x) ? x.slice(0, x.lastIndexOf(' ')) : x}${between}${y}`;
-  });
+  return parts.replace(
+    metric,
+    (all: string, a: string, between: string | undefined, b: string | undefined, unit: string) => {
+      const say = sayOf(kitchen, unit, ounces);
+      if (!say) return all;
+      const [x, y] = [a, b].map((n) => (n === undefined ? undefined : say(Number(n.replace(',', '.')))));
+      if (x === undefined || y === undefined || between === undefined) return x ?? all;
+      // the unit once, behind both, where it is the same
+      const [ux, uy] = [x, y].map((w) => / (\S+)$/.exec(w)?.[1]);
+      return `${ux === uy && !/^\d+ lb \S/.test(x) ? x.slice(0, x.lastIndexOf(' ')) : x}${between}${y}`;
+    },
+  );
 }
 
 /** How a number of a metric unit is said; null where the kitchen has that unit itself. */
@@ -153,7 +159,11 @@ function sayOf(
 }
 
 /** A value with every text of it told in the kitchen's units; what is the baker's own is left out by `except`. */
-export function toldAll<T>(kitchen: Pick<Kitchen, 'display' | 'measures'> | undefined, value: T, except: readonly string[] = []): T {
+export function toldAll<T>(
+  kitchen: Pick<Kitchen, 'display' | 'measures'> | undefined,
+  value: T,
+  except: readonly string[] = [],
+): T {
   const d = kitchen?.display;
   if (!d || isMetric(d)) return value;
   const walk = (v: unknown): unknown => {

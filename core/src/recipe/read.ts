@@ -95,7 +95,11 @@ function inUnits(draft: RecipeDraft, kitchen: Kitchen): RecipeDraft {
     doubts: draft.doubts.map((d) =>
       d.id === 'heat'
         ? d
-        : { ...d, words: told(kitchen, d.words), choices: d.choices.map((c) => ({ ...c, words: told(kitchen, c.words) })) },
+        : {
+            ...d,
+            words: told(kitchen, d.words),
+            choices: d.choices.map((c) => ({ ...c, words: told(kitchen, c.words) })),
+          },
     ),
   };
 }

@@ -50,7 +50,8 @@ export function stringsOf(from: string, value: unknown, out: Sentence[] = [], se
   if (typeof value === 'string') out.push({ from, text: value });
   else if (value !== null && typeof value === 'object' && !seen.has(value)) {
     seen.add(value);
-    for (const [k, v] of Object.entries(value)) if (!OWN.has(k) || Array.isArray(value)) stringsOf(`${from}.${Array.isArray(value) ? '' : k}`, v, out, seen);
+    for (const [k, v] of Object.entries(value))
+      if (!OWN.has(k) || Array.isArray(value)) stringsOf(`${from}.${Array.isArray(value) ? '' : k}`, v, out, seen);
   }
   return out;
 }
@@ -79,12 +80,14 @@ export function sentencesOf(f: Formula, kitchen: Kitchen): Sentence[] {
   hear('shopping', () => shopping([{ formula: f }], {}, kitchen));
   hear('beside', () => beside(f, scale(f, { by: 'factor', factor: 2 }, kitchen).formula, kitchen));
   hear('keeping', () => keepingOf(f));
-  for (const i of ingredients.slice(0, 6)) hear('roundings', () => roundings(123, i, kitchen.measures, kitchen.display));
+  for (const i of ingredients.slice(0, 6))
+    hear('roundings', () => roundings(123, i, kitchen.measures, kitchen.display));
   const uses = f.tins ?? [];
   if (uses.length > 0) {
     const fits = fitTins(f, uses, kitchen);
     hear('fit', () => fits);
-    for (const build of builds.slice(0, 8)) hear('finish', () => finish(fits, { id: build.id, stacked: true, sides: true }, kitchen));
+    for (const build of builds.slice(0, 8))
+      hear('finish', () => finish(fits, { id: build.id, stacked: true, sides: true }, kitchen));
     const [fit] = fits;
     if (fit) {
       hear('fit explained', () => explainFit(fit, kitchen));

@@ -42,7 +42,7 @@ import { Row } from './row';
 import { SliceDrawing } from './slice';
 import { WaterLineDrawing } from './water-line';
 import { Worth } from './worth';
-import { pct, roleColour } from '../ui/figures';
+import { pct, roleColour, mass, scaleUnit } from '../ui/figures';
 import { Shown } from '../ui/shown';
 import { WorkStrip } from '../ui/work-strip';
 
@@ -165,7 +165,10 @@ export class Bench {
     const a = this.a();
     if (!a) return null;
     return {
-      grams: `${Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' ')} g`,
+      grams:
+        scaleUnit() === 'oz'
+          ? mass(a.totals.batterG)
+          : `${Math.round(a.totals.batterG).toLocaleString('en').replace(',', ' ')} g`,
       temperature: degrees(a.batter.temperatureC),
       consistency: consistencies[a.batter.consistency],
       method: methodWords[a.methods.chosen],

@@ -12,7 +12,7 @@ import { LedgerDrawing } from './ledger';
 import { LiftDrawing } from './lift';
 import { Ranges } from './ranges';
 import { WaterLineDrawing } from './water-line';
-import { pct, roleColour, scaleG } from '../ui/figures';
+import { mass, pct, roleColour } from '../ui/figures';
 
 /** Two formulas, or two versions of one, side by side: what differs, line by line, and every instrument of both. */
 @Component({
@@ -40,7 +40,7 @@ export class BesideView {
   protected readonly around = inject(Around);
   private readonly leftId = signal('now');
   private readonly rightId = signal<string | null>(null);
-  protected readonly scaleG = scaleG;
+  protected readonly mass = mass;
   protected readonly pct = pct;
 
   protected readonly options = computed(() => {

@@ -1,3 +1,4 @@
+import { mass, scaleUnit } from '../ui/figures';
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
@@ -111,7 +112,7 @@ export class Card {
   private grams(g: number): string {
     const { scaleG } = this.desk.kitchen().measures;
     const step = g < 20 ? Math.min(scaleG, 0.1) : scaleG;
-    return `${Number((Math.round(g / step) * step).toFixed(1))} g`;
+    return scaleUnit() === 'oz' ? mass(g) : `${Number((Math.round(g / step) * step).toFixed(1))} g`;
   }
 
   constructor() {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { allItems, asMeasured, effectOf, ingredientFor, money } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { scaleG } from '../ui/figures';
+import { mass } from '../ui/figures';
 
 const signed = (x: number, digits = 1): string => {
   const r = Number(x.toFixed(digits));
@@ -50,7 +50,7 @@ export class EffectLine {
     const ingredient = ingredientFor(f, item, this.desk.kitchen());
     const name = ingredient.name.replace(/,.*/, '').toLowerCase();
     const spoon = ingredient.role === 'leavener' || ingredient.role === 'salt';
-    const amount = spoon ? asMeasured(e.grams, ingredient, this.desk.kitchen().measures) : `${scaleG(e.grams)} g`;
+    const amount = spoon ? asMeasured(e.grams, ingredient, this.desk.kitchen().measures) : mass(e.grams);
     // of the whole batch, since the line is of it too; what a piece costs stands beside
     const worth = (x: number): string => money(Math.abs(x), this.desk.kitchen());
     const cost = e.cost === null || worth(e.cost) === worth(0) ? null : `${e.cost > 0 ? '+' : '−'}${worth(e.cost)}`;
@@ -59,7 +59,7 @@ export class EffectLine {
       parts: [
         { name: 'tenderness', value: signed(e.tender) },
         { name: 'lift', value: signed(e.lift) },
-        ...(Math.abs(e.leftSodaG) >= 0.005 ? [{ name: 'soda left', value: `${signed(e.leftSodaG, 2)} g` }] : []),
+        ...(Math.abs(e.leftSodaG) >= 0.005 ? [{ name: 'soda left in 100', value: signed(e.leftSodaG, 2) }] : []),
         ...(Math.abs(e.water) >= 0.05 ? [{ name: 'water', value: signed(e.water) }] : []),
         ...(Math.abs(e.standMin) >= 1 ? [{ name: 'waits', value: `${signed(e.standMin, 0)} min` }] : []),
         ...(cost === null ? [] : [{ name: 'batch', value: cost }]),

@@ -10,7 +10,7 @@ import {
   type Formula,
 } from '@orvin/core';
 import { Desk } from '../desk/desk';
-import { scaleG } from '../ui/figures';
+import { mass, massTo } from '../ui/figures';
 import { stepFor } from './step-for';
 
 /**
@@ -47,10 +47,7 @@ export class Hand {
     const to = Math.max(0, Math.round(grams * 100) / 100);
     const name = ingredientFor(f, item, this.desk.kitchen()).name;
     const held = this.holdTotal() ? ', total held' : '';
-    this.desk.setMany(
-      this.changes(f, { itemId, grams: to }),
-      (label ?? `${name} ${scaleG(item.grams)} → ${scaleG(to)} g`) + held,
-    );
+    this.desk.setMany(this.changes(f, { itemId, grams: to }), (label ?? `${name} ${massTo(item.grams, to)}`) + held);
   }
 
   /** A key on something that stands for an item: a sensible step up or down. True when the key was taken. */
@@ -86,7 +83,7 @@ export class Hand {
     const f = this.desk.formula();
     const changes = f ? toTotal(f, grams, this.locked()) : [];
     if (changes.length === 0) return false;
-    this.desk.setMany(changes, `batter to ${Math.round(grams)} g`);
+    this.desk.setMany(changes, `batter to ${mass(Math.round(grams))}`);
     return true;
   }
 

@@ -1,5 +1,7 @@
+import { scaleUnit } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { plain, type Assessment, type Formula, type LedgerEntry } from '@orvin/core';
+import { asMeasured, catalogueRow, plain, type Assessment, type Formula, type LedgerEntry } from '@orvin/core';
+import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
 
@@ -28,6 +30,8 @@ interface Segment {
   readonly name: string;
   readonly words: string;
 }
+
+const SODA = catalogueRow('baking-soda');
 
 /**
  * Acid against soda, source by source, meeting in the middle, both as grams of soda: the batter's acid and the free soda
@@ -86,6 +90,12 @@ export class LedgerDrawing {
     const full = SCALES.find((s) => s >= from) ?? from;
     return REACH / (now * (REACH / full) <= ROOM && now >= full / 8 ? full : (SCALES.find((s) => s >= now) ?? now));
   });
+  private readonly desk = inject(Desk);
+  /** An amount of soda: grams, or spoons where weights are in ounces, which are too coarse for it. */
+  protected readonly soda = (g: number): string =>
+    scaleUnit() === 'oz' ? asMeasured(g, SODA, this.desk.kitchen().measures) : `${plain(g)} g`;
+  protected readonly sodaSpan = (b: { readonly low: number; readonly high: number }): string =>
+    scaleUnit() === 'oz' ? `${this.soda(b.low)} to ${this.soda(b.high)}` : `${plain(b.low)} to ${plain(b.high)}`;
   protected readonly length = (g: number): number => g * this.scale();
 
   protected readonly segments = computed<readonly Segment[]>(() => {
@@ -100,7 +110,7 @@ export class LedgerDrawing {
           const own = e.within === 'powder';
           const name = e.name.replace(/,.*/, '').toLowerCase();
           const what = own ? (side === 'acid' ? 'powder’s own acids' : 'powder’s soda') : name;
-          const full = `${what} ${plain(e.sodaG.typical)} g`;
+          const full = `${what} ${this.soda(e.sodaG.typical)}`;
           const room = width - 12;
           const label = full.length * LETTER <= room ? full : name.length * LETTER <= room && !own ? name : '';
           const g = grams.get(e.itemId) ?? 0;
@@ -115,7 +125,7 @@ export class LedgerDrawing {
             grams: g,
             gramsPerUnit: ((side === 'acid' ? -1 : 1) * g) / width,
             name: e.name,
-            words: `${side === 'acid' ? 'can meet' : 'is'} ${plain(e.sodaG.typical)} g of soda (${plain(e.sodaG.low)} to ${plain(e.sodaG.high)})`,
+            words: `${side === 'acid' ? 'can meet' : 'is'} ${this.soda(e.sodaG.typical)} of soda (${this.sodaSpan(e.sodaG)})`,
           };
         });
       }),
@@ -169,21 +179,21 @@ export class LedgerDrawing {
     const acidG = l.leftAcidMeqPer100gBatter.typical * batter * 0.084;
     const b = this.before();
     const was = b ? (b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100 : null;
-    const from = was !== null && Math.abs(was - sodaG) > 0.02 ? `${plain(was)} → ` : '';
+    const from = was !== null && Math.abs(was - sodaG) > 0.02 ? `${this.soda(was)} → ` : '';
     if (sodaG > 0.05)
       return {
         kind: 'soda',
         text:
           from === ''
-            ? `${plain(sodaG)} g left (${Math.round(100 * l.unmetShare)} %)`
-            : `${from}${plain(sodaG)} g left`,
-        detail: `${Math.round(100 * l.unmetShare)} % of the soda has no acid to meet: ${plain(l.leftSodaGPer100gBatter.typical)} g in 100 g batter`,
+            ? `${this.soda(sodaG)} left (${Math.round(100 * l.unmetShare)} %)`
+            : `${from}${this.soda(sodaG)} left`,
+        detail: `${Math.round(100 * l.unmetShare)} % of the soda has no acid to meet: ${plain(l.leftSodaGPer100gBatter.typical)} % of the batter`,
       };
     if (acidG > 0.05)
       return {
         kind: 'acid',
-        text: from === '' ? `${plain(acidG)} g to spare` : `${from}none left over`,
-        detail: `could meet ${plain(acidG)} g more soda`,
+        text: from === '' ? `${this.soda(acidG)} to spare` : `${from}none left over`,
+        detail: `could meet ${this.soda(acidG)} more soda`,
       };
     return { kind: 'even', text: from === '' ? 'evenly met' : `${from}none left over`, detail: 'nothing left over' };
   });

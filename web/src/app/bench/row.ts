@@ -2,6 +2,7 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import {
   asMeasured,
+  heavyIn,
   roundings,
   readAmount,
   type Ingredient,
@@ -11,7 +12,7 @@ import {
   type Usual,
 } from '@orvin/core';
 import { Panels } from '../ui/panels';
-import { roleColour, scaleG } from '../ui/figures';
+import { mass, massTo, roleColour, scaleG } from '../ui/figures';
 import { stepFor } from './step-for';
 
 /** One line of the formula sheet: as measured, name, grams, baker's %, and a bar to pull over its usual range. */
@@ -67,7 +68,7 @@ export class Row {
   protected readonly rounding = computed(() => {
     const i = this.ingredient();
     if (i.role !== 'leavener') return null;
-    const r = roundings(this.item().grams, i, this.kitchen().measures);
+    const r = roundings(this.item().grams, i, this.kitchen().measures, this.kitchen().display);
     if (r.warning === null) return null;
     const spoon = Math.abs(r.measured.errorPct) > Math.abs(r.weighed.errorPct);
     const off = Math.round(spoon ? r.measured.errorPct : r.weighed.errorPct);
@@ -75,6 +76,8 @@ export class Row {
     return { words: r.warning, short: spoon ? `weigh it: spoon ${by}` : `spoon it: scale ${by}` };
   });
   protected readonly grams = computed(() => scaleG(this.item().grams));
+  protected readonly unit = computed(() => this.kitchen().display.weight ?? 'g');
+  protected readonly unitName = computed(() => (this.unit() === 'oz' ? 'ounces' : 'grams'));
   protected readonly wasText = computed(() => scaleG(this.was() ?? 0));
   protected readonly colour = computed(() => roleColour[this.ingredient().role]);
   protected readonly name = computed(() => {
@@ -94,7 +97,7 @@ export class Row {
   protected readonly barLabel = computed(() => {
     const u = this.usual();
     const usual = u && u.low !== null && u.high !== null ? `, usual ${scaleG(u.low)} to ${scaleG(u.high)}` : '';
-    return `${this.name()}, ${this.grams()} grams${usual}`;
+    return `${this.name()}, ${this.grams()} ${this.unitName()}${usual}`;
   });
 
   protected input(e: Event): void {
@@ -107,20 +110,22 @@ export class Row {
     this.typed.set(null);
     this.active.set(false);
     if (text === null || text.trim() === '' || text.trim() === this.grams()) return;
-    const read = readAmount(text, this.ingredient(), { ...this.source(), ...this.kitchen().measures });
+    const read = readAmount(text, this.ingredient(), { ...this.source(), ...this.kitchen().measures }, this.unit());
     if (read === null || read.grams < 0) {
       this.problem.set(
-        `"${text}" is no amount I can read. Try 240, 1 1/2 c, 2 tsp or 2 eggs; it stays ${this.grams()} g.`,
+        `"${text}" is no amount I can read. Try ${scaleG(240)}, 1 1/2 c, 2 tsp or 2 eggs; it stays ${mass(this.item().grams)}.`,
       );
       return;
     }
     if (read.grams > 50_000) {
-      this.problem.set(`${Math.round(read.grams / 1000)} kg is more than a kitchen bakes; it stays ${this.grams()} g.`);
+      this.problem.set(
+        `${heavyIn(this.kitchen().display, read.grams)} is more than a kitchen bakes; it stays ${mass(this.item().grams)}.`,
+      );
       return;
     }
     this.set.emit({
       grams: Math.round(read.grams * 100) / 100,
-      label: `${this.name()} ${this.grams()} → ${scaleG(read.grams)} g`,
+      label: `${this.name()} ${massTo(this.item().grams, read.grams)}`,
     });
   }
 
@@ -164,7 +169,7 @@ export class Row {
     const g = this.item().grams;
     const step = stepFor(this.ingredient().role, g, e);
     const grams = Math.max(0, Math.round((g + (up ? step : -step)) * 100) / 100);
-    this.set.emit({ grams, label: `${this.name()} ${scaleG(g)} → ${scaleG(grams)} g` });
+    this.set.emit({ grams, label: `${this.name()} ${massTo(g, grams)}` });
   }
 
   protected grab(e: PointerEvent): void {
@@ -185,7 +190,7 @@ export class Row {
     if (this.grip?.id !== e.pointerId) return;
     const grams = this.gramsAt(e);
     this.grip = null;
-    this.set.emit({ grams, label: `${this.name()} → ${scaleG(grams)} g` });
+    this.set.emit({ grams, label: `${this.name()} → ${mass(grams)}` });
   }
 
   protected lost(): void {

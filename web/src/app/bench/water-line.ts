@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { hasRanges, plain, type Assessment, type Formula } from '@orvin/core';
+import { hasRanges, type Assessment, type Formula } from '@orvin/core';
 import { Panels } from '../ui/panels';
 import { Pull } from './pull';
-import { pct } from '../ui/figures';
+import { pct, mass } from '../ui/figures';
 
 const W = 284;
 const LETTER = 5.9;
@@ -59,7 +59,7 @@ const LETTER = 5.9;
         @for (e of a().water.entries; track e.itemId) {
           <tr>
             <th scope="row">{{ e.name }}</th>
-            <td>brings {{ pct(e.bringsG) }} g, drinks {{ pct(e.drinksG) }} g</td>
+            <td>brings {{ mass(e.bringsG) }}, drinks {{ mass(e.drinksG) }}</td>
           </tr>
         }
       </tbody>
@@ -68,6 +68,7 @@ const LETTER = 5.9;
   styleUrl: './water-line.scss',
 })
 export class WaterLineDrawing {
+  protected readonly mass = mass;
   protected readonly panels = inject(Panels);
   readonly assessment = input.required<Assessment>();
   /** The formula it shows, where that is not the one in hand. */
@@ -119,7 +120,7 @@ export class WaterLineDrawing {
           label,
           grams: g,
           gramsPerUnit: g / width,
-          words: `brings ${plain(e.bringsG)} g of water`,
+          words: `brings ${mass(e.bringsG)} of water`,
         };
       });
   });

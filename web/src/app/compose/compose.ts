@@ -24,7 +24,7 @@ import { Solving } from '../compute/solving';
 import { Store } from '../data/store';
 import { Judgement } from '../desk/judgement';
 import { Pantry } from '../desk/pantry';
-import { pct, roleColour, scaleG } from '../ui/figures';
+import { pct, roleColour, mass } from '../ui/figures';
 import { Asks } from '../ui/asks';
 import { bakeWords, tinWords } from '../ui/words';
 
@@ -131,7 +131,7 @@ export class ComposeView {
     const shares = new Map(a.items.map((i) => [i.itemId, i.bakersPct]));
     return {
       formula: p.formula,
-      batterG: Math.round(a.totals.batterG),
+      batterG: mass(Math.round(a.totals.batterG)),
       family: familyOf(p.formula.family).name,
       tin: p.formula.tins?.[0] ? tinWords(p.formula.tins[0]) : '',
       heat: p.formula.bake ? bakeWords(p.formula.bake) : '',
@@ -146,7 +146,7 @@ export class ComposeView {
             name: ingredient.name,
             colour: roleColour[ingredient.role],
             measured: asMeasured(i.grams, ingredient, kitchen.measures),
-            grams: scaleG(i.grams),
+            grams: mass(i.grams),
             pct: pct(shares.get(i.id) ?? 0),
             long: Math.min(100, shares.get(i.id) ?? 0),
           };

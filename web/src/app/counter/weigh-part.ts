@@ -1,3 +1,5 @@
+import { units } from '../ui/words';
+import { mass, scaleUnit } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plainName, pour, type StepAmount } from '@orvin/core';
 import { FollowScale } from './follow-scale';
@@ -90,7 +92,9 @@ export class WeighPart {
   /** Something else is asked first: what is still to weigh leaves the room to it on a narrow screen. */
   readonly deciding = input(false);
   protected readonly scale = inject(FollowScale);
-  protected readonly state = computed(() => pour(this.line().grams, this.scale.inG(), this.scale.toleranceG()));
+  protected readonly state = computed(() =>
+    pour(this.line().grams, this.scale.inG(), this.scale.toleranceG(), units().display),
+  );
   protected readonly within = computed(() => Math.max(0.02 * this.line().grams, this.scale.toleranceG() / 2));
   protected readonly big = computed(() => {
     const { state, missingG } = this.state();
@@ -110,5 +114,5 @@ export class WeighPart {
 /** Grams in words: a tenth below 20 g, or to a scale's step where a scale has said so. */
 export const grams = (g: number, stepG = Math.abs(g) < 20 ? 0.1 : 1): string => {
   const rounded = Math.round(Math.round(g / stepG) * stepG * 10) / 10;
-  return `${rounded + 0} g`.replace('-', '−');
+  return (scaleUnit() === 'oz' ? mass(rounded) : `${rounded + 0} g`).replace('-', '−');
 };

@@ -5,7 +5,7 @@ import { kinds } from '../data/kinds';
 import { LiveDocument } from '../data/live-document';
 import type { Command, Doc, Plan } from '../data/records';
 import { Store } from '../data/store';
-import { ovenScale } from '../ui/words';
+import { ovenScale, units } from '../ui/words';
 import { Judgement } from './judgement';
 
 /** How long what was stays visible beside what is. */
@@ -77,7 +77,10 @@ export class Desk {
   }
 
   constructor() {
-    effect(() => ovenScale.set(this.kitchen().display.temperature));
+    effect(() => {
+      ovenScale.set(this.kitchen().display.temperature);
+      units.set(this.kitchen());
+    });
   }
 
   /** Lets what was be seen beside what is for a moment. */

@@ -1,3 +1,4 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Makings } from '../desk/makings';
 import { degrees } from '../ui/words';
@@ -27,7 +28,7 @@ export class DevicesPanel {
     const w = this.devices.weight();
     if (!this.devices.standing()?.scale) return 'unplugged';
     if (!w) return 'nothing yet';
-    return w.over ? 'overloaded' : `${String(w.grams).replace('-', '−')} g${w.stable ? '' : ' …'}`;
+    return w.over ? 'overloaded' : `${mass(w.grams).replace('-', '−')}${w.stable ? '' : ' …'}`;
   });
   protected readonly reads = computed(() => {
     const c = this.devices.degrees();

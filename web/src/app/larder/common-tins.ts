@@ -1,5 +1,16 @@
+import { units } from '../ui/words';
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { capacityOf, commonTins, kitchenPlace, tinRegions, typicalTareG, type Tin, type TinRegion } from '@orvin/core';
+import {
+  capacityIn,
+  capacityOf,
+  commonTins,
+  kitchenPlace,
+  tinRegions,
+  typicalTareG,
+  type Tin,
+  type TinRegion,
+} from '@orvin/core';
 import { TinPress } from '../ui/tin-press';
 import { KitchenEdit } from './kitchen-edit';
 
@@ -118,4 +129,4 @@ export class CommonTins {
 
 const said = (t: Tin): string => `${t.name} ${t.shape} ${t.material}`.toLowerCase();
 const wordsOf = (t: Tin): string =>
-  `${Math.round(capacityOf(t) / 10) * 10} ml${t.material === 'light metal' ? '' : `, ${t.material}`}, about ${typicalTareG(t)} g`;
+  `${capacityIn(units(), Math.round(capacityOf(t) / 10) * 10)}${t.material === 'light metal' ? '' : `, ${t.material}`}, about ${mass(typicalTareG(t))}`;

@@ -1,5 +1,7 @@
+import { mass, massSpan, scaleG } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  heavyIn,
   asMeasured,
   dietsOf,
   gramsOf,
@@ -17,6 +19,7 @@ import { KitchenEdit } from './kitchen-edit';
 import { LabelForm } from './label-form';
 import { Shown } from '../ui/shown';
 
+const LB_G = 453.59237;
 const roles: readonly { readonly id: Role; readonly name: string }[] = [
   { id: 'flour', name: 'Flour and starch' },
   { id: 'sugar', name: 'Sugar and syrup' },
@@ -98,16 +101,16 @@ export class Ingredients {
     if (cup !== null && spoon !== null)
       out.push(
         cup > 30 && i.role !== 'leavener' && i.role !== 'salt' && i.role !== 'flavour'
-          ? { name: 'One of your cups', value: `${plain(cup)} g` }
-          : { name: 'One of your teaspoons', value: `${plain(spoon)} g` },
+          ? { name: 'One of your cups', value: mass(cup) }
+          : { name: 'One of your teaspoons', value: mass(spoon) },
       );
     for (const [form, g] of Object.entries(i.gPerMlAs ?? {}))
-      out.push({ name: `A cup, ${form}`, value: `${plain(g * k.measures.cupMl)} g` });
+      out.push({ name: `A cup, ${form}`, value: mass(g * k.measures.cupMl) });
     const piece = pieceGrams(i, k.measures);
     if (piece)
       out.push({
         name: 'One piece',
-        value: `${plain(piece.low)}–${plain(piece.high)} g, likely ${plain(piece.typical)}`,
+        value: `${massSpan(piece.low, piece.high)}, likely ${scaleG(piece.typical)}`,
       });
     if (i.acidMeq) {
       const { low, high } = i.acidMeq;
@@ -115,21 +118,22 @@ export class Ingredients {
         high <= 0
           ? {
               name: 'Alkaline',
-              value: `like ${plain(-high * SODA_G_PER_MEQ)}–${plain(-low * SODA_G_PER_MEQ)} g soda in 100 g`,
+              value: `like ${plain(-high * SODA_G_PER_MEQ)}–${plain(-low * SODA_G_PER_MEQ)} % of its weight in soda`,
             }
           : {
               name: 'Its acid meets',
-              value: `${plain(Math.max(0, low) * SODA_G_PER_MEQ)}–${plain(high * SODA_G_PER_MEQ)} g soda for each 100 g`,
+              value: `${plain(Math.max(0, low) * SODA_G_PER_MEQ)}–${plain(high * SODA_G_PER_MEQ)} % of its weight in soda`,
             },
       );
     }
-    if (i.drinks) out.push({ name: 'Drinks', value: `${plain(i.drinks)} g water a gram, beyond what flour does` });
+    if (i.drinks)
+      out.push({ name: 'Drinks', value: `${plain(i.drinks)} times its weight in water, beyond what flour does` });
     if (i.co2Mmol)
       out.push({
         name: 'Lift of its own',
         value: `${plain(i.co2Mmol.low)}–${plain(i.co2Mmol.high)} mmol gas in 100 g`,
       });
-    if (i.saltG) out.push({ name: 'Salt', value: `${plain(i.saltG)} g in 100 g` });
+    if (i.saltG) out.push({ name: 'Salt', value: `${plain(i.saltG)} %` });
     out.push({
       name: 'Contains',
       value: i.allergens.length > 0 ? i.allergens.join(', ') : 'none of the listed allergens',
@@ -145,13 +149,22 @@ export class Ingredients {
 
   protected words(i: Ingredient): string {
     return this.partsOf(i)
-      .map((p) => `${plain(p.g)} g ${p.name}`)
+      .map((p) => `${plain(p.g)} % ${p.name}`)
       .join(', ');
+  }
+
+  /** A pack to speak of. */
+  protected pack(): string {
+    return this.kitchen().display.weight === 'oz' ? '5 lb' : '1 kg';
+  }
+  protected packOf(id: string): string {
+    const p = this.kitchen().prices[id];
+    return p ? heavyIn(this.kitchen().display, p.perG) : this.pack();
   }
 
   protected stockWords(id: string): string {
     const g = this.pantry.stock()[id];
-    return g === undefined ? '' : g >= 1000 ? `${plain(g / 1000)} kg` : `${plain(g)} g`;
+    return g === undefined ? '' : heavyIn(this.kitchen().display, g);
   }
 
   protected priceWords(id: string): string {
@@ -161,7 +174,8 @@ export class Ingredients {
       style: 'currency',
       currency: this.kitchen().locale.currency,
     });
-    return `${money.format((1000 * p.price) / p.perG)} a kg`;
+    const pounds = this.kitchen().display.weight === 'oz';
+    return `${money.format(((pounds ? LB_G : 1000) * p.price) / p.perG)} ${pounds ? 'a lb' : 'a kg'}`;
   }
 
   /** Stock as the baker measures it, beside its weight. */
@@ -178,10 +192,10 @@ export class Ingredients {
       if (was !== undefined) this.edit.change(`no stock of ${i.name}`, this.pantry.counted({ [i.id]: undefined }));
       return;
     }
-    const read = readAmount(input.value, i, k.measures);
+    const read = readAmount(input.value, i, k.measures, k.display.weight);
     if (!read || read.grams < 0) {
       this.edit.problem.set(
-        `"${input.value}" is no amount I can read: 500 g, 2 kg, 6 eggs, 1 1/2 cups. The stock stays as it was.`,
+        `"${input.value}" is no amount I can read: ${heavyIn(k.display, 500)}, ${this.pack()}, 6 eggs, 1 1/2 cups. The stock stays as it was.`,
       );
       input.value = this.stockWords(i.id);
       return;
@@ -198,10 +212,10 @@ export class Ingredients {
       return;
     }
     const value = Number(price.value.replace(',', '.').replace(/[^\d.]/g, ''));
-    const read = readAmount(per.value, i, k.measures);
+    const read = readAmount(per.value, i, k.measures, k.display.weight);
     if (!Number.isFinite(value) || value < 0 || !read || read.grams <= 0) {
       this.edit.problem.set(
-        `A price needs a sum and the pack it is for, such as 1.35 for 1 kg. ${was ? 'It stays as it was.' : ''}`,
+        `A price needs a sum and the pack it is for, such as 1.35 for ${this.pack()}. ${was ? 'It stays as it was.' : ''}`,
       );
       return;
     }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { money, shopSections, shopping, type ShoppingLine } from '@orvin/core';
+import { money, shopSections, shopping, type ShoppingLine, heavyIn } from '@orvin/core';
 import { EMPTY_LIST, kinds } from '../data/kinds';
 import { LiveDocument } from '../data/live-document';
 import type { ShoppingDoc, WorkingRecord } from '../data/records';
@@ -49,7 +49,7 @@ export class ShoppingPart {
     return money(x, this.desk.kitchen());
   }
   protected grams(g: number): string {
-    return g >= 1000 ? `${Number((g / 1000).toFixed(2))} kg` : `${Math.round(g)} g`;
+    return heavyIn(this.desk.kitchen().display, g < 1000 ? Math.round(g) : g);
   }
   protected takers(l: ShoppingLine): string {
     return l.takenBy.map((t) => (l.takenBy.length > 1 ? `${t.title} ${this.grams(t.grams)}` : t.title)).join(', ');

@@ -1,7 +1,9 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  capacityIn,
   capacityOf,
-  convert,
+  readLength,
   readTin,
   shapes,
   tinMaterials,
@@ -17,6 +19,8 @@ import { KitchenEdit } from './kitchen-edit';
 import { Pick, type Option } from './pick';
 import { shortId } from '../data/ids';
 import { Shown } from '../ui/shown';
+
+const INCH_MM = 25.4;
 
 type Size = 'topMm' | 'top2Mm' | 'baseMm' | 'base2Mm' | 'depthMm' | 'tubeMm';
 /** The tins of the kit: drawn to one scale, edited by their inside, and measured by what they hold. */
@@ -52,13 +56,13 @@ export class TinKit {
   protected readonly free = computed(() => ['mound', 'slab'].includes(this.tin()?.shape ?? ''));
   protected readonly geometry = computed(() => {
     const t = this.shown();
-    if (!t) return 0;
+    if (!t) return '';
     const { capacityMl: _measured, ...by } = t;
-    return Math.round(capacityOf(by));
+    return capacityIn(this.kitchen(), capacityOf(by));
   });
   protected readonly problems = computed(() => {
     const t = this.shown();
-    return t ? tinProblems(t) : [];
+    return t ? tinProblems(t, this.kitchen()) : [];
   });
   protected readonly sizes = computed<readonly { id: Size; name: string }[]>(() => {
     switch (this.tin()?.shape) {
@@ -99,9 +103,11 @@ export class TinKit {
     }
   });
 
-  protected readonly typical = typicalTareG;
+  protected readonly typical = (t: Tin): string => mass(typicalTareG(t));
   protected readonly holds = (t: Tin): string =>
-    t.shape === 'mound' || t.shape === 'slab' ? 'on a tray' : `${Math.round(capacityOf(t) / 10) * 10} ml`;
+    t.shape === 'mound' || t.shape === 'slab'
+      ? 'on a tray'
+      : capacityIn(this.kitchen(), Math.round(capacityOf(t) / 10) * 10);
 
   protected pick(id: string): void {
     this.typing.set({});
@@ -124,11 +130,16 @@ export class TinKit {
     if (name !== '') this.set({ name }, 'name');
   }
 
-  /** A length in any unit, mm; bare numbers are millimetres. NaN when it is none. */
+  /** Bare numbers are millimetres, or inches where the kitchen has those. */
+  protected readonly ruler = computed(() => (this.kitchen().display.length === 'in' ? 'in' : 'mm'));
+  /** A length in any unit, mm. NaN when it is none. */
   private lengthOf(text: string): number {
-    const m = /^\s*([\d.,]+)\s*(mm|cm|in(?:ch(?:es)?)?|["”″])?\s*$/i.exec(text);
-    const unit = (m?.[2] ?? 'mm').toLowerCase().replace(/^in.*|["”″]/, 'in');
-    return m?.[1] ? convert(Number(m[1].replace(',', '.')), unit, 'mm', this.kitchen().measures) : NaN;
+    return readLength(text, this.kitchen().display, this.ruler()) ?? NaN;
+  }
+  /** A size as it stands in its field: to a sixteenth of an inch. */
+  protected sizeText(mm: number | undefined): string {
+    if (mm === undefined) return '';
+    return this.ruler() === 'mm' ? String(mm) : String(Math.round((16 * mm) / INCH_MM) / 16);
   }
 
   /** While a size is typed the drawing and the capacity follow; only Enter or leaving the field keeps it. */
@@ -143,12 +154,13 @@ export class TinKit {
     const mm = this.lengthOf(input.value);
     if (!t || !Number.isFinite(mm) || mm <= 0 || mm > 1000) {
       this.edit.problem.set(
-        `"${input.value}" is no length I can read: 203, 20.3 cm, 8 in. It stays ${t?.[id] ?? 'unset'}.`,
+        `"${input.value}" is no length I can read: ${this.ruler() === 'in' ? '8, 8 1/2, 20.3 cm' : '203, 20.3 cm, 8 in'}. It stays ${this.sizeText(t?.[id]) || 'unset'}.`,
       );
-      input.value = String(t?.[id] ?? '');
+      input.value = this.sizeText(t?.[id]);
       this.typing.set({});
       return;
     }
+    if (this.sizeText(mm) === this.sizeText(t[id])) return this.typing.set({});
     this.set({ [id]: Math.round(mm * 10) / 10 }, id === 'depthMm' ? 'depth' : 'size');
   }
 
@@ -161,8 +173,11 @@ export class TinKit {
       this.edit.change(`${t.name}: no ${what}`, { ...k, tins: k.tins.map((x) => (x.id === t.id ? (rest as Tin) : x)) });
       return;
     }
-    const value = this.edit.number(e, what, low, high, t[id]);
-    if (value !== null) this.set({ [id]: id === 'cups' ? Math.round(value) : value }, what);
+    const value =
+      id === 'cups'
+        ? this.edit.number(e, what, low, high, t.cups)
+        : this.edit.figure(e, id === 'tareG' ? 'mass' : 'capacity', what, low, high, t[id]);
+    if (value !== null && this.edit.shown('mass', value) !== '' && value !== t[id]) this.set({ [id]: id === 'cups' ? Math.round(value) : Math.round(10 * value) / 10 }, what); // prettier-ignore
   }
 
   protected readonly shop = signal(false);

@@ -1,3 +1,4 @@
+import { mass, massSpan } from '../ui/figures';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -89,7 +90,7 @@ export class BakeSheet {
   protected readonly place = computed(() => {
     const b = this.bake();
     const oven = this.ovens().find((o) => o.id === b.ovenId)?.name;
-    return `${tinWords(b.tin)}, ${b.batterG} g of batter${b.tin.count > 1 ? ' each' : ''}, ${dialWords({ ovenC: b.ovenC, fan: b.fan })}${oven ? ` in the ${oven.toLowerCase()}` : ''}${b.fromFreezer ? '; from the freezer, so nothing is learned of the oven' : ''}`;
+    return `${tinWords(b.tin)}, ${mass(b.batterG)} of batter${b.tin.count > 1 ? ' each' : ''}, ${dialWords({ ovenC: b.ovenC, fan: b.fan })}${oven ? ` in the ${oven.toLowerCase()}` : ''}${b.fromFreezer ? '; from the freezer, so nothing is learned of the oven' : ''}`;
   });
   /** What was seen while it was made, a line each. */
   protected readonly happened = computed(() => {
@@ -104,7 +105,7 @@ export class BakeSheet {
       ...(last ? [`probe: ${degrees(last.c)} after ${Math.round(last.min)} min`] : []),
       ...(o && o.added.length > 0 ? [`added: ${o.added.join(', ')}`] : []),
       ...(o && o.weighed.length > 0 ? [`${o.weighed.length === 1 ? 'one weight' : `${o.weighed.length} weights`} read off the scale`] : []), // prettier-ignore
-      ...(o?.filled && o.filled.length > 1 ? [`filled with ${Math.round(Math.min(...o.filled))}–${Math.round(Math.max(...o.filled))} g`] : []), // prettier-ignore
+      ...(o?.filled && o.filled.length > 1 ? [`filled with ${massSpan(Math.min(...o.filled), Math.max(...o.filled))}`] : []), // prettier-ignore
       ...(o && o.skipped.length > 0 ? [`left out: ${o.skipped.map((s) => s.replace(/:.*/, '')).join(', ')}`] : []),
       ...(b.factor && b.factor !== 1 ? [`${Number(b.factor.toFixed(2))} times the formula`] : []),
       ...(o?.simulated && o.simulated.length > 0 ? [`simulated: ${o.simulated.join(', ')}; teaches nothing of a real oven`] : []), // prettier-ignore

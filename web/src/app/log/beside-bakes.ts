@@ -1,6 +1,7 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { differences, markScales, outcomes, symptomName, type BakeRecord, weightIn } from '@orvin/core';
+import { lengthIn, differences, markScales, outcomes, symptomName, type BakeRecord, weightIn } from '@orvin/core';
 import { from, switchMap } from 'rxjs';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -150,7 +151,7 @@ export class BesideBakes {
   );
   protected readonly changes = computed(() => {
     const f = this.formulas();
-    return f?.one && f.other ? differences(f.one, f.other).map((d) => d.words) : [];
+    return f?.one && f.other ? differences(f.one, f.other, this.desk.kitchen()).map((d) => d.words) : [];
   });
 
   protected when(b: BakeRecord): string {
@@ -163,13 +164,14 @@ export class BesideBakes {
     const said = (r: Row): boolean => r.one !== '' || r.other !== '';
     const oven = (x: BakeRecord): string => this.desk.kitchen().ovens.find((o) => o.id === x.ovenId)?.name ?? x.ovenId;
     const min = (x: number | undefined): string | undefined => (x === undefined ? undefined : `${x} min`);
-    const mm = (x: number | undefined): string | undefined => (x === undefined ? undefined : `${x} mm`);
+    const mm = (x: number | undefined): string | undefined =>
+      x === undefined ? undefined : lengthIn(this.desk.kitchen().display, x);
     return [
       {
         name: 'Making',
         rows: [
           row('tin', (x) => tinWords(x.tin)),
-          row('batter', (x) => `${x.batterG} g`),
+          row('batter', (x) => mass(x.batterG)),
           row('heat', (x) => dialWords({ ovenC: x.ovenC, fan: x.fan })),
           row('oven', (x) => `${oven(x)}${x.rack ? `, ${x.rack} rack` : ''}`),
           row('stood', (x) => min(x.observed?.stoodMin)),

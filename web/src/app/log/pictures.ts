@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { assess, heightFor, markScales, type BakeRecord, type Formula, weightIn } from '@orvin/core';
+import { lengthIn, assess, heightFor, markScales, type BakeRecord, type Formula, weightIn } from '@orvin/core';
 import { DateTime } from 'luxon';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
@@ -183,7 +183,7 @@ export class Pictures {
       return h !== undefined && x !== null && raw > 0 ? [{ b, x, y: h / raw }] : [];
     });
     return {
-      sets: list.length > 0 ? [{ x: list.map((p) => p.x), y: list.map((p) => p.y), words: list.map((p) => `${p.b.title}, ${this.day(p.b)}: ${p.y.toFixed(2)} times, ${p.b.result?.heightMm} mm`), colour: '--rim' }] : [], // prettier-ignore
+      sets: list.length > 0 ? [{ x: list.map((p) => p.x), y: list.map((p) => p.y), words: list.map((p) => `${p.b.title}, ${this.day(p.b)}: ${p.y.toFixed(2)} times, ${lengthIn(this.desk.kitchen().display, p.b.result?.heightMm ?? 0)}`), colour: '--rim' }] : [], // prettier-ignore
       words: `Height of ${list.length} bakes against the lift of their formula`,
     };
   });

@@ -1,3 +1,4 @@
+import { mass } from '../ui/figures';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -138,7 +139,7 @@ export class Proof {
     return {
       region: o.region,
       because: o.because.map((b) => `“${b.words}”`).join(', '),
-      means: measuresMean(f),
+      means: measuresMean(f, this.kitchen()),
     };
   });
   /** The line in hand, for its place in the picture. */
@@ -242,11 +243,10 @@ export class Proof {
 
   private readAs(item: Item, apart: string): ReadAs {
     const f = this.formula();
-    const g = item.grams < 20 ? Math.round(item.grams * 10) / 10 : Math.round(item.grams);
     const unknown = item.ingredient === 'unknown';
     return {
       id: item.id,
-      grams: item.grams > 0 ? `${g} g` : '–',
+      grams: item.grams > 0 ? mass(item.grams) : '–',
       name: unknown || !f ? 'not known' : ingredientFor(f, item, this.kitchen()).name,
       role: this.roleOf(item),
       unknown,

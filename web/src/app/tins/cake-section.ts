@@ -1,5 +1,6 @@
+import { units } from '../ui/words';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { outlineOf, type TinFit } from '@orvin/core';
+import { lengthIn, outlineOf, type TinFit } from '@orvin/core';
 
 const WIDE = 240;
 const HIGH = 130;
@@ -107,7 +108,7 @@ export class CakeSection {
   });
   protected readonly label = computed(
     () =>
-      `${this.layers() > 1 ? `${this.layers()} layers` : 'the cake'} in section; ${this.top().toFixed(1)} mm on top`,
+      `${this.layers() > 1 ? `${this.layers()} layers` : 'the cake'} in section; ${lengthIn(units().display, this.top())} on top`,
   );
 
   protected grab(e: PointerEvent): void {

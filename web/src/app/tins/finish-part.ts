@@ -1,5 +1,16 @@
+import { mass, massSpan } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { asGroup, builds, cutPlan, finish, keepingOf, outlineOf, plainName, type FinishId } from '@orvin/core';
+import {
+  lengthIn,
+  asGroup,
+  builds,
+  cutPlan,
+  finish,
+  keepingOf,
+  outlineOf,
+  plainName,
+  type FinishId,
+} from '@orvin/core';
 import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { CakeSection } from './cake-section';
@@ -101,7 +112,7 @@ import { Shown } from '../ui/shown';
         @if (cut(); as c) {
           <orvin-cut-picture [tin]="fit()!.tin" [cut]="c" />
           <p>{{ c.words }}{{ cakes() > 1 ? ', of each' : '' }}</p>
-          <p class="small quiet">about {{ pieceG() }} g each, baked</p>
+          <p class="small quiet">about {{ grams(pieceG()) }} each, baked</p>
         }
       </div>
       <dl class="keep">
@@ -223,14 +234,16 @@ export class FinishPart {
   protected readonly mmOf = (where: string): number => this.plan()?.covers.find((c) => c.where === where)?.mm ?? 0;
   protected readonly range = computed(() => {
     const g = this.plan()?.grams;
-    return g ? `${Math.round(g.low / 10) * 10}–${Math.round(g.high / 10) * 10} g, as thick as your hand has it` : '';
+    return g
+      ? `${massSpan(Math.round(g.low / 10) * 10, Math.round(g.high / 10) * 10)}, as thick as your hand has it`
+      : '';
   });
   protected readonly thickWords = computed(() => {
     const p = this.plan();
     const c = p?.covers.find((x) => x.where === 'on top') ?? p?.covers[0];
-    return c && c.mm > 0 ? `${c.mm.toFixed(1)} mm` : `× ${this.thickness().toFixed(1)}`;
+    return c && c.mm > 0 ? lengthIn(this.desk.kitchen().display, c.mm) : `× ${this.thickness().toFixed(1)}`;
   });
-  protected readonly grams = (g: number): string => `${g < 20 ? Math.round(g * 10) / 10 : Math.round(g)} g`;
+  protected readonly grams = mass;
 
   protected readonly cakes = computed(() => (this.stacked() ? 1 : this.count()));
   protected readonly pieces = computed(() => {
@@ -241,7 +254,7 @@ export class FinishPart {
   });
   protected readonly cut = computed(() => {
     const f = this.fit();
-    return f ? cutPlan(f.tin, this.pieces()) : null;
+    return f ? cutPlan(f.tin, this.pieces(), this.desk.kitchen()) : null;
   });
   protected readonly pieceG = computed(() => {
     const f = this.fit();

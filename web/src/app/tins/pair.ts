@@ -1,3 +1,4 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { outlineOf, type TinFit } from '@orvin/core';
 import { hollowsOf, sectionPaths } from '../ui/tin-section';
@@ -174,8 +175,10 @@ export class TinPair {
       const cups = outlineOf(fit.tin).cups;
       const total = cups > 1 ? cups * fit.count : fit.count;
       const grams =
-        cups > 1 ? `${Math.round(fit.perCupG)} g each` : `${Math.round(fit.batterG)} g${fit.count > 1 ? ' each' : ''}`;
-      const reads = fit.tinReadsG ? `with its tin ${Math.round(fit.tinReadsG)} g` : '';
+        cups > 1
+          ? `${mass(Math.round(fit.perCupG))} each`
+          : `${mass(Math.round(fit.batterG))}${fit.count > 1 ? ' each' : ''}`;
+      const reads = fit.tinReadsG ? `with its tin ${mass(Math.round(fit.tinReadsG))}` : '';
       return {
         title: tinWords(fit),
         more: total > drawn.length ? `${drawn.length} of ${total} drawn` : '',

@@ -1,3 +1,4 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   allItems,
@@ -5,9 +6,11 @@ import {
   madeAndBaked,
   bowlPlan,
   eggG,
+  heavyIn,
   ingredientFor,
   putBy,
   readAmount,
+  readMass,
   roundToKitchen,
   scale,
   wholeEggFactors,
@@ -39,7 +42,7 @@ type By = 'factor' | 'pieces' | 'batterG' | 'item';
         <label class="visually-hidden" for="scale-item">the ingredient there is little of</label>
         <select id="scale-item" class="field" [value]="itemId()" (change)="item.set($any($event.target).value)">
           @for (i of items(); track i.id) {
-            <option [value]="i.id" [selected]="i.id === itemId()">{{ i.name }}, {{ i.grams }} g now</option>
+            <option [value]="i.id" [selected]="i.id === itemId()">{{ i.name }}, {{ i.grams }} now</option>
           }
         </select>
       }
@@ -56,7 +59,7 @@ type By = 'factor' | 'pieces' | 'batterG' | 'item';
     </form>
     @if (result(); as r) {
       <p class="small">
-        × {{ r.factor.toFixed(2) }}: <b>{{ r.batterG }} g</b> of batter; {{ bowls(r.formula) }}.
+        × {{ r.factor.toFixed(2) }}: <b>{{ r.batterG }}</b> of batter; {{ bowls(r.formula) }}.
         @for (e of r.eggs; track e.itemId) {
           {{ e.words }}.
         }
@@ -146,7 +149,11 @@ export class ScaleBar {
     return f
       ? allItems(f)
           .filter((i) => i.grams > 0)
-          .map((i) => ({ id: i.id, name: ingredientFor(f, i, this.desk.kitchen()).name, grams: Math.round(i.grams) }))
+          .map((i) => ({
+            id: i.id,
+            name: ingredientFor(f, i, this.desk.kitchen()).name,
+            grams: mass(Math.round(i.grams)),
+          }))
       : [];
   });
   protected readonly itemId = computed(() => {
@@ -154,7 +161,7 @@ export class ScaleBar {
     return all.some((i) => i.id === this.item()) ? this.item() : (all[0]?.id ?? '');
   });
   protected readonly hint = computed(
-    () => ({ factor: '1.5', pieces: '20, or 20 of 62 g', batterG: '1.2 kg', item: '420 g' })[this.by()],
+    () => ({ factor: '1.5', pieces: `20, or 20 of ${mass(62)}`, batterG: heavyIn(this.desk.kitchen().display, 1200), item: mass(420) })[this.by()], // prettier-ignore
   );
   protected readonly shown = computed<Formula | null>(() => this.bakery.target()?.formula ?? this.desk.formula());
 
@@ -169,19 +176,16 @@ export class ScaleBar {
       const m = /^(\d+(?:[.,]\d+)?)(?:\s*\/\s*(\d+))?$/.exec(text);
       return m?.[1] ? Number(m[1].replace(',', '.')) / Number(m[2] ?? 1) : null;
     };
-    const grams = (): number | null => {
-      const m = /^(\d+(?:[.,]\d+)?)\s*(kg|g)?$/i.exec(text);
-      return m?.[1] ? Number(m[1].replace(',', '.')) * (m[2]?.toLowerCase() === 'kg' ? 1000 : 1) : null;
-    };
+    const grams = (): number | null => readMass(text, kitchen.display);
     switch (this.by()) {
       case 'factor': {
         const factor = number();
         return factor === null ? null : { by: 'factor', factor };
       }
       case 'pieces': {
-        const each = /^(\d+)\s*(?:of|at|×|x|,)\s*(\d+(?:[.,]\d+)?)\s*g?$/i.exec(text);
-        if (each?.[1] && each[2])
-          return { by: 'pieces', pieces: Number(each[1]), pieceG: Number(each[2].replace(',', '.')) };
+        const each = /^(\d+)\s*(?:of|at|×|x|,)\s*(\S.*)$/i.exec(text);
+        const pieceG = each?.[2] === undefined ? null : readMass(each[2], kitchen.display);
+        if (each?.[1] && pieceG !== null) return { by: 'pieces', pieces: Number(each[1]), pieceG };
         const pieces = number();
         return pieces === null ? null : { by: 'pieces', pieces };
       }
@@ -192,7 +196,10 @@ export class ScaleBar {
       case 'item': {
         const line = allItems(f).find((i) => i.id === this.itemId());
         if (!line) return null;
-        const g = grams() ?? readAmount(text, ingredientFor(f, line, kitchen), kitchen.measures)?.grams ?? null;
+        const g =
+          grams() ??
+          readAmount(text, ingredientFor(f, line, kitchen), kitchen.measures, kitchen.display.weight)?.grams ??
+          null;
         return g === null ? null : { by: 'item', itemId: line.id, grams: g };
       }
     }
@@ -215,7 +222,7 @@ export class ScaleBar {
         .filter((g) => !['top', 'filling', 'icing', 'soak', 'grease'].includes(g.role ?? ''))
         .reduce((sum, g) => sum + g.items.reduce((x, i) => x + i.grams, 0), 0),
     );
-    return { ...s, batterG };
+    return { ...s, batterG: mass(batterG) };
   });
   protected readonly rounding = computed(() => {
     const f = this.desk.formula();

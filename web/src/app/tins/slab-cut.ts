@@ -1,5 +1,6 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
-import { acrossOf, cutSlab, cutTin, type CutShape, type TinFit, type TinUse } from '@orvin/core';
+import { lengthIn, readLength, acrossOf, cutSlab, cutTin, type CutShape, type TinFit, type TinUse } from '@orvin/core';
 import { Desk } from '../desk/desk';
 
 const INCH = 25.4;
@@ -29,11 +30,11 @@ const INCH = 25.4;
         class="field"
         inputmode="numeric"
         autocomplete="off"
-        aria-label="Thickness in mm"
+        [attr.aria-label]="'Thickness in ' + thin()"
         [value]="thickTyped()"
         (input)="thickTyped.set($any($event.target).value)"
       />
-      <span>mm thick{{ shape() === 'wedges' ? ', each in' : '' }}</span>
+      <span>{{ thin() }} thick{{ shape() === 'wedges' ? ', each in' : '' }}</span>
       @if (shape() === 'wedges') {
         <input
           class="field"
@@ -92,33 +93,40 @@ export class SlabCut {
   protected readonly touched = linkedSignal({ source: () => this.fit().tin.id, computation: () => false });
   protected readonly now = computed(() => {
     const n = (this.fit().tin.cups ?? 1) * this.fit().count;
-    return `${n} of ${Math.round(this.fit().perCupG)} g as it is.`;
+    return `${n} of ${mass(Math.round(this.fit().perCupG))} as it is.`;
   });
   protected readonly unit = computed(() => (this.desk.kitchen().display.length === 'in' ? 'in' : 'cm'));
   protected readonly bounds = computed(
     () =>
-      `Pieces are between ${this.unit() === 'in' ? '1 and 15 inches' : '2 and 40 cm'} across and between 5 and 80 mm thick; a round makes 2 to 24 wedges.`,
+      `Pieces are between ${this.unit() === 'in' ? '1 and 15 inches' : '2 and 40 cm'} across and between ${this.unit() === 'in' ? '¼ and 3 inches' : '5 and 80 mm'} thick; a round makes 2 to 24 wedges.`,
   );
+  /** In which its thickness is said. */
+  protected readonly thin = computed(() => (this.unit() === 'in' ? 'in' : 'mm'));
   private readonly perUnit = computed(() => (this.unit() === 'in' ? INCH : 10));
   /** What stands in the fields: the slab's own, until something is typed. */
   protected readonly sizeTyped = linkedSignal(() =>
     String(Math.round((10 * Number(this.was()?.[2] ?? acrossOf(this.fit().tin))) / this.perUnit()) / 10),
   );
-  protected readonly thickTyped = linkedSignal(() => String(Math.round(this.fit().batterMm)));
+  protected readonly thickTyped = linkedSignal(() =>
+    this.unit() === 'in'
+      ? lengthIn(this.desk.kitchen().display, this.fit().batterMm).replace(' in', '')
+      : String(Math.round(this.fit().batterMm)),
+  );
   protected readonly made = computed(() => {
     const number = (text: string): number => Number(text.trim().replace(',', '.'));
     const { tin, batterG, count, fill, capacityMl } = this.fit();
-    const sizeMm = number(this.sizeTyped()) * this.perUnit();
-    const thickMm = number(this.thickTyped());
+    const kitchen = this.desk.kitchen();
+    const sizeMm = readLength(this.sizeTyped(), kitchen.display) ?? NaN;
+    const thickMm = Math.round(10 * (readLength(this.thickTyped(), kitchen.display, this.thin()) ?? NaN)) / 10;
     const wedges = number(this.wedges());
     const sized = sizeMm >= 20 && sizeMm <= 400 && thickMm >= 5 && thickMm <= 80;
     if (!sized || !(wedges >= 2 && wedges <= 24)) return null;
     const density = batterG / Math.max(1e-6, fill * capacityMl);
-    const cut = cutSlab(batterG * count, density, this.shape(), sizeMm, thickMm, wedges);
-    const piece = cutTin(cut, this.shape(), sizeMm, thickMm, fill * capacityMl * count, fill);
+    const cut = cutSlab(batterG * count, density, this.shape(), sizeMm, thickMm, wedges, kitchen);
+    const piece = cutTin(cut, this.shape(), sizeMm, thickMm, fill * capacityMl * count, fill, kitchen);
     if (!piece) return { words: `There is not enough dough for one piece of that size.`, differs: false, use: null };
     return {
-      words: `Rolled ${thickMm} mm thick it cuts into ${cut.words}.`,
+      words: `Rolled ${lengthIn(kitchen.display, thickMm)} thick it cuts into ${cut.words}.`,
       differs: piece.id !== tin.id,
       use: { tin: piece, count: 1 },
     };

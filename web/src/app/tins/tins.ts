@@ -20,6 +20,7 @@ import { Bakery } from '../desk/bakery';
 import { Desk } from '../desk/desk';
 import { Panels } from '../ui/panels';
 import { TinSection } from '../ui/tin-section';
+import { mass } from '../ui/figures';
 import { capital, degrees, degreesBy, dialWords, minuteWords, tinWords, within } from '../ui/words';
 import { readDegrees } from '../ui/reads';
 import { BakeChart } from './bake-chart';
@@ -55,6 +56,7 @@ import { Shown } from '../ui/shown';
   styleUrl: './tins.scss',
 })
 export class Tins {
+  protected readonly mass = mass;
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
   protected readonly bakery = inject(Bakery);
@@ -256,7 +258,7 @@ export class Tins {
       );
       return;
     }
-    const bad = tinProblems(use.tin)[0];
+    const bad = tinProblems(use.tin, this.desk.kitchen())[0];
     if (bad) {
       this.problem.set(`${bad.words} ${bad.remedy}`);
       return;

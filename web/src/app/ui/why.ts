@@ -95,8 +95,8 @@ export class WhyPanel {
     if (key === null || !f) return null;
     const fit = this.bakery.shownFit();
     const bake = this.bakery.targetBake();
-    if (key === 'bake') return fit && bake?.ok ? explainBake(fit, bake.value) : null;
-    if (key === 'fit') return fit ? explainFit(fit) : null;
+    if (key === 'bake') return fit && bake?.ok ? explainBake(fit, bake.value, this.desk.kitchen()) : null;
+    if (key === 'fit') return fit ? explainFit(fit, this.desk.kitchen()) : null;
     return explain(f, key, this.desk.kitchen());
   });
 }

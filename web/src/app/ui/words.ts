@@ -1,9 +1,12 @@
 import { computed, signal } from '@angular/core';
-import type { BakeSetting, HeatScale, TinUse } from '@orvin/core';
-import { degreesIn, degreesMore, dialIn } from '@orvin/core/first';
+import type { BakeSetting, HeatScale, Kitchen, TinUse } from '@orvin/core';
+import { defaultKitchen, degreesIn, degreesMore, dialIn } from '@orvin/core/first';
 
 /** The scale that the kitchen's oven is marked in; set by the desk, followed by every view. */
 export const ovenScale = signal<HeatScale>('C');
+
+/** The kitchen whose units every view follows; set by the desk. */
+export const units = signal<Pick<Kitchen, 'display' | 'measures'>>(defaultKitchen);
 
 /** What its thermometers show: a gas oven has marks, its middle has degrees. */
 export const thermometer = computed<'C' | 'F'>(() => (ovenScale() === 'F' ? 'F' : 'C'));

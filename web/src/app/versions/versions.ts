@@ -52,7 +52,7 @@ export class Versions {
         standing: off[0] ? (off[0].short ?? off[0].words) : a.plausible ? 'in balance' : 'not judged yet',
         worst: off.some((x) => x.severity === 'faulty') ? 'faulty' : off.length > 0 ? 'unusual' : 'ok',
         from: parent ? `from ${parent.name || `version ${parent.n}`}` : '',
-        changes: parent ? differences(parent.formula, v.formula).map((d) => d.words) : [],
+        changes: parent ? differences(parent.formula, v.formula, kitchen).map((d) => d.words) : [],
         here: v.id === on,
         same: now !== null && same(now, v.formula),
       };
@@ -63,7 +63,7 @@ export class Versions {
   protected readonly unkept = computed(() => {
     const now = this.desk.formula();
     const on = this.rows().find((r) => r.here);
-    return now && on && !on.same ? differences(on.version.formula, now).map((d) => d.words) : [];
+    return now && on && !on.same ? differences(on.version.formula, now, this.desk.kitchen()).map((d) => d.words) : [];
   });
 
   constructor() {

@@ -20,7 +20,7 @@ import { SelectModule } from 'primeng/select';
 import { Asks } from '../../ui/asks';
 import { later } from '../../ui/later';
 import { Panels } from '../../ui/panels';
-import { scaleG } from '../../ui/figures';
+import { mass } from '../../ui/figures';
 import { SliceDrawing } from '../slice';
 import { askOf, asks, isLess, shares } from './asks';
 import { Proposals, type Swap } from './proposals';
@@ -81,7 +81,7 @@ export class ProposalsBar {
     const item = f && allItems(f).find((i) => i.id === this.p.lineId());
     if (!f || !item) return null;
     const ingredient = ingredientFor(f, item, this.desk.kitchen());
-    return { item, ingredient, name: ingredient.name, grams: scaleG(item.grams) };
+    return { item, ingredient, name: ingredient.name, grams: mass(item.grams) };
   });
   /** Limits that are in force, in words. */
   private readonly limits = computed(() => {
@@ -92,10 +92,10 @@ export class ProposalsBar {
       const name = ingredientFor(f, item, this.desk.kitchen()).name.replace(/,.*/, '').toLowerCase();
       const words =
         l.minG !== undefined && l.minG === l.maxG
-          ? `exactly ${scaleG(l.minG)} g`
+          ? `exactly ${mass(l.minG)}`
           : [
-              ...(l.minG !== undefined ? [`at least ${scaleG(l.minG)} g`] : []),
-              ...(l.maxG !== undefined ? [`at most ${scaleG(l.maxG)} g`] : []),
+              ...(l.minG !== undefined ? [`at least ${mass(l.minG)}`] : []),
+              ...(l.maxG !== undefined ? [`at most ${mass(l.maxG)}`] : []),
             ].join(', ');
       return [{ id, name: `${words} of ${name}`, says: `${words} of ${name}; take this limit away` }];
     });
@@ -146,7 +146,7 @@ export class ProposalsBar {
     const item = s.proposal?.formula.groups
       .flatMap((g) => g.items)
       .find((i) => i.ingredient === s.replacement.ingredient);
-    return item ? `${scaleG(item.grams)} g` : '';
+    return item ? mass(item.grams) : '';
   }
 
   /** What it costs in the bake; what is to be mended in the method is said once it is tried. */
