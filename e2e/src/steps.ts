@@ -67,8 +67,18 @@ export async function settled(page: Page): Promise<void> {
 export async function emptyKitchen(page: Page): Promise<void> {
   await sampleKitchen(page);
   await larder(page, 'Your data');
-  await page.getByRole('button', { name: 'start an empty kitchen' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'My kitchen' })).toBeVisible();
+  await page.getByRole('link', { name: 'start another kitchen' }).click();
+  await ownKitchen(page, 'Somewhere else', []);
+}
+
+/** Says where one bakes and in what, and has the kitchen made; how often was pressed. */
+export async function ownKitchen(page: Page, place: string, tins: readonly string[]): Promise<number> {
+  await page.getByRole('button', { name: place, exact: true }).click();
+  for (const t of tins) await page.getByRole('button', { name: t }).click();
+  await page.getByRole('button', { name: 'this is my kitchen' }).click();
+  await expect(page.getByRole('heading', { name: 'Paste your first recipe' })).toBeVisible();
+  await expect(page.locator('.rail .kitchen')).toHaveText('My kitchen');
+  return tins.length + 2;
 }
 
 /** Goes to an address as the browser's own back and forward keys do: by the router, without loading the page anew. */

@@ -242,7 +242,7 @@ function finished(
   const formula: Formula = {
     ...made,
     groups: words,
-    method: methodText(made, w, best, tins),
+    method: methodText(made, w, best, tins, kitchen),
     yield: { pieces, name: s.piece },
   };
   const proposal = proposalOf('new', start, bowl, { ...found, formula }, request, { title: formula.title });

@@ -1,6 +1,7 @@
+import { dialIn } from '../quantity/degrees.js';
 import { familyOf, type MixingMethod } from '../balance/families.js';
 import type { Weighed } from '../balance/weigh.js';
-import type { Formula, MethodStep, TinUse } from '../formula/types.js';
+import type { Formula, Kitchen, MethodStep, TinUse } from '../formula/types.js';
 import type { Line } from '../leavening/parts.js';
 import { shortName } from './proposal.js';
 import { isDrySugar, isFirmFat, isGum, isSyrup } from '../ingredient/kinds.js';
@@ -26,7 +27,13 @@ function readyTin(uses: readonly TinUse[]): string {
  * A method written from the way of mixing and the lines, in the order the hands work. Each step knows its lines, so that
  * the Counter can weigh them in where they are used.
  */
-export function methodText(formula: Formula, w: Weighed, method: MixingMethod, tins: readonly TinUse[]): MethodStep[] {
+export function methodText(
+  formula: Formula,
+  w: Weighed,
+  method: MixingMethod,
+  tins: readonly TinUse[],
+  kitchen?: Kitchen,
+): MethodStep[] {
   const family = familyOf(formula.family);
   const lines = w.lines.filter((l) => l.grams > 0);
   const pick = (test: (l: Line) => boolean): Line[] => lines.filter(test);
@@ -55,7 +62,9 @@ export function methodText(formula: Formula, w: Weighed, method: MixingMethod, t
   const step = (text: string, of: readonly Line[] = []): void => void steps.push({ text, itemIds: ids(of) });
   const ovenC = formula.bake?.ovenC ?? Math.round((family.ovenC[0] + family.ovenC[1]) / 10) * 5;
 
-  step(`Heat the oven to ${ovenC} °C and ${readyTin(tins)}. Weigh everything out first.`);
+  step(
+    `Heat the oven to ${dialIn(kitchen?.display.temperature, ovenC)} and ${readyTin(tins)}. Weigh everything out first.`,
+  );
   switch (method) {
     case 'rub-in':
       step(`Whisk ${named([...dry, ...drySugars])} together.`, [...dry, ...drySugars]);

@@ -1,3 +1,4 @@
+import { kitchenPlace } from '../kitchen/places.js';
 import { told } from '../quantity/figures.js';
 import type { Formula, Kitchen } from '../formula/types.js';
 import { defaultKitchen } from '../kitchen/default.js';
@@ -84,11 +85,19 @@ export function readRecipe(text: string, kitchen: Kitchen = defaultKitchen, opti
   return inUnits(inMetric(text, kitchen, options), kitchen);
 }
 
+/** A tin's name in the kitchen's unit, and in America's word for muffins. */
+export const tinNameIn = (kitchen: Kitchen, name: string): string => {
+  const here = told(kitchen, name);
+  return kitchenPlace(kitchen.locale.place)?.tins === 'US and Canada'
+    ? here.replace(/^(\d+)-hole (mini )?muffin tray$/, '$1-cup $2muffin pan')
+    : here;
+};
+
 /**
  * What is asked and named, in the kitchen's units. Whether a heat is in Celsius or Fahrenheit is asked in both.
  */
 function inUnits(draft: RecipeDraft, kitchen: Kitchen): RecipeDraft {
-  const tins = draft.formula.tins?.map((u) => ({ ...u, tin: { ...u.tin, name: told(kitchen, u.tin.name) } }));
+  const tins = draft.formula.tins?.map((u) => ({ ...u, tin: { ...u.tin, name: tinNameIn(kitchen, u.tin.name) } }));
   return {
     ...draft,
     ...(tins && { formula: { ...draft.formula, tins } }),

@@ -1,3 +1,4 @@
+import { told } from '../quantity/figures.js';
 import { vesselNamed } from './bake/vessels.js';
 import {
   cutOutlines,
@@ -6,6 +7,7 @@ import {
   tinLinings,
   tinMaterials,
   tinShapes,
+  type Kitchen,
   type Tin,
   type TinUse,
 } from '../formula/types.js';
@@ -95,5 +97,8 @@ export function readMeasured(line: string): TinUse | null {
   };
 }
 
-/** A tin named in words: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". Null when there is none. */
-export const readTin = (line: string): TinUse | null => readMeasured(line) ?? vesselNamed(line);
+/** A tin named in words, and by the kitchen's unit: "a 9x5 inch loaf tin", "two 20 cm round tins", "a 12-hole muffin tray". Null when there is none. */
+export function readTin(line: string, kitchen?: Pick<Kitchen, 'display' | 'measures'>): TinUse | null {
+  const use = readMeasured(line) ?? vesselNamed(line);
+  return use && { ...use, tin: { ...use.tin, name: told(kitchen, use.tin.name) } };
+}

@@ -12,6 +12,7 @@ import {
   isBatter,
   methodWords,
   readAmount,
+  readMass,
   usualRanges,
   type FamilyId,
   type Item,
@@ -161,6 +162,7 @@ export class Bench {
         .map((i) => [i.id, i.grams]),
     );
   });
+  protected readonly unit = scaleUnit;
   protected readonly batter = computed(() => {
     const a = this.a();
     if (!a) return null;
@@ -279,11 +281,14 @@ export class Bench {
     const field = e.target as HTMLInputElement;
     const f = this.desk.formula();
     const now = this.batter()?.grams ?? '';
-    const read = f && readAmount(field.value, catalogueRow('water'), { ...f.source, ...this.desk.kitchen().measures });
-    const grams = read?.grams ?? NaN;
+    const kitchen = this.desk.kitchen();
+    const words = field.value.replace(/\s/g, ' ');
+    const grams = f ? (readMass(words, kitchen.display) ?? readAmount(words, catalogueRow('water'), { ...f.source, ...kitchen.measures })?.grams ?? NaN) : NaN; // prettier-ignore
     this.totalProblem.set('');
     if (!(grams >= 10 && grams <= 50_000))
-      this.totalProblem.set(`"${field.value}" is no weight of batter I can use. Try 1200 or 2 kg; it stays ${now}.`);
+      this.totalProblem.set(
+        `"${field.value}" is no weight of batter I can use. Try ${scaleUnit() === 'oz' ? '2 lb 8 oz' : '1200 or 2 kg'}; it stays ${now}.`,
+      );
     else if (!this.hand.total(grams))
       this.totalProblem.set('The locked lines alone weigh that much or more. Unlock one, or ask for more batter.');
     field.value = this.batter()?.grams ?? now;

@@ -215,7 +215,9 @@ export class LedgerDrawing {
   protected readonly sodium = computed(() => `sodium ${Math.round(this.assessment().crumb.sodium.mgPer100gBatter)} mg`);
   protected readonly thumb = computed(() => {
     const t = this.assessment().thumb;
-    return t.range === null ? null : `spoon rule: ${{ low: 'under', ok: 'within', high: 'over' }[t.state]}`;
+    return t.range === null
+      ? null
+      : `${{ low: 'less', ok: 'as much', high: 'more' }[t.state]} leavener ${t.state === 'ok' ? 'as' : 'than'} the rule of thumb has`;
   });
 
   /** What is worth a line in words: nothing below a fiftieth of a gram of soda. */

@@ -1,3 +1,4 @@
+import { scaleUnit } from '../ui/figures';
 import { DecimalPipe } from '@angular/common';
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
@@ -8,6 +9,7 @@ import {
   fitTins,
   frozenFits,
   marksOf,
+  massG,
   outcomes,
   PASSIVE,
   MOST_SCALED,
@@ -338,6 +340,8 @@ export class Counter implements OnDestroy {
     if (a.own && !this.doubled()) void this.makings.add({ kind: 'timer off', timerId: a.id });
   }
 
+  protected readonly weighs = scaleUnit;
+
   /** A number from the keypad: what the thermometer reads, or what was poured. */
   protected entered(value: number): void {
     const p = this.work.place();
@@ -350,7 +354,7 @@ export class Counter implements OnDestroy {
     }
     const w = this.work.weighing();
     if (what !== 'poured' || !w) return;
-    void this.take(w.itemId, value, 'scale');
+    void this.take(w.itemId, massG(this.desk.kitchen().display, value), 'scale');
   }
 
   protected tookOut(): void {

@@ -1,3 +1,4 @@
+import { mass } from '../ui/figures';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { cost, money, nutrition, stallLabel } from '@orvin/core';
@@ -17,6 +18,7 @@ const LISTED = ['gluten', 'egg', 'milk', 'nuts', 'peanut', 'soy', 'sesame', 'lup
   styleUrl: './label.scss',
 })
 export class LabelView {
+  protected readonly mass = mass;
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
   private readonly bakery = inject(Bakery);

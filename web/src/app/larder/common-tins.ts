@@ -36,7 +36,11 @@ const MOST = 48;
         id="find-tin"
         class="field"
         type="search"
-        placeholder="find: loaf, 23 cm, muffin"
+        [placeholder]="
+          'find: loaf, ' +
+          (regions.indexOf(region()) === 1 || regions.indexOf(region()) === 3 ? '9 in' : '23 cm') +
+          ', muffin'
+        "
         autocomplete="off"
         [value]="asked()"
         (input)="asked.set($any($event.target).value)"

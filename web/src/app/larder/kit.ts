@@ -34,9 +34,9 @@ import { degreesBy } from '../ui/words';
 const FT3_L = 28.317;
 /** Steps that scales read to, g. */
 const GRAM_STEPS = [1, 0.1, 2, 5];
-const OUNCE_STEPS = [2.835, 0.2835, 3.544, 7.087];
+const OUNCE_STEPS = [1, 2.835, 0.2835, 3.544, 7.087];
 const ounceStep = (g: number): string =>
-  ({ 2.835: '0.1 oz', 0.2835: '0.01 oz', 3.544: '⅛ oz', 7.087: '¼ oz' })[g] ?? `${g} g`;
+  ({ 1: '0.05 oz', 2.835: '0.1 oz', 0.2835: '0.01 oz', 3.544: '⅛ oz', 7.087: '¼ oz' })[g] ?? `${g} g`;
 const SHOWN: Readonly<Record<string, string>> = { C: '°C', F: '°F', gas: 'gas marks', cm: 'centimetres', in: 'inches', g: 'grams', oz: 'ounces' }; // prettier-ignore
 
 type Measures = Kitchen['measures'];

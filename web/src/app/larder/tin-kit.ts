@@ -191,10 +191,13 @@ export class TinKit {
 
   /** A tin in words, as a recipe would name it: "9 x 5 inch loaf", "two 20 cm rounds". */
   protected add(words: HTMLInputElement): void {
-    const use = readTin(/\b(?:tin|tray|pan|\[)/i.test(words.value) ? words.value : `a ${words.value} tin`);
+    const use = readTin(
+      /\b(?:tin|tray|pan|\[)/i.test(words.value) ? words.value : `a ${words.value} tin`,
+      this.kitchen(),
+    );
     if (!use) {
       this.edit.problem.set(
-        `"${words.value}" names no tin I can picture. Say its size and shape: 20 cm round, 9 x 5 inch loaf, 12-hole muffin tray.`,
+        `"${words.value}" names no tin I can picture. Say its size and shape: ${this.ruler() === 'in' ? '8 inch round, 9 x 5 inch loaf' : '20 cm round, 23 x 13 cm loaf'}, 12-hole muffin tray.`,
       );
       return;
     }

@@ -169,11 +169,14 @@ export class Tins {
     const fit = this.fit();
     if (!fit) return '';
     if (outlineOf(fit.tin).cups < 2 || fit.tin.shape !== 'cup') return '';
-    const s = scoopsFor((fit.fill * fit.capacityMl) / outlineOf(fit.tin).cups);
+    const s = scoopsFor((fit.fill * fit.capacityMl) / outlineOf(fit.tin).cups, this.desk.kitchen());
     return s ? `a cup takes ${s.words}` : '';
   });
-  protected readonly size = (tin: Tin): string =>
-    sizeWords(tin, this.desk.kitchen().display.length === 'in' ? 'cm' : 'in');
+  protected readonly size = (tin: Tin): string => sizeWords(tin, this.desk.kitchen().display.length);
+  /** Tins that could be named, in the kitchen's unit. */
+  protected readonly example = computed(() =>
+    this.desk.kitchen().display.length === 'in' ? 'two 9 inch round' : 'two 20 cm round',
+  );
   protected readonly racks = computed(() => {
     const oven = this.oven();
     return oven ? rackPlan(this.uses(), oven).racks.length : 1;
@@ -251,10 +254,10 @@ export class Tins {
   protected name(): void {
     const text = this.typed().trim();
     if (text === '') return;
-    const use = readTin(/\b(?:tin|tray|pan)/i.test(text) ? text : `${text} tin`);
+    const use = readTin(/\b(?:tin|tray|pan)/i.test(text) ? text : `${text} tin`, this.desk.kitchen());
     if (!use) {
       this.problem.set(
-        `"${text}" is no tin I can picture. Try: 9 inch round, 20 cm square, 33 x 23 cm, 9x5 inch loaf, 12-hole muffin.`,
+        `"${text}" is no tin I can picture. Try: ${this.desk.kitchen().display.length === 'in' ? '9 inch round, 8 inch square, 9 x 13 inch, 9 x 5 inch loaf' : '23 cm round, 20 cm square, 33 x 23 cm, 2 lb loaf'}, 12-hole muffin.`,
       );
       return;
     }

@@ -167,7 +167,7 @@ export class ProposalsBar {
     const line = this.line();
     const f = this.desk.formula();
     if (!line || !f) return;
-    const read = readAmount(field.value, line.ingredient, { ...f.source, ...this.desk.kitchen().measures });
+    const read = readAmount(field.value, line.ingredient, { ...f.source, ...this.desk.kitchen().measures }, this.desk.kitchen().display.weight); // prettier-ignore
     if (!read || !(read.grams >= 0) || read.grams > 50_000) {
       this.limitProblem.set(`"${field.value}" is no amount I can read. Try 180, 1 1/2 c, 2 tsp or 2 eggs.`);
       return;
