@@ -242,12 +242,12 @@ export class Kit {
   /** Cubic feet are what ovens are sold by where lengths are in inches. */
   protected readonly litre = computed(() => (this.kitchen().display.length === 'in' ? FT3_L : 1));
   protected ovenSize(oven: Oven): number {
-    return Number((oven.litres / this.litre()).toFixed(this.litre() === 1 ? 0 : 1));
+    return Number((oven.litres / this.litre()).toFixed(1));
   }
   protected setSize(e: Event, oven: Oven): void {
     const per = this.litre();
     const value = this.edit.number(e, per === 1 ? 'oven in litres' : 'oven in cubic feet', per === 1 ? 8 : 0.3, per === 1 ? 200 : 7, this.ovenSize(oven)); // prettier-ignore
-    if (value !== null) this.setOven(oven, { litres: Math.round(value * per) });
+    if (value !== null) this.setOven(oven, { litres: Math.round(10 * value * per) / 10 });
   }
 
   /** The rack as measured, `45 x 36`; empty when it is not. */

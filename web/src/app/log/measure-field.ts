@@ -80,7 +80,7 @@ export class MeasureField {
   protected readonly problem = computed(() => {
     const w = this.wrong();
     return w && w.of === this.value()
-      ? `Between ${this.worded(this.low())} and ${this.worded(this.high())}, please.`
+      ? `Between ${this.figure(this.low())} and ${this.worded(this.high())}, please.`
       : '';
   });
   protected readonly text = computed(() => {

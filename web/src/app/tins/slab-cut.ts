@@ -126,7 +126,7 @@ export class SlabCut {
     const piece = cutTin(cut, this.shape(), sizeMm, thickMm, fill * capacityMl * count, fill, kitchen);
     if (!piece) return { words: `There is not enough dough for one piece of that size.`, differs: false, use: null };
     return {
-      words: `Rolled ${lengthIn(kitchen.display, thickMm)} thick it cuts into ${cut.words}.`,
+      words: `Rolled ${this.thin() === 'in' ? lengthIn(kitchen.display, thickMm) : `${thickMm} mm`} thick it cuts into ${cut.words}.`,
       differs: piece.id !== tin.id,
       use: { tin: piece, count: 1 },
     };
