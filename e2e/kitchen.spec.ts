@@ -36,19 +36,19 @@ test('the larder changes what every figure is worked out for, and undo takes it 
   };
   const before = await lift();
   await larder(page, 'Kit and measures');
-  const height = page.getByLabel('Metres above the sea');
+  const height = page.getByLabel('Above the sea');
   await height.fill('a hill');
   await height.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('It stays 210');
+  await expect(page.getByRole('alert')).toContainText('It stays 210 m');
   await height.fill('1800');
   await height.press('Tab');
-  await expect(page.getByRole('button', { name: 'Undo height 1800' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo height 1800 m' })).toBeEnabled();
   expect(await lift()).not.toBe(before);
   await larder(page, 'Kit and measures');
-  await expect(page.getByLabel('Metres above the sea')).toHaveValue('1800');
+  await expect(page.getByLabel('Above the sea')).toHaveValue('1800 m');
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Metres above the sea')).toHaveValue('210');
+  await expect(page.getByLabel('Above the sea')).toHaveValue('210 m');
   expect(await lift()).toBe(before);
 });
 

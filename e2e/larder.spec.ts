@@ -87,14 +87,14 @@ test('a tin is hung up in words, redrawn as it is measured, and its water fill i
   await words.fill('8 inch square');
   await words.press('Enter');
   const card = page.getByRole('region', { name: '20 cm square', exact: true }).last();
-  await expect(card.getByLabel('mm side at the rim')).toHaveValue('203');
+  await expect(card.getByLabel('side at the rim, mm')).toHaveValue('203');
   const drawn = await card.locator('svg path').first().getAttribute('d');
-  const depth = card.getByLabel('mm deep');
+  const depth = card.getByLabel('deep, mm');
   await depth.fill('3 in');
   await depth.press('Tab');
   await expect(depth).toHaveValue('76.2');
   expect(await card.locator('svg path').first().getAttribute('d')).not.toBe(drawn);
-  const water = card.getByLabel('ml of water it holds');
+  const water = card.getByLabel('water it holds');
   await water.fill('2950');
   await water.press('Tab');
   await expect(card.getByText('2950 ml')).toBeVisible();

@@ -240,6 +240,7 @@ test('half is baked, and what was frozen a week later', async ({ page }) => {
   await expect(page.getByText(/from the freezer, so nothing is learned of the oven/)).toBeVisible();
   // made anew, it is fresh again when one says so
   await hang(page, 'Day');
+  await page.getByRole('button', { name: /^plan Chive biscuits/ }).click();
   await page.getByRole('button', { name: 'make it fresh instead' }).click();
   await expect(page.getByText(/Weigh everything out/).first()).toBeVisible();
   expect(wrong).toEqual([]);

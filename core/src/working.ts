@@ -159,6 +159,7 @@ export {
   type TaskKind,
 } from './day/task.js';
 
+export { exerciseTask, exercises, type Exercise, type Task as ExerciseTask } from './exercise/exercises.js';
 export { defaultKitchen } from './kitchen/default.js';
 export { catalogueRow, ingredientOf, ingredients } from './ingredient/catalogue.js';
 export { fromLabel, labelProblems, nearest, type FromLabel, type Inferred, type Label } from './ingredient/label.js';

@@ -69,6 +69,14 @@ export async function emptyKitchen(page: Page): Promise<void> {
   await larder(page, 'Your data');
   await page.getByRole('link', { name: 'start another kitchen' }).click();
   await ownKitchen(page, 'Somewhere else', []);
+  await larder(page, 'Tins');
+  const words = page.getByLabel('A tin in words');
+  for (const tin of ['20 cm round', '20 cm square', '12-hole muffin']) {
+    await words.fill(tin);
+    await words.press('Enter');
+    await expect(words).toHaveValue('');
+  }
+  await hang(page, 'Shelf');
 }
 
 /** Says where one bakes and in what, and has the kitchen made; how often was pressed. */

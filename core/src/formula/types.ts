@@ -481,6 +481,8 @@ export interface Kitchen {
   /** What a kWh costs, in the kitchen's money. */
   readonly energyPerKwh?: number;
   readonly learned?: Learned;
+  /** Exercises that were got right, by id; instants, ms since 1970. */
+  readonly exercises?: Readonly<Record<string, number>>;
   /** From when on a learned parameter was to be learned anew, by its name; instants, ms since 1970. */
   readonly forgotten?: Readonly<Record<string, number>>;
   readonly locale: {

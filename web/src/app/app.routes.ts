@@ -38,6 +38,18 @@ export const routes: Routes = [
     loadComponent: () => import('./own/own').then((m) => m.Own),
   },
   {
+    path: 'try',
+    ...undo('none'),
+    title: 'Learn by trying · Orvin',
+    loadComponent: () => import('./try/try').then((m) => m.TryView),
+  },
+  {
+    path: 'take',
+    ...undo('none'),
+    title: 'A formula from a link · Orvin',
+    loadComponent: () => import('./share/take').then((m) => m.Take),
+  },
+  {
     path: 'read',
     ...undo('own'),
     title: 'Reading · Orvin',

@@ -46,6 +46,8 @@ const within: Readonly<Record<string, string>> = {
   compose: 'shelf',
   read: 'shelf',
   own: 'shelf',
+  take: 'shelf',
+  try: 'shelf',
 };
 
 /** Loads the views, in the order in which a formula goes through them. */
@@ -111,6 +113,8 @@ export class App {
 
   protected link(h: Hook): readonly string[] | null {
     if (!h.hand) return ['/', h.path];
+    const made = h.path === 'counter' ? this.updates.made() : null;
+    if (made) return ['/', 'counter', made.id];
     const id = this.desk.id();
     if (id !== null) return ['/', h.path, id];
     return h.path === 'log' ? ['/', 'log'] : null;

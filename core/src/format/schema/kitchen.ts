@@ -110,6 +110,7 @@ export const kitchen = Joi.object({
   stock: amounts.required(),
   stockAt: instants.description('when each was counted, ms since 1970'),
   forgotten: instants.description('from when on something is learned anew, ms since 1970'),
+  exercises: instants.description('exercises that were got right, ms since 1970'),
   energyPerKwh: positive,
   learned,
   locale: Joi.object({

@@ -17,6 +17,7 @@ import { write } from '@orvin/core/reading';
 import { Backup, otherFormats } from '../data/backup';
 import { Notices } from '../data/notices';
 import { Desk } from '../desk/desk';
+import { SharePart } from '../share/share-part';
 import { Judgement } from '../desk/judgement';
 import { bakeWords, dialWords, tinWords, degreesBy } from '../ui/words';
 
@@ -32,7 +33,7 @@ const COVER = { none: '', tent: ', under foil', lid: ', under a lid' } as const;
 /** The formula as a card to print, one page whatever its length, and as files in the open formats. */
 @Component({
   selector: 'orvin-card',
-  imports: [RouterLink],
+  imports: [RouterLink, SharePart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './card.html',
   styleUrl: './card.scss',

@@ -179,7 +179,8 @@ export class LedgerDrawing {
     const acidG = l.leftAcidMeqPer100gBatter.typical * batter * 0.084;
     const b = this.before();
     const was = b ? (b.ledger.leftSodaGPer100gBatter.typical * b.totals.batterG) / 100 : null;
-    const from = was !== null && Math.abs(was - sodaG) > 0.02 ? `${scaleUnit() === 'oz' ? this.soda(was) : plain(was)} → ` : '';
+    const from =
+      was !== null && Math.abs(was - sodaG) > 0.02 ? `${scaleUnit() === 'oz' ? this.soda(was) : plain(was)} → ` : '';
     if (sodaG > 0.05)
       return {
         kind: 'soda',

@@ -25,6 +25,8 @@ export class SliceDrawing {
   /** What a change that is tried or pulled starts from. */
   readonly beforeFormula = input<Formula | null>(null);
   readonly before = input<Assessment | null>(null);
+  /** Whether what is wrong is named, or only what will be seen. */
+  readonly names = input(true);
   protected readonly open = signal(false);
   protected readonly G = SLICE;
   protected readonly LONG_HEAD = LONG_HEAD;
@@ -51,7 +53,7 @@ export class SliceDrawing {
     const words = this.slice()?.words ?? '';
     const off = this.assessment().verdicts.filter((v) => v.severity !== 'note');
     const worst = off.find((v) => v.severity === 'faulty') ?? off[0];
-    if (worst)
+    if (worst && this.names())
       return {
         bad: true,
         head: worst.suspect && worst.short ? `${capital(worst.short)}.`.replace(/\?\.$/, '?') : firstOf(worst.words),

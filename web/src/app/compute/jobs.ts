@@ -7,6 +7,7 @@ import type {
   DayPlan,
   DiagnosedBake,
   Diagnosis,
+  ExerciseTask,
   Forecast,
   Formula,
   Kitchen,
@@ -66,6 +67,8 @@ export interface Jobs {
   /** What the log of a kitchen's database teaches; a part of the way to it, where it was not reckoned yet. */
   lesson(database: string, kitchen: Kitchen): Promise<Taught>;
   diagnose(what: DiagnosedBake, seen: readonly SymptomId[], kitchen: Kitchen): Diagnosis;
+  /** What one of the exercises asks, on a formula of the sample kitchen. @throws OrvinError `bad-argument` for one that there is not */
+  exercise(id: string, formula: Formula, kitchen: Kitchen): ExerciseTask;
   /** Reads one recipe from any text. */
   read(text: string, kitchen: Kitchen, region?: RegionId): RecipeDraft;
   /** The recipes in what was seen in pictures, each with the places of its lines. */

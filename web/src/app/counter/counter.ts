@@ -133,6 +133,7 @@ export class Counter implements OnDestroy {
       at();
       this.help.set(false);
       this.over.set(null);
+      this.stopping.set(false);
     });
   }
 
@@ -196,7 +197,7 @@ export class Counter implements OnDestroy {
 
   /** What the lower half does, and any key: hears the alarm, takes in the weight, or ends the step. */
   protected async go(): Promise<void> {
-    if (this.doubled() || this.asking() || this.over()) return;
+    if (this.doubled() || this.asking() || this.stopping() || this.over()) return;
     const ring = this.work.ringing();
     if (ring) {
       // whoever hears that a bake may be done looks at it next
@@ -222,7 +223,7 @@ export class Counter implements OnDestroy {
     const p = this.work.place();
     const w = this.work.weighing();
     if (!p || w?.itemId !== itemId) return;
-    const r = pour(w.grams, grams, this.follow.toleranceG());
+    const r = pour(w.grams, grams, this.follow.toleranceG(), this.desk.kitchen().display);
     if (r.state === 'over') this.over.set({ words: r.words, factor: r.factor, grams, itemId, by });
     else await this.weigh(p.bake.id, itemId, grams, by);
   }
@@ -278,6 +279,7 @@ export class Counter implements OnDestroy {
   protected async back(): Promise<void> {
     if (this.doubled()) return;
     if (this.asking()) return this.asking.set(null);
+    if (this.stopping()) return this.stopping.set(false);
     if (this.over()) return this.over.set(null);
     // what is taken back is shown, whichever bake it was of
     this.work.chosen.set(await this.makings.back());
@@ -383,13 +385,29 @@ export class Counter implements OnDestroy {
   protected async judge(outcome: Outcome): Promise<void> {
     const p = this.work.place();
     if (!p || this.doubled()) return;
-    await this.makings.judge(p.bake.id, outcome, '');
+    const logged = await this.makings.judge(p.bake.id, outcome, '');
+    if (logged) await this.book.finished(p.bake.id);
     this.work.chosen.set(null);
+  }
+
+  /** Asked whether a bake is to end here. */
+  protected readonly stopping = signal(false);
+  protected async restart(): Promise<void> {
+    const p = this.work.place();
+    if (!p || this.doubled()) return;
+    this.stopping.set(false);
+    await this.makings.restart(p.bake.id);
+    this.work.chosen.set(p.bake.id);
+  }
+
+  protected toNow(): void {
+    if (!this.doubled()) void this.book.toNow();
   }
 
   protected async putDown(): Promise<void> {
     const p = this.work.place();
     if (!p || this.doubled()) return;
+    this.stopping.set(false);
     await this.makings.putDown(p.bake.id);
     this.work.chosen.set(null);
   }

@@ -163,6 +163,14 @@ export class Kitchens {
     return this.current() === null && this.startEmpty('My kitchen');
   }
 
+  /** The formulas of the sample kitchen; none where they cannot be fetched. */
+  async sampleFormulas(): Promise<readonly Formula[]> {
+    return fetched().then(
+      (s) => s.formulas,
+      () => [],
+    );
+  }
+
   /** The sample as a kitchen's file; null where it cannot be fetched, which is said. */
   private async sample(): Promise<[NewKitchen, Beside] | null> {
     try {

@@ -7,6 +7,7 @@ import { SelectModule } from 'primeng/select';
 import { download } from '../data/backup';
 import { DayBook } from '../desk/day-book';
 import { Desk } from '../desk/desk';
+import { Makings } from '../desk/makings';
 import { degrees } from '../ui/words';
 import { bakeLanes, ovenLanes, share, spanOf, ticksOf, type Block, type Span } from './lanes';
 import { Shown } from '../ui/shown';
@@ -40,6 +41,7 @@ export class Day {
   readonly id = input.required<string>();
   protected readonly desk = inject(Desk);
   protected readonly book = inject(DayBook);
+  protected readonly makings = inject(Makings);
   protected readonly problem = signal('');
   /** The task that is pointed at or has the focus. */
   protected readonly marked = signal<string | null>(null);

@@ -212,6 +212,20 @@ export class DayBook {
     await this.change(`ready at ${wall.time}`, { serve: { ...wall, ...(later && { later }) } });
   }
 
+  /** Everything that is planned moves to now: ready as soon as can be. */
+  async toNow(): Promise<void> {
+    this.serveTrial.set(null);
+    await this.change('begin now', { serve: null, pins: {} });
+  }
+
+  /** A bake that is in the log is no more of this day, until it is asked for again. */
+  async finished(id: string): Promise<void> {
+    if (!this.making(id)) await this.leaveOut(id);
+  }
+  private making(id: string): boolean {
+    return this.makings.making()?.bakes.some((b) => b.id === id) === true;
+  }
+
   async add(id: string): Promise<void> {
     const title = this.others().find((o) => o.id === id)?.title ?? id;
     await this.change(`add ${title}`, {
@@ -223,7 +237,7 @@ export class DayBook {
   async leaveOut(id: string): Promise<void> {
     const pins = Object.fromEntries(Object.entries(this.doc().pins).filter(([k]) => !k.startsWith(`${id}:`)));
     await this.change('leave a bake out', {
-      bakes: this.ids().filter((x) => x !== id),
+      bakes: this.doc().bakes.filter((x) => x !== id),
       without: [...this.doc().without.filter((x) => x !== id), id],
       pins,
     });

@@ -225,13 +225,40 @@ export class Makings {
     if (order) await this.write((m) => (m ? { ...m, bakes: m.bakes.map((b) => (b.id === bakeId ? { ...b, order } : b)) } : m)); // prettier-ignore
   }
 
-  /** Takes a bake off the counter; the making ends with its last one. */
+  /** Takes a bake off the counter; the making ends with its last one. What was on it can be gone on with. */
   async putDown(bakeId: string): Promise<void> {
-    const title = this.making()?.bakes.find((b) => b.id === bakeId)?.formula.title ?? '';
-    await this.doc.change('off the counter', without(bakeId), async (w, now, next) => {
+    const was = this.making();
+    const title = was?.bakes.find((b) => b.id === bakeId)?.formula.title ?? '';
+    const done = await this.doc.change('off the counter', without(bakeId), async (w, now, next) => {
       if (now && !next) await w.aside(kinds.making, 'making', HAND, title);
       return next;
     });
+    if (done && was) this.notices.say(`${title} is off the counter; nothing of it went into the log.`, { label: 'go on with it', run: () => void this.goOn(was, bakeId) }); // prettier-ignore
+  }
+
+  /** Puts a bake back on the counter as it stood, beside whatever has been begun since. */
+  private async goOn(was: Making, bakeId: string): Promise<void> {
+    const bake = was.bakes.find((b) => b.id === bakeId);
+    if (!bake) return;
+    await this.write((m) => {
+      if (m === null) return { ...was, bakes: [bake] };
+      if (m.bakes.some((b) => b.id === bakeId)) return m;
+      const own = was.happenings.filter((h) => isOf(h, bakeId));
+      return { ...m, bakes: [...m.bakes, bake], happenings: [...m.happenings, ...own].sort((a, b) => a.at - b.at) };
+    });
+  }
+
+  /** Begins a bake anew, from its first step; what had been done of it can be had back. */
+  async restart(bakeId: string): Promise<void> {
+    const was = this.making();
+    const bake = was?.bakes.find((b) => b.id === bakeId);
+    if (!was || !bake) return;
+    const done = await this.write((m) => m && { ...m, happenings: m.happenings.filter((h) => !isOf(h, bakeId)) });
+    if (done)
+      this.notices.say(`${bake.formula.title} begins anew, from its first step.`, {
+        label: 'go on where it was',
+        run: () => void this.write((m) => m && { ...m, bakes: m.bakes.map((b) => (b.id === bakeId ? bake : b)), happenings: [...m.happenings.filter((h) => !isOf(h, bakeId)), ...was.happenings.filter((h) => isOf(h, bakeId))].sort((a, b) => a.at - b.at) }), // prettier-ignore
+      });
   }
 
   /** Takes back the last step or weighing, or a scaling; the bake it was of. */
@@ -247,6 +274,10 @@ export class Makings {
     return this.doc.change('what was done at the counter', change);
   }
 }
+
+/** Whether something happened to that bake, or to an alarm of it. */
+const isOf = (h: Happening, bakeId: string): boolean =>
+  'bakeId' in h ? h.bakeId === bakeId : 'alarmId' in h && h.alarmId.startsWith(`${bakeId}:`);
 
 /** A making less one of its bakes; nothing once that was its last. */
 const without =

@@ -11,6 +11,7 @@ import { Notices } from '../data/notices';
 import { Store } from '../data/store';
 import { Desk } from '../desk/desk';
 import { TinSection } from '../ui/tin-section';
+import { Updates } from '../ui/updates';
 import { ago } from '../ui/when';
 import { Boards } from './boards';
 import { Intake } from './intake';
@@ -40,6 +41,7 @@ export class Shelf {
   protected readonly many = inject(ManyIn);
   private readonly notices = inject(Notices);
   protected readonly desk = inject(Desk);
+  protected readonly updates = inject(Updates);
   protected readonly kitchens = inject(Kitchens);
   protected readonly backup = inject(Backup);
   private readonly known = toSignal(this.store.kitchen$);

@@ -17,6 +17,11 @@ export class Updates {
   readonly ready = signal(false);
   /** Whether something is being made: it goes on after a reload, but nobody wants to look away now. */
   readonly baking = computed(() => this.making.value() !== null);
+  /** What is being made, by its first bake. */
+  readonly made = computed(() => {
+    const bakes = this.making.value()?.bakes ?? [];
+    return bakes[0] ? { id: bakes[0].id, titles: bakes.map((b) => b.formula.title) } : null;
+  });
 
   constructor() {
     this.sw.versionUpdates

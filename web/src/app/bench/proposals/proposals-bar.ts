@@ -20,7 +20,7 @@ import { SelectModule } from 'primeng/select';
 import { Asks } from '../../ui/asks';
 import { later } from '../../ui/later';
 import { Panels } from '../../ui/panels';
-import { mass } from '../../ui/figures';
+import { mass, scaleG } from '../../ui/figures';
 import { SliceDrawing } from '../slice';
 import { askOf, asks, isLess, shares } from './asks';
 import { Proposals, type Swap } from './proposals';
@@ -81,7 +81,7 @@ export class ProposalsBar {
     const item = f && allItems(f).find((i) => i.id === this.p.lineId());
     if (!f || !item) return null;
     const ingredient = ingredientFor(f, item, this.desk.kitchen());
-    return { item, ingredient, name: ingredient.name, grams: mass(item.grams) };
+    return { item, ingredient, name: ingredient.name, grams: mass(item.grams), shows: scaleG(item.grams) };
   });
   /** Limits that are in force, in words. */
   private readonly limits = computed(() => {
