@@ -220,10 +220,7 @@ export class DayBook {
 
   /** A bake that is in the log is no more of this day, until it is asked for again. */
   async finished(id: string): Promise<void> {
-    if (!this.making(id)) await this.leaveOut(id);
-  }
-  private making(id: string): boolean {
-    return this.makings.making()?.bakes.some((b) => b.id === id) === true;
+    await this.leaveOut(id);
   }
 
   async add(id: string): Promise<void> {
