@@ -6,8 +6,8 @@ import { linkOf } from './link';
 
 /** A code holds this many letters at most, at the least redundancy (ISO/IEC 18004, version 40-L, bytes). */
 const MOST_IN_CODE = 2953;
-/** Light around a code, modules. */
-const QUIET = 4;
+/** Light around a code beyond the module that it comes with; four are asked for. */
+const QUIET = 3;
 
 /** A formula handed on without anything in between: a link or a code that holds all of it, the device's own sheet, a picture. */
 @Component({
@@ -111,7 +111,7 @@ export class SharePart {
   private async draw(link: string): Promise<void> {
     if (link.length > MOST_IN_CODE) return this.modules.set(null);
     const { encodeQR } = await import('qr');
-    const rows = encodeQR(link, 'raw', { ecc: 'low', border: 0 });
+    const rows = encodeQR(link, 'raw', { ecc: 'low', border: 1 });
     if (link === this.link()) this.modules.set(rows);
   }
 

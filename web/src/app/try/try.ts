@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, resource, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { assess, exercises, type ExerciseTask } from '@orvin/core';
+import { assess, exercises, same, type ExerciseTask } from '@orvin/core';
 import { map, of, startWith, switchMap } from 'rxjs';
 import { SliceDrawing } from '../bench/slice';
 import { Compute } from '../compute/compute';
@@ -32,10 +32,18 @@ export class TryView {
   );
   protected readonly failed = computed(() => !this.formulas.isLoading() && (this.formulas.value() ?? []).length === 0);
 
+  /** The kitchen but for what was got right, so that an answer does not ask anew. */
+  private readonly place = computed(
+    () => {
+      const { exercises: _done, ...rest } = this.kitchen();
+      return rest;
+    },
+    { equal: same },
+  );
   private readonly request = computed(() => {
     const e = this.exercise();
     const formula = (this.formulas.value() ?? []).find((f) => f.id === e?.on);
-    return e && formula ? { id: e.id, formula, kitchen: this.kitchen() } : null;
+    return e && formula ? { id: e.id, formula, kitchen: this.place() } : null;
   });
   protected readonly task = toSignal(
     toObservable(this.request).pipe(
