@@ -1,4 +1,5 @@
 import { expect, test } from './src/test';
+import { barriers } from './src/axe';
 import { complaints, goTo, ownKitchen, sampleKitchen, settled } from './src/steps';
 import { foreign } from './src/units';
 
@@ -90,3 +91,33 @@ for (const home of homes)
     }
     expect(wrong).toEqual([]);
   });
+
+test('axe finds nothing at all, slight or serious, on any view or dialog, on a phone or wide', async ({ page }) => {
+  test.slow();
+  await sampleKitchen(page);
+  const formula = 'cardamom-yogurt-round';
+  const views = ['/shelf', '/own', '/try', '/compose', ...['bench', 'tins', 'day', 'counter', 'card', 'label', 'versions', 'beside', 'log'].map((v) => `/${v}/${formula}`), ...['ingredients', 'shopping', 'tins', 'kit', 'data'].map((p) => `/larder?part=${p}`)]; // prettier-ignore
+  for (const [i, view] of views.entries()) {
+    await goTo(page, view);
+    await expect(page.locator('h1').first()).toBeAttached();
+    for (const width of i % 2 === 0 ? [1280, 390] : [390, 1280]) {
+      await page.setViewportSize({ width, height: 844 });
+      await expect.poll(() => barriers(page, { slight: true }), view).toEqual([]);
+    }
+  }
+  await goTo(page, `/bench/${formula}`);
+  await settled(page);
+  for (const [key, title] of [
+    ['?', 'Keys'],
+    ['/', 'Find a formula'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog', { name: title })).toBeVisible();
+    expect(await barriers(page, { slight: true })).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  await page.locator('button.why').first().click();
+  await expect(page.getByRole('dialog', { name: 'Where this comes from' })).toBeVisible();
+  expect(await barriers(page, { slight: true })).toEqual([]);
+});

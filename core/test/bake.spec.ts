@@ -278,7 +278,7 @@ describe('baking times', () => {
   it('explain themselves, with the figures they were made from', () => {
     const fit = fitTins(demo('cardamom-yogurt-round'), [{ tin: round(229), count: 1 }])[0] as TinFit;
     const e = explainBake(fit, predictBake(input));
-    expect(e.equation).toMatch(/after [\d.]+ min; \d+–\d+ with one sigma of 1[01] %/);
+    expect(e.equation).toMatch(/after [\d.]+ min; \d+–\d+ four times in five, give or take 1[01] %/);
     expect(e.band?.low).toBeLessThan(e.band?.high ?? 0);
     expect(explainFit(fit).equation).toMatch(/ml ÷ .* ml = \d+ %/);
     const known = predictBake({ ...input, known: { tin: input.tin, batterG: 680, ovenC: 177, minutes: 27 } });

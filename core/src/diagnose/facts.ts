@@ -89,7 +89,7 @@ function ofFormula(f: Formula, a: Assessment, family: Family, kitchen: Kitchen, 
     set(
       'lift',
       placed(lift, a.lift.target),
-      `Lift is ${whole(lift)} mmol a 100 g; ${whole(lo)}–${whole(hi)} is usual.`,
+      `Lift is ${whole((200 * lift) / Math.max(lo + hi, 1e-9))} % of the middle of what is usual; ${whole((200 * lo) / Math.max(lo + hi, 1e-9))} to ${whole((200 * hi) / Math.max(lo + hi, 1e-9))} % is.`,
     );
     for (const [id, x, range] of [
       ['sugar', t.sugarPct, family.sugar],

@@ -19,7 +19,7 @@ function bakeExplained(fit: TinFit, p: BakePrediction): Explanation {
       'Heat from the oven’s air and walls goes into the batter through its top and through the tin, while it rises, sets and loses a little water. What lies on it or under it is heated with it. The bake is done when its coldest point reaches the temperature its family is done at, a little later where sugar lets the crumb set late. ' +
       (c && c.used > 0 ? `${c.words} ` : '') +
       'The range says in how many minutes four bakes in five would be done: as wide as the model is off for other bakers, or as known times and the log leave it; varying the oven, the tin, the batter and the end point says how it lies on either side.',
-    equation: `the middle reaches ${plain(p.doneC)} °C after ${plain(likely)} min; ${Math.round(early)}–${Math.round(late)} with one sigma of ${Math.round((100 * Math.log(late / early)) / (2 * Z80))} %`,
+    equation: `the middle reaches ${plain(p.doneC)} °C after ${plain(likely)} min; ${Math.round(early)}–${Math.round(late)} four times in five, give or take ${Math.round((100 * Math.log(late / early)) / (2 * Z80))} %`,
     inputs: [
       { name: 'batter in the tin', value: fit.batterG, unit: 'g', from: 'the formula, divided by capacity' },
       { name: 'it stands', value: p.batterMm, unit: 'mm deep', from: 'geometry of the tin' },

@@ -133,7 +133,7 @@ function explainPull(w: Weighed, itemId: string): Explanation {
   return {
     words: line.whole
       ? 'It goes in whole: it neither holds the crumb nor makes it tender, and keeps its water.'
-      : `${capital(line.ingredient.name.replace(/,.*/, '').toLowerCase())} holds with ${plain(pull.holds)} points and tenders with ${plain(pull.tenders)}.${wet ? ` It brings ${plain(wet.bringsG)} g of water${wet.drinksG > 0.5 ? ` and drinks ${plain(wet.drinksG)} g` : ''}.` : ''}`,
+      : `${capital(line.ingredient.name.replace(/,.*/, '').toLowerCase())} holds the crumb together with ${plain(pull.holds)} points and makes it tender with ${plain(pull.tenders)}.${wet ? ` It brings ${plain(wet.bringsG)} g of water${wet.drinksG > 0.5 ? ` and drinks ${plain(wet.drinksG)} g` : ''}.` : ''}`,
     equation: `${plain(pull.holds)} − ${plain(pull.tenders)} = ${plain(pull.holds - pull.tenders)} points`,
     inputs: [
       { name: 'weight', value: line.grams, unit: 'g', from: 'this line' },
@@ -240,7 +240,7 @@ export function explainBatter(key: string, w: Weighed, kitchen: Kitchen): Explan
         ...base,
         words:
           'Heat balance of the ingredients: room-warm unless the line says cold, melted, hot, boiling or frozen; fat and liquids from the fridge where the fat is rubbed in. Ice takes 334 kJ/kg to melt, cold fat 85.',
-        equation: `Σ m h(T) of what goes in = Σ m h of the batter → ${plain(w.temperatureC.typical)} °C`,
+        equation: `heat of all that goes in = heat of the batter → ${plain(w.temperatureC.typical)} °C`,
         inputs: [
           { name: 'room', value: kitchen.roomC, unit: '°C', from: 'your kitchen' },
           ...w.lines

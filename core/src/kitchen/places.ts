@@ -1,8 +1,8 @@
-import type { EggSize, FlourHabit, Kitchen, PowderType, Source, Tin, Vessel } from '../formula/types.js';
+import type { EggSize, FlourHabit, HeatScale, Kitchen, PowderType, Source, Tin, Vessel } from '../formula/types.js';
 import type { TinRegion } from '../tin/common.js';
 import { lengthIn } from '../quantity/figures.js';
 import { powders } from '../leavening/powders.js';
-import { heatScales } from '../formula/types.js';
+
 import { defaultKitchen } from './default.js';
 
 /** How an oven heats: what a kitchen is asked when it is set up. */
@@ -14,7 +14,7 @@ export interface KitchenPlace {
   readonly id: string;
   readonly name: string;
   readonly measures: Source & { readonly vessel?: Vessel };
-  readonly temperature: (typeof heatScales)[number];
+  readonly temperature: HeatScale;
   readonly length: 'cm' | 'in';
   readonly weight: 'g' | 'oz';
   readonly oven: OvenKind;

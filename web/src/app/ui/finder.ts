@@ -18,6 +18,8 @@ import { Panels } from './panels';
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      closeAriaLabel="Close"
+      [pt]="{ content: { tabindex: 0 } }"
       [style]="{ width: 'min(34rem, 94vw)' }"
       header="Find a formula"
       (onShow)="field.focus()"

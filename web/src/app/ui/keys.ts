@@ -19,6 +19,8 @@ interface KeyRow {
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      closeAriaLabel="Close"
+      [pt]="{ content: { tabindex: 0 } }"
       [style]="{ width: 'min(52rem, 94vw)' }"
       header="Keys"
     >

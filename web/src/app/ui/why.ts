@@ -17,6 +17,8 @@ import { Panels } from './panels';
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
+      closeAriaLabel="Close"
+      [pt]="{ content: { tabindex: 0 } }"
       [style]="{ width: 'min(44rem, 94vw)' }"
       header="Where this comes from"
       styleClass="why-dialog"
