@@ -91,7 +91,7 @@ test('two bakes with a simulated scale and probe, from the plan to the log', asy
   await expect(page.getByRole('alert')).toBeVisible({ timeout: 60_000 });
   await does(page, '10 ×');
   await toTheEnd(page);
-  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await expect(page.getByText('has been made, and nothing else is planned.')).toBeVisible();
   await goTo(page, '/log');
   const said: string[] = [];
   for (const title of ['Cheese and thyme scones', 'Parsnip and ginger muffins']) {
